@@ -1,0 +1,28 @@
+import type { Tool } from "./tool";
+import { adviseTool } from "./tools/advise";
+import { fastenOrderTool } from "./tools/fasten-order";
+import { gearIdentify } from "./tools/gear-identify";
+import { gearPairTool } from "./tools/gear-pair";
+import { gearSpanTool } from "./tools/gear-span";
+import { meshRoundTool } from "./tools/mesh-round";
+import { responseTool } from "./tools/response";
+import { roundPlanTool } from "./tools/round-plan";
+import { verdictTool } from "./tools/verdict";
+
+export const tools: readonly Tool[] = [
+  gearIdentify,
+  gearPairTool,
+  gearSpanTool,
+  meshRoundTool,
+  roundPlanTool,
+  verdictTool,
+  adviseTool,
+  responseTool,
+  fastenOrderTool,
+] as unknown as readonly Tool[];
+
+export { type CalcAnswer, type CalcError, callTool } from "./call";
+export { pairGeometry, pairSchema } from "./fields";
+export type { Tool } from "./tool";
+export { adjusterSchema } from "./tools/advise";
+export { refusalMessage } from "./words";

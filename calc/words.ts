@@ -1,0 +1,33 @@
+import type { Refusal } from "../core/quantity";
+
+/** What a refusal of the core means, in a sentence. */
+export function refusalMessage({ code, facts }: Refusal): string {
+  const fact = (name: string) => {
+    const value = facts[name];
+    return typeof value === "number" ? Number(value.toPrecision(6)).toString() : (value ?? "");
+  };
+  switch (code) {
+    case "ring-not-larger":
+      return `a ring needs more teeth than its pinion, which has ${fact("pinion")}`;
+    case "no-zero-backlash-distance":
+      return "with these shifts and thinnings the teeth find no distance at which they mesh free of backlash";
+    case "centre-distance-too-small":
+      return `the base circles need a centre distance of at least ${fact("leastMm")} mm`;
+    case "pin-drops-through":
+      return `a pin of ${fact("pinMm")} mm drops through to the root; take a larger one`;
+    case "root-not-below-tip":
+      return `the root circle must be smaller than the tip circle of ${fact("tipMm")} mm`;
+    case "spans-over-equal-teeth":
+      return "two spans over the same number of teeth give no base pitch";
+    case "too-few-readings":
+      return `${fact("given")} readings are too few; give at least ${fact("least")}`;
+    case "positions-undetermined":
+      return "these positions do not determine the mean and the gear's runout; spread them round the turn";
+    case "arc-empty":
+      return "the arc must run forwards and hold at least one tooth position";
+    case "too-many-positions":
+      return `there are only ${fact("most")} tooth positions in so many turns`;
+    default:
+      return code.replaceAll("-", " ");
+  }
+}

@@ -1,0 +1,1 @@
+export { circleOrder, passesOf, pointsOrder, type TighteningPass } from "./order";

@@ -1,0 +1,1 @@
+export { judge, type Limits, type Verdict, worstVerdict } from "./verdict";

@@ -1,0 +1,1 @@
+export { commonPressureAnglesDeg, moduleOfDiametralPitch, standardDiametralPitches, standardModulesMm } from "./standard-pitches";

@@ -1,0 +1,3 @@
+export { median, medianAbsoluteDeviation } from "./median";
+export { normalQuantile } from "./normal-quantile";
+export { combined, differenceUncertainty, fromResolution } from "./uncertainty";

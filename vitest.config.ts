@@ -1,0 +1,24 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  resolve: { tsconfigPaths: true },
+  test: {
+    environment: "node",
+    pool: "threads",
+    projects: [
+      { extends: true, test: { name: "unit", include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.ts"] } },
+      { extends: true, test: { name: "reference", include: ["tests/reference/**/*.test.ts"] } },
+      { extends: true, test: { name: "architecture", include: ["tests/architecture/**/*.test.ts"], testTimeout: 60_000 } },
+      {
+        extends: true,
+        test: {
+          name: "database",
+          include: ["tests/database/**/*.test.ts"],
+          globalSetup: ["tests/database/cluster.ts"],
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+        },
+      },
+    ],
+  },
+});
