@@ -3,3 +3,5 @@ export { type Advice, type AdviceQuestion, type AdviceReading, advise, type Move
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { learnResponse, type ObservedMove, type Response } from "./response";
 export { type MoveStep, type StepKind } from "./steps";
+export { type Assessment, assessRound, type BacklashAt, type StageToAssess } from "./assess-round";
+export { type RoundedMove, roundedMove } from "./rounded-move";

@@ -1,9 +1,9 @@
 /**
  * The units people type and read, each as a factor to the canonical unit of its dimension.
- * Canonical: mm, degrees, N, N·m, Hz, °C, hours. Factors are exact by definition (SI Brochure, 9th ed.; international
+ * Canonical: mm, degrees, N, N·m, Hz, °C, hours, ampere. Factors are exact by definition (SI Brochure, 9th ed.; international
  * yard and pound agreement 1959: 1 in = 25.4 mm, 1 lb = 0.45359237 kg; standard gravity 9.80665 m/s²).
  */
-export type Dimension = "length" | "angle" | "force" | "torque" | "frequency" | "temperature" | "time";
+export type Dimension = "length" | "angle" | "force" | "torque" | "frequency" | "temperature" | "time" | "current";
 
 export type Unit = {
   id: string;
@@ -54,6 +54,8 @@ export const units = [
   unit("C", "temperature", "°C", 1, ["c", "°c", "ºc", "celsius"]),
   unit("F", "temperature", "°F", 5 / 9, ["f", "°f", "ºf", "fahrenheit"], -160 / 9),
   unit("h", "time", "h", 1, ["h", "hr", "hrs", "hour", "hours"]),
+  unit("A", "current", "A", 1, ["a", "amp", "amps", "ampere", "amperes"]),
+  unit("mA", "current", "mA", 0.001, ["ma", "milliamp", "milliamps"]),
   unit("min", "time", "min", 1 / 60, ["min", "mins", "minute", "minutes"]),
 ] as const satisfies readonly Unit[];
 

@@ -9,5 +9,8 @@ export {
   type Runout,
   type WorstPosition,
 } from "./mesh-round";
+export { indicatorFactor } from "./indicator";
 export { questionable } from "./outliers";
 export { type RoundPlan, roundPlan } from "./round-plan";
+export { type AtAngle, carryRound } from "./carry";
+export { gearAngle, type InstrumentFigures, type RoundMethod, type RoundValues, type TypedReading, typedRound } from "./typed-round";

@@ -1,0 +1,21 @@
+import { setNonce } from "get-nonce";
+import { startTransition, StrictMode } from "react";
+import { hydrateRoot } from "react-dom/client";
+import { HydratedRouter } from "react-router/dom";
+import { z } from "zod";
+
+// The content security policy forbids making functions from text, which Zod would otherwise try.
+z.config({ jitless: true });
+
+// Dialogs add styles of their own; they carry the page's nonce.
+const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
+if (nonce) setNonce(nonce);
+
+startTransition(() => {
+  hydrateRoot(
+    document,
+    <StrictMode>
+      <HydratedRouter />
+    </StrictMode>,
+  );
+});

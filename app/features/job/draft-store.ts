@@ -1,0 +1,85 @@
+import { v7 } from "uuid";
+import type { RoundPhase } from "~/core/logbook";
+import { type DraftBody, draftBody, type RoundDraft } from "~/operations/draft-body";
+
+export type Draft = { id: string; body: DraftBody };
+export type StoredDraft = { id: string; stageId: string; body: unknown };
+
+const key = (jobId: string, stageId: string, id: string) => `harmostat draft ${jobId} ${stageId} ${id}`;
+
+export const emptyRound = (): RoundDraft => ({ field: "", at: 0, readings: [] });
+
+export const emptyDraft = (): DraftBody => ({
+  rounds: { "as-found": emptyRound(), set: emptyRound(), check: emptyRound() },
+  texts: {},
+  savedAt: new Date(0).toISOString(),
+});
+
+const isEmpty = ({ rounds, texts }: DraftBody): boolean =>
+  Object.values(rounds).every((round) => round.field === "" && round.readings.length === 0) &&
+  Object.values(texts).every((text) => text === "");
+
+/** Local storage, because it is written before the next keystroke; a crash a moment later loses nothing. */
+export function keepDraft(jobId: string, stageId: string, draft: Draft): void {
+  try {
+    localStorage.setItem(key(jobId, stageId, draft.id), JSON.stringify(draft.body));
+  } catch {
+    // A full or forbidden storage: the copy on the server remains.
+  }
+}
+
+/**
+ * The draft to go on with: the newest that no other tab is writing, from this browser or, typed on another device, from the
+ * server. Each tab holds a lock on its draft's id while it lives, so two tabs never write over each other.
+ */
+export async function claimDraft(jobId: string, stageId: string, fromServer: readonly StoredDraft[]): Promise<Draft> {
+  const local = localDrafts(jobId, stageId);
+  const stored = fromServer
+    .filter((draft) => draft.stageId === stageId)
+    .flatMap((draft) => {
+      const body = draftBody.safeParse(draft.body);
+      return body.success ? [{ id: draft.id, body: body.data }] : [];
+    });
+  const newest = new Map<string, Draft>();
+  for (const draft of [...local, ...stored]) {
+    const known = newest.get(draft.id);
+    if (!known || known.body.savedAt < draft.body.savedAt) newest.set(draft.id, draft);
+  }
+  const byAge = [...newest.values()].sort((a, b) => b.body.savedAt.localeCompare(a.body.savedAt));
+  const full = byAge.filter((draft) => !isEmpty(draft.body));
+  for (const draft of [...full, ...byAge.filter((candidate) => !full.includes(candidate))]) {
+    if (await lockForLife(draft.id)) return draft;
+  }
+  const fresh = { id: v7(), body: emptyDraft() };
+  await lockForLife(fresh.id);
+  return fresh;
+}
+
+function localDrafts(jobId: string, stageId: string): Draft[] {
+  const prefix = key(jobId, stageId, "");
+  return Object.keys(localStorage).flatMap((name) => {
+    if (!name.startsWith(prefix)) return [];
+    try {
+      const body = draftBody.safeParse(JSON.parse(localStorage.getItem(name) ?? ""));
+      return body.success ? [{ id: name.slice(prefix.length), body: body.data }] : [];
+    } catch {
+      return [];
+    }
+  });
+}
+
+const held = new Set<string>();
+
+/** Takes the lock on a draft until the tab closes; false where another tab has it. */
+function lockForLife(id: string): Promise<boolean> {
+  if (held.has(id) || !navigator.locks) return Promise.resolve(true);
+  return new Promise((answer) => {
+    navigator.locks.request(`harmostat-draft-${id}`, { ifAvailable: true }, (lock) => {
+      if (lock) held.add(id);
+      answer(lock !== null);
+      return lock ? new Promise<void>(() => {}) : undefined;
+    });
+  });
+}
+
+export type RoundDrafts = Record<RoundPhase, RoundDraft>;

@@ -1,0 +1,136 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { isKind } from "~/core/logbook";
+import { formatNumber, type Refusal } from "~/core/quantity";
+import { Button, buttonClass } from "~/ui/button";
+import { Choice, Field } from "~/ui/field";
+import { refusalWords } from "../words/refusal";
+import { shortDay } from "../words/times";
+import { GoingLive } from "./going-live";
+import { useJobScreen } from "./job-context";
+
+const directions = ["forwards", "backwards"] as const;
+const speeds = ["slow", "working", "fast"] as const;
+const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn"];
+
+/** Powered runs, direction by speed, beside those of last time. */
+export function Prove() {
+  const { data, job } = useJobScreen();
+  const [asking, setAsking] = useState(false);
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const { texts } = job.draft;
+  const direction = directions.find((d) => d === texts["proof.direction"]) ?? "forwards";
+  const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
+  const live = job.record.power?.state === "live";
+  const field = (name: string) => ({
+    value: texts[`proof.${name}`] ?? "",
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
+      setRefusal(null);
+      job.changeText(`proof.${name}`, event.target.value);
+    },
+    error: refusal?.path[0] === name ? refusalWords(refusal) : undefined,
+    autoComplete: "off",
+  });
+  const put = async (event: React.FormEvent) => {
+    event.preventDefault();
+    const text = (name: string) => texts[`proof.${name}`] ?? "";
+    const result = await job.put({ kind: "proof", direction, speed, current: text("current"), temperature: text("temperature"), noise: text("noise") });
+    if (!result.ok) return setRefusal(result.refusal);
+    for (const name of ["current", "temperature", "noise"]) job.changeText(`proof.${name}`, "");
+    const runs = directions.flatMap((d) => speeds.map((s) => ({ d, s })));
+    const after = runs[runs.findIndex((run) => run.d === direction && run.s === speed) + 1];
+    if (after) {
+      job.changeText("proof.direction", after.d);
+      job.changeText("proof.speed", after.s);
+    }
+  };
+  return (
+    <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)] gap-6 p-5">
+      <section aria-label="Run">
+        <h2 className="text-2xl font-bold mb-2">{live ? "Run it, and note what it does" : "By hand first, all the way round: the same drag everywhere"}</h2>
+        {!live && (
+          <div className="mb-4 flex flex-wrap items-center gap-4">
+            <p className="text-lg">Then powered. It has to be live for that.</p>
+            {job.record.power?.state === "isolated" ? (
+              <Button kind="now" large onClick={() => setAsking(true)}>
+                Go live
+              </Button>
+            ) : (
+              <Link to="../make-safe" relative="path" replace className={buttonClass("now", true)}>
+                Make safe first
+              </Link>
+            )}
+            <GoingLive open={asking} onOpenChange={setAsking} />
+          </div>
+        )}
+        <form onSubmit={put} className="grid gap-4 max-w-2xl">
+          <div className="flex flex-wrap gap-x-8 gap-y-3">
+            <Choice legend="Direction" name="direction" value={direction} onChange={(v) => job.changeText("proof.direction", v)} options={directions.map((value) => ({ value, label: value }))} />
+            <Choice legend="Speed" name="speed" value={speed} onChange={(v) => job.changeText("proof.speed", v)} options={speeds.map((value) => ({ value, label: value }))} />
+          </div>
+          <div className="grid sm:grid-cols-2 gap-4">
+            <Field label="Current" hint="A, or mA" {...field("current")} />
+            <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
+          </div>
+          <Field label="Noise, in words" list="noises" {...field("noise")} />
+          <datalist id="noises">
+            {noises.map((noise) => (
+              <option key={noise} value={noise} />
+            ))}
+          </datalist>
+          <div className="flex gap-3">
+            <Button kind={live ? "now" : "line"} large type="submit">
+              Log this run
+            </Button>
+            {job.record.proofs.length > 0 && (
+              <Link to="../sign-off" relative="path" replace className={buttonClass("line", true)}>
+                Sign off
+              </Link>
+            )}
+          </div>
+        </form>
+      </section>
+      <Runs />
+    </div>
+  );
+}
+
+function Runs() {
+  const { data, job } = useJobScreen();
+  const earlier = data.earlierProofs.filter(isKind("proof"));
+  const lastJob = earlier[0]?.jobId;
+  const before = earlier.filter((entry) => entry.jobId === lastJob);
+  const cells = directions.flatMap((direction) => speeds.map((speed) => ({ direction, speed })));
+  const find = (runs: typeof job.record.proofs, { direction, speed }: (typeof cells)[number]) =>
+    runs.findLast((run) => run.body.direction === direction && run.body.speed === speed);
+  const words = (run: (typeof before)[number] | (typeof job.record.proofs)[number] | undefined) =>
+    run
+      ? [run.body.currentA === null ? "" : `${formatNumber(run.body.currentA, 1)} A`, run.body.temperatureC === null ? "" : `${formatNumber(run.body.temperatureC, 0)} °C`, run.body.noise]
+          .filter(Boolean)
+          .join(", ")
+      : "–";
+  return (
+    <section aria-label="Runs so far">
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-b-2 border-ink">
+            <th className="py-2">Run</th>
+            <th>Now</th>
+            <th>{before[0] ? `Last time, ${shortDay(before[0].madeAt, data.timeZone)}` : "Last time"}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {cells.map((cell) => (
+            <tr key={`${cell.direction} ${cell.speed}`} className="border-b border-rule align-top">
+              <th scope="row" className="font-semibold py-2 pr-3 whitespace-nowrap">
+                {cell.direction}, {cell.speed}
+              </th>
+              <td className="py-2 pr-3">{words(find(job.record.proofs, cell))}</td>
+              <td className="py-2 text-mid">{words(find([...before].reverse(), cell))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

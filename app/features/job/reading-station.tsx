@@ -1,0 +1,180 @@
+import { useEffect, useMemo, useRef } from "react";
+import { Link, useNavigate } from "react-router";
+import { isKind, type RoundPhase } from "~/core/logbook";
+import type { Refusal } from "~/core/quantity";
+import { lastRound } from "~/operations/build-entry";
+import { buttonClass } from "~/ui/button";
+import { emptyRound } from "./draft-store";
+import { useJobScreen } from "./job-context";
+import { MethodForm, methodOf } from "./method-form";
+import { MovePane } from "./move-pane";
+import { plannedTeeth } from "./planned-teeth";
+import { ReadingsPane } from "./readings-pane";
+import { RoundPane } from "./round-pane";
+import { recordedView, roundView } from "./round-view";
+
+const doneWords: Record<RoundPhase, string> = { "as-found": "Round done", set: "Reading done", check: "Check round done" };
+
+/** Left to right, one glance: the readings being taken, the picture they make, the next move. */
+export function ReadingStation({ phase }: { phase: RoundPhase }) {
+  const { data, job } = useJobScreen();
+  const { stage, instruments, learnt } = data;
+  const navigate = useNavigate();
+  const soButton = useRef<HTMLButtonElement>(null);
+  const round = job.draft.rounds[phase];
+  const method = methodOf(job.draft.texts, instruments);
+  const response = learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined;
+
+  const last = lastRound(job.entries, stage.id);
+  const beforeLast = useMemo(
+    () => lastRound(job.entries.filter((entry) => entry.id !== last?.id), stage.id),
+    [job.entries, last?.id, stage.id],
+  );
+  const recorded = useMemo(() => (last ? recordedView(stage, last, beforeLast, response) : null), [stage, last, beforeLast, response]);
+  const positions = useMemo(() => {
+    const planned = plannedTeeth(stage.geometry.pair.teeth);
+    const stand = phase === "set" ? recorded?.standTooth : null;
+    return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
+  }, [stage, phase, recorded?.standTooth]);
+  const tooth = positions[Math.min(round.at, positions.length)] ?? null;
+  const typing = round.readings.length > 0 || round.field !== "";
+  const typed = useMemo(
+    () =>
+      roundView({
+        stage,
+        instrument: method.instrument,
+        method: { indicatorRadiusMm: method.indicatorRadiusMm, indicatorAngleDeg: method.indicatorAngleDeg },
+        phase,
+        readings: round.readings,
+        open: tooth === null || round.field === "" ? null : { typed: round.field, tooth },
+        earlier: last,
+        response,
+      }),
+    [stage, method, phase, round, tooth, last, response],
+  );
+  // What stands in the logbook is shown until one types again, and until something was moved.
+  const settled = !typing && recorded !== null && !job.record.changedSinceRound;
+  const view = typing ? typed : recorded;
+  const asFound = job.record.asFound;
+  const ghost = useMemo(() => {
+    if (!asFound || asFound.id === last?.id) return null;
+    return recordedView(stage, asFound, null, undefined)?.fitted ?? null;
+  }, [asFound, last?.id, stage]);
+
+  const putRound = () =>
+    job.put({
+      kind: "round",
+      phase,
+      method: {
+        instrumentId: method.instrument.id,
+        indicatorRadiusMm: method.indicatorRadiusMm,
+        indicatorAngleDeg: method.indicatorAngleDeg,
+        temperatureC: method.temperatureC,
+        sense: method.sense,
+      },
+      readings: round.readings,
+    });
+
+  const finish = async (): Promise<Refusal | null> => {
+    if (round.readings.length === 0) return null;
+    const result = await putRound();
+    if (!result.ok) {
+      job.changeText("problem", "");
+      return result.refusal;
+    }
+    job.changeRound(phase, emptyRound);
+    return null;
+  };
+
+  const done = async () => {
+    if (await finish()) return;
+    if (phase === "check") navigate("../prove", { relative: "path", replace: true });
+    else setTimeout(() => soButton.current?.focus(), 60);
+  };
+
+  const move = async (amount: number, did: "so" | "otherwise", note: string) => {
+    if (await finish()) return;
+    const advised = view?.move && view.move.amount !== 0 ? { ...view.move, standTooth: view.standTooth } : null;
+    const result = await job.put({ kind: "move", amount, did, advised, reasons: view?.advice.reasons ?? [], note });
+    if (!result.ok) return;
+    for (const name of ["move.amount", "move.note"]) job.changeText(name, "");
+    navigate("../set", { relative: "path", replace: true });
+  };
+
+  // After a move the field waits for the tight spot.
+  const moves = job.entries.filter(isKind("move")).length;
+  useEffect(() => {
+    if (phase === "set" && moves > 0) document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus();
+  }, [phase, moves]);
+
+  const waitingForReading = !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
+  return (
+    <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:grid-cols-1">
+      <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto">
+        <ReadingsPane
+          round={round}
+          change={(how) => job.changeRound(phase, how)}
+          positions={positions}
+          teeth={stage.geometry.pair.teeth[1]}
+          view={typed}
+          bareUnit={method.bareUnit}
+          onBareUnit={(unit) => job.changeText("method.unit", unit)}
+          least={phase === "set" ? 1 : 3}
+          doneWord={doneWords[phase]}
+          onDone={done}
+          method={<MethodForm texts={job.draft.texts} instruments={instruments} onText={job.changeText} />}
+        />
+      </div>
+      <div className="bg-panel min-h-0 p-2 max-lg:order-first max-lg:h-[24rem] max-sm:h-[21rem] flex items-center justify-center">
+        <RoundPane
+          stage={stage}
+          instrument={method.instrument}
+          view={waitingForReading ? null : view}
+          ghost={waitingForReading ? (recorded?.fitted ?? ghost) : ghost}
+          currentTooth={tooth}
+          counterClockwise={method.sense === "counter-clockwise"}
+        />
+      </div>
+      <div className="p-5 max-sm:p-3.5 min-h-0 lg:overflow-y-auto">
+        {waitingForReading ? (
+          <ReadAgain tooth={positions[0] ?? null} />
+        ) : (
+          <MovePane
+            stage={stage}
+            instrument={method.instrument}
+            view={view}
+            learnt={learnt}
+            texts={job.draft.texts}
+            onText={job.changeText}
+            onSo={() => view?.move && move(view.move.amount, "so", "")}
+            onOtherwise={(amount, note) => {
+              if (amount === 0) return { code: "no-amount", path: ["amount"], facts: {} };
+              move(amount, "otherwise", note);
+              return null;
+            }}
+            soButton={soButton}
+            onward={
+              settled && phase !== "check" ? (
+                <Link to="../lock-up" relative="path" replace className={buttonClass("now", true)}>
+                  Lock up
+                </Link>
+              ) : null
+            }
+          />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function ReadAgain({ tooth }: { tooth: number | null }) {
+  return (
+    <section aria-label="Next move">
+      <p className="text-mid font-semibold mb-1">Moved</p>
+      <p className="text-2xl font-semibold leading-snug">
+        Clamp at full torque and read <span className="text-copper">tooth {tooth}</span>, the tight spot, again.
+      </p>
+      <p className="text-lg text-mid mt-2">The rest of the round is carried over from it; read more places if you doubt it.</p>
+    </section>
+  );
+}

@@ -1,0 +1,251 @@
+import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
+import { formatNumber, parseQuantity } from "~/core/quantity";
+import type { RoundDraft } from "~/operations/draft-body";
+import { Button } from "~/ui/button";
+import { MarkShape, stateText, stateWord } from "~/ui/state-mark";
+import { refusalWords } from "../words/refusal";
+import { Keypad } from "./keypad";
+import type { RoundView, ViewReading } from "./round-view";
+
+type Props = {
+  round: RoundDraft;
+  change: (how: (round: RoundDraft) => RoundDraft) => void;
+  /** Teeth in the order of reading. */
+  positions: readonly number[];
+  teeth: number;
+  view: RoundView | null;
+  bareUnit: "mm" | "thou" | "in";
+  onBareUnit: (unit: "mm" | "thou" | "in") => void;
+  least: number;
+  doneWord: string;
+  onDone: () => void;
+  method: ReactNode;
+};
+
+/** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back. */
+export function ReadingsPane(props: Props) {
+  const { round, change, positions, teeth, view } = props;
+  const field = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [repeatOf, setRepeatOf] = useState<number | null>(null);
+  const at = Math.min(round.at, positions.length);
+  const tooth = positions[at] ?? null;
+  const counted = round.readings.filter((reading) => !reading.struck);
+  const unread = (from: number) => positions.findIndex((p, i) => i >= from && !counted.some((reading) => reading.tooth === p));
+  const here = round.readings.flatMap((reading, i) => (reading.tooth === tooth && !reading.struck ? [i] : []));
+  const enough = new Set(counted.map((reading) => reading.tooth)).size >= props.least;
+
+  useEffect(() => field.current?.focus(), []);
+
+  const type = (text: string) => {
+    setProblem(null);
+    setRepeatOf(null);
+    change((was) => ({ ...was, field: text }));
+  };
+
+  const goTo = (position: number) => {
+    setProblem(null);
+    setRepeatOf(null);
+    change((was) => ({ ...was, at: Math.max(0, Math.min(positions.length, position)) }));
+    field.current?.focus();
+  };
+
+  const keepReading = (repeats: number | null) => {
+    if (tooth === null) return;
+    const reading = { tooth, turn: 1, typed: withUnit(round.field, props.bareUnit), struck: false, repeats };
+    const next = positions.findIndex((p, i) => i > at && !counted.some((other) => other.tooth === p));
+    const first = positions.findIndex((p) => p !== tooth && !counted.some((other) => other.tooth === p));
+    setRepeatOf(null);
+    change((was) => ({
+      field: "",
+      at: next >= 0 ? next : first >= 0 ? first : positions.length,
+      readings: [...was.readings, reading],
+    }));
+    field.current?.focus();
+  };
+
+  const enter = () => {
+    if (round.field.trim() === "") {
+      if (unread(0) === -1 && enough) props.onDone();
+      else if (at < positions.length) goTo(at + 1);
+      else goTo(unread(0) === -1 ? 0 : unread(0));
+      return;
+    }
+    if (tooth === null) return setProblem("Every place is read. Choose one in the list to read it again, or finish the round.");
+    if (repeatOf !== null) return keepReading(repeatOf);
+    const parsed = parseQuantity(withUnit(round.field, props.bareUnit), "length", "mm");
+    if (!parsed.ok) return setProblem(refusalWords(parsed.refusal));
+    if (round.field.trim().length > 34) return setProblem("That is too long for a reading.");
+    if (parsed.value.value < 0) return setProblem("Backlash is not below nothing. Zero it between the flanks and read again.");
+    const first = here[0];
+    if (first !== undefined) return setRepeatOf(first);
+    keepReading(null);
+  };
+
+  const strike = (index: number) => {
+    setRepeatOf(null);
+    change((was) => {
+      const readings = was.readings.map((reading, i) => (i === index ? { ...reading, struck: !reading.struck } : reading));
+      const place = positions.indexOf(was.readings[index]?.tooth ?? -1);
+      return { ...was, readings, at: readings[index]?.struck && place >= 0 ? place : was.at };
+    });
+    field.current?.focus();
+  };
+
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") {
+      event.preventDefault();
+      enter();
+    } else if (event.key === "Backspace" && round.field === "") {
+      event.preventDefault();
+      goTo(at - 1);
+    } else if (event.key === "Delete" && round.field === "" && here.length > 0) {
+      event.preventDefault();
+      strike(here[here.length - 1] as number);
+    } else if (event.key === "Escape") setRepeatOf(null);
+  };
+
+  const said = understood(round.field, props.bareUnit);
+  const last = repeatOf === null ? undefined : round.readings[repeatOf];
+  return (
+    <section aria-label="Readings" className="flex flex-col gap-1.5 min-h-0">
+      <div className="bg-panel border-2 border-ink flex items-center has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
+        <input
+          ref={field}
+          value={round.field}
+          onChange={(event) => type(event.target.value)}
+          onKeyDown={onKeyDown}
+          inputMode="none"
+          autoComplete="off"
+          spellCheck={false}
+          aria-label={tooth === null ? "Every place is read" : `Reading at tooth ${tooth}`}
+          aria-describedby="reading-said"
+          aria-invalid={problem ? true : undefined}
+          className="figure w-0 grow min-h-16 px-3 text-4xl font-semibold bg-transparent outline-none"
+        />
+        <p className="pr-3 text-right leading-tight shrink-0">
+          <span className="block font-bold text-now">{tooth === null ? "all read" : `tooth ${tooth}`}</span>
+          <span className="block figure text-mid">{tooth === null ? `${counted.length}` : `${formatNumber(((tooth - 1) * 360) / teeth, 0)}°`}</span>
+        </p>
+      </div>
+      <p id="reading-said" role="status" className={`min-h-6 ${problem ? "text-outside font-semibold" : "text-mid"}`}>
+        {problem ?? said}
+      </p>
+      {last && (
+        <div className="border-2 border-now bg-panel p-3 grid gap-2" role="alertdialog" aria-label="Read here before">
+          <p>
+            Tooth {tooth} already reads <b className="figure">{last.typed}</b>.
+          </p>
+          <Button kind="now" onClick={() => keepReading(repeatOf)}>
+            Keep {round.field} as a repeat
+          </Button>
+          <Button
+            onClick={() => {
+              strike(repeatOf as number);
+              keepReading(null);
+            }}
+          >
+            Strike out {last.typed}, keep {round.field}
+          </Button>
+        </div>
+      )}
+      <Keypad onKey={(key) => type(round.field + key)} onBack={() => (round.field === "" ? goTo(at - 1) : type(round.field.slice(0, -1)))} />
+      <div className="grid grid-cols-[auto_1fr] gap-1.5">
+        <UnitKey value={props.bareUnit} onChange={props.onBareUnit} field={field} />
+        {unread(0) === -1 && enough && round.field === "" ? (
+          <Button kind="now" large onClick={props.onDone}>
+            {props.doneWord}
+          </Button>
+        ) : (
+          <Button kind="solid" large onClick={enter}>
+            Next tooth
+          </Button>
+        )}
+      </div>
+      {enough && unread(0) !== -1 && (
+        <Button kind="quiet" onClick={props.onDone}>
+          {props.doneWord} with {counted.length} of {positions.length}
+        </Button>
+      )}
+      <ReadingList readings={view?.readings ?? []} round={round} tooth={tooth} onGo={(t) => goTo(positions.indexOf(t))} onStrike={strike} />
+      {props.method}
+    </section>
+  );
+}
+
+const withUnit = (typed: string, unit: string): string =>
+  unit !== "mm" && /^[\s\d.,/-]+$/.test(typed) && typed.trim() !== "" ? `${typed.trim()} ${unit}` : typed.trim();
+
+/** What the app understood, while one types. */
+function understood(field: string, unit: string): string {
+  if (field.trim() === "") return "";
+  const parsed = parseQuantity(withUnit(field, unit), "length", "mm");
+  return parsed.ok ? `${formatNumber(parsed.value.value, 3)} mm` : "…";
+}
+
+function UnitKey({ value, onChange, field }: { value: "mm" | "thou" | "in"; onChange: (unit: "mm" | "thou" | "in") => void; field: RefObject<HTMLInputElement | null> }) {
+  const next = { mm: "thou", thou: "in", in: "mm" } as const;
+  return (
+    <Button
+      kind="quiet"
+      large
+      className="px-3 min-w-18"
+      aria-label={`A bare number is ${value}; change to ${next[value]}`}
+      onClick={() => {
+        onChange(next[value]);
+        field.current?.focus();
+      }}
+    >
+      {value}
+    </Button>
+  );
+}
+
+function ReadingList({
+  readings,
+  round,
+  tooth,
+  onGo,
+  onStrike,
+}: {
+  readings: readonly ViewReading[];
+  round: RoundDraft;
+  tooth: number | null;
+  onGo: (tooth: number) => void;
+  onStrike: (index: number) => void;
+}) {
+  const rows = round.readings.map((reading, index) => ({ reading, index, seen: readings.find((r) => r.index === index) })).reverse();
+  return (
+    <ol aria-label="Readings so far, newest first" className="overflow-y-auto grow min-h-24 max-sm:max-h-60">
+      {rows.map(({ reading, index, seen }) => (
+        <li key={`${reading.tooth}-${index}`} className={`border-b border-rule ${reading.tooth === tooth ? "bg-panel" : ""}`}>
+          <div className="flex items-center">
+            <button type="button" className="flex items-center grow min-h-11 text-left cursor-pointer px-1" onClick={() => onGo(reading.tooth)}>
+              <span className="figure w-9">{reading.tooth}</span>
+              <span className="figure w-12 text-mid">{seen ? `${formatNumber(seen.angleDeg % 360, 0)}°` : ""}</span>
+              <span
+                className={`figure grow text-right text-xl font-semibold pr-2 ${reading.struck ? "line-through text-mid" : seen ? stateText[seen.state] : ""}`}
+              >
+                {reading.typed}
+              </span>
+              {seen && (
+                <svg width="16" height="16" viewBox="0 0 16 16" role="img" aria-label={reading.struck ? "struck out" : stateWord[seen.state]}>
+                  <MarkShape state={reading.struck ? "unknown" : seen.state} x={8} y={8} r={5.4} />
+                </svg>
+              )}
+            </button>
+            <button type="button" className="min-h-11 px-2 text-mid underline cursor-pointer" aria-label={`${reading.struck ? "Restore" : "Strike out"} ${reading.typed} at tooth ${reading.tooth}`} onClick={() => onStrike(index)}>
+              {reading.struck ? "restore" : "strike"}
+            </button>
+          </div>
+          {reading.repeats !== null && <p className="text-mid px-1 pb-1">repeat</p>}
+          {seen?.questioned && !reading.struck && (
+            <p role="alert" className="text-near font-semibold px-1 pb-2">
+              This stands off from the others. Read it again, or keep it.
+            </p>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}

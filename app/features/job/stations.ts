@@ -1,0 +1,13 @@
+export const stations = [
+  { key: "make-safe", name: "Make safe" },
+  { key: "as-found", name: "As found" },
+  { key: "set", name: "Set" },
+  { key: "lock-up", name: "Lock up" },
+  { key: "prove", name: "Prove" },
+  { key: "sign-off", name: "Sign off" },
+] as const;
+
+export type StationKey = (typeof stations)[number]["key"];
+
+export const stationOf = (text: string | undefined): StationKey | null =>
+  stations.find((station) => station.key === text)?.key ?? null;

@@ -1,0 +1,52 @@
+import type { ReactNode } from "react";
+import { Link, NavLink, useRouteLoaderData } from "react-router";
+import type { loader as rootLoader } from "~/app/root";
+import { Button, buttonClass } from "~/ui/button";
+
+/** The head of every page: name, what the page is about, and at the right what is always at hand. */
+export function Head({ children, right }: { children?: ReactNode; right?: ReactNode }) {
+  return (
+    <header className="bg-panel border-b border-rule flex items-center gap-x-5 gap-y-2 px-5 max-sm:px-3.5 min-h-15 py-2 flex-wrap">
+      <Link to="/" className="figure font-bold tracking-[0.14em] text-ink no-underline max-sm:hidden">
+        HARMOSTAT
+      </Link>
+      <div className="grow min-w-0">{children}</div>
+      <div className="flex items-center gap-3">{right}</div>
+    </header>
+  );
+}
+
+export function PlaceNav() {
+  return (
+    <nav aria-label="Places">
+      <NavLink to="/" className="inline-flex items-center min-h-11 px-3 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]">
+        Floor
+      </NavLink>
+    </nav>
+  );
+}
+
+/** Bright room, dark room: kept in a cookie, so that the server draws the right one at once. */
+export function RoomSwitch() {
+  const room = useRouteLoaderData<typeof rootLoader>("root")?.room ?? "bright";
+  const other = room === "dark" ? "bright" : "dark";
+  return (
+    <form method="post" action="/room" className="max-sm:hidden">
+      <Button kind="quiet" type="submit" name="room" value={other}>
+        {other === "dark" ? "Dark room" : "Bright room"}
+      </Button>
+    </form>
+  );
+}
+
+export function PersonMenu() {
+  const person = useRouteLoaderData<typeof rootLoader>("root")?.person;
+  if (!person) return null;
+  return (
+    <form method="post" action="/sign-out" className="max-sm:hidden">
+      <button type="submit" className={buttonClass("quiet")} title="Sign out">
+        {person.name}, sign out
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Verdict } from "~/core/limits";
+import type { Provisional } from "~/core/logbook";
+import type { MarkState } from "~/ui/state-mark";
+
+export const verdictState: Record<Verdict, MarkState> = {
+  conforms: "inside",
+  undecided: "near",
+  "does-not-conform": "outside",
+};
+
+export const provisionalWords: Record<Provisional, string> = {
+  "no-as-found": "Nothing was read as found",
+  "not-inside": "It is not inside its limits",
+  "no-check-round": "No round was read after the last move or clamp",
+  "clamps-not-firm": "Not every clamp is firm",
+  "no-compound": "No locking compound on the clamps yet",
+  "not-proved": "It was not proved under power",
+};
+
+export const cautions = [
+  { key: "electric", text: "Supply isolated, locked off and proved dead at the motor" },
+  { key: "air", text: "Compressed air vented, and nothing left that recharges" },
+  { key: "loads", text: "Raised loads landed or propped; springs and counterweights held" },
+  { key: "hands", text: "No hand, paper or rag in a mesh that has power. Heavy parts: two to lift" },
+] as const;
+
+export const liveQuestions = [
+  { key: "guards-on", text: "Guards are on" },
+  { key: "nothing-left-in", text: "Indicator, keys, paper, pins and wedges are out" },
+  { key: "screws-firm", text: "Every screw is at least firm" },
+  { key: "people-clear", text: "People are clear" },
+  { key: "locks-off", text: "Every lock was taken off by its owner" },
+] as const;

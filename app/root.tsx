@@ -1,0 +1,91 @@
+import "~/ui/tokens.css";
+import { type ReactNode, useEffect } from "react";
+import {
+  isRouteErrorResponse,
+  Link,
+  Links,
+  Meta,
+  type MiddlewareFunction,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  type ShouldRevalidateFunctionArgs,
+  useRouteLoaderData,
+} from "react-router";
+import { buttonClass } from "~/ui/button";
+import type { Route } from "./+types/root";
+import { nonceContext } from "./session/request-context";
+import { rememberPerson, signedInPerson } from "./session/session.server";
+
+export const middleware: MiddlewareFunction<Response>[] = [rememberPerson];
+
+export async function loader({ request, context }: Route.LoaderArgs) {
+  const cookie = request.headers.get("cookie") ?? "";
+  const person = await signedInPerson(context).catch(() => null);
+  return {
+    room: /(?:^|;\s*)room=dark/.test(cookie) ? ("dark" as const) : ("bright" as const),
+    person: person && { name: person.name, role: person.role },
+    nonce: context.get(nonceContext),
+  };
+}
+
+// A tablet that lost the server must not lose its page by asking again who it is.
+export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs) => formAction !== undefined;
+
+export const meta: Route.MetaFunction = () => [{ title: "Harmostat" }];
+
+export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/mark.svg", type: "image/svg+xml" }];
+
+export function Layout({ children }: { children: ReactNode }) {
+  const root = useRouteLoaderData<typeof loader>("root");
+  useEffect(() => {
+    document.documentElement.dataset.hydrated = "yes";
+  }, []);
+  return (
+    <html lang="en" data-room={root?.room ?? "bright"} suppressHydrationWarning>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links nonce={root?.nonce} />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration nonce={root?.nonce} />
+        <Scripts nonce={root?.nonce} />
+      </body>
+    </html>
+  );
+}
+
+export default function Root() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const { title, text } = errorWords(error);
+  return (
+    <main className="p-8 max-w-2xl">
+      <h1 className="text-3xl font-bold mb-3">{title}</h1>
+      <p className="text-lg mb-6">{text}</p>
+      <div className="flex gap-3">
+        <a href="" className={buttonClass("now", true)}>
+          Try again
+        </a>
+        <Link to="/" className={buttonClass("line", true)}>
+          To the floor
+        </Link>
+      </div>
+    </main>
+  );
+}
+
+function errorWords(error: unknown): { title: string; text: string } {
+  if (isRouteErrorResponse(error)) {
+    if (error.status === 404) return { title: "Nothing stands here", text: "The address leads to nothing that is kept. It may have been typed wrong." };
+    if (error.status === 403) return { title: "Not with this account", text: "Your account may not open this page." };
+    if (error.status === 503)
+      return { title: "The logbook cannot be reached just now", text: "Everything that was recorded is safe, and what you typed is kept on this tablet. Try again in a moment." };
+  }
+  return { title: "This page could not be shown", text: "Nothing that was recorded is lost, and what you typed is kept on this tablet. Try again in a moment." };
+}

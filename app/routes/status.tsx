@@ -1,0 +1,19 @@
+import { one, sql } from "~/data/postgres";
+import { asPerson, everyRole } from "../session/session.server";
+import type { Route } from "./+types/status";
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+  return asPerson(context, request, everyRole, async ({ pool }) => ({
+    databaseTime: await one(pool, sql`select now() as now`, (row) => (row.now as Date).toISOString()),
+  }));
+}
+
+/** Whether server and database answer, for whoever looks after them. */
+export default function Status({ loaderData }: Route.ComponentProps) {
+  return (
+    <main className="p-8">
+      <h1 className="text-2xl font-bold">Server and database answer</h1>
+      <p>Database time {loaderData.databaseTime}</p>
+    </main>
+  );
+}

@@ -1,0 +1,63 @@
+import { gearPair, type PairGeometry } from "../gears";
+import { type Result, refuse, accept } from "../quantity";
+import { fitHarmonics, type Harmonics, type MeshRound, meshRound, questionable } from "../rounds";
+import type { Adjuster } from "./adjusters";
+import { type Advice, advise } from "./advise";
+import type { Response } from "./response";
+
+export type StageToAssess = {
+  pair: PairGeometry;
+  limits: { lo: number; aim?: number | undefined; hi: number };
+  adjuster: Adjuster;
+  /** As learnt; left out where no move has taught anything yet. */
+  response?: Response | undefined;
+};
+
+export type BacklashAt = { gearAngleDeg: number; backlashMm: number };
+
+export type Assessment = {
+  /** null below three readings, or where the positions do not determine a fit. */
+  fit: MeshRound | null;
+  harmonics: Harmonics | null;
+  advice: Advice;
+  /** Indices of readings to be questioned. */
+  questioned: number[];
+};
+
+/**
+ * A round of backlash readings judged: the fit, its worst over the hunting cycle, and the next move. With fewer than three
+ * readings the advice rests on the readings alone.
+ *
+ * @param readings at least one, mm at the working pitch circle
+ * @param expandedUncertaintyMm of one reading
+ * @returns the assessment, or the refusal of the pair; `no-readings` at readings
+ */
+export function assessRound(
+  stage: StageToAssess,
+  readings: readonly BacklashAt[],
+  expandedUncertaintyMm: number,
+): Result<Assessment> {
+  if (readings.length === 0) return refuse("no-readings", ["readings"]);
+  const pair = gearPair(stage.pair);
+  if (!pair.ok) return pair;
+  const ratio = stage.pair.teeth[1] / stage.pair.teeth[0];
+  const round = meshRound(stage.pair, readings, { separatePinion: true });
+  const fit = round.ok ? round.value : null;
+  return accept({
+    fit,
+    harmonics: fit ? (fitHarmonics(readings, ratio, true)?.harmonics ?? null) : null,
+    advice: advise({
+      quantity: "backlash",
+      readings: readings.map((reading) => ({ gearAngleDeg: reading.gearAngleDeg, value: reading.backlashMm })),
+      worst: fit ? { min: fit.worstTight.backlashMm, max: fit.worstLoose.backlashMm } : undefined,
+      limits: stage.limits,
+      expandedUncertainty: expandedUncertaintyMm,
+      sensitivity: pair.value.backlashPerCentreMm,
+      adjuster: stage.adjuster,
+      response: stage.response,
+      school: "centre-of-band",
+      tightRisk: 0.005,
+    }),
+    questioned: questionable(readings, ratio, 3 * expandedUncertaintyMm),
+  });
+}

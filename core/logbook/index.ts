@@ -1,0 +1,16 @@
+export {
+  type Bodies,
+  type ClampState,
+  type Entry,
+  type EntryKind,
+  type EntryOf,
+  isKind,
+  type Provisional,
+  type ReadingRecord,
+  type RoundPhase,
+  type RoundResult,
+  type Sense,
+  type SignedRecord,
+} from "./entry";
+export { type ClampNow, type JobRecord, jobRecord, signedRecord, voidedBy } from "./job-record";
+export { pastMoves } from "./past-moves";

@@ -1,0 +1,38 @@
+import type { PastMove } from "../advice";
+import { type Entry, type EntryOf, isKind } from "./entry";
+import { voidedBy } from "./job-record";
+
+/**
+ * Moves of one stage with the rounds before and after each, oldest first, for learning the adjuster's response. A move
+ * teaches only when it stands alone between two rounds and belongs to the adjuster's present revision. The check round after
+ * locking up is left out: what tightening does is not the adjuster's doing.
+ *
+ * @param entries rounds, moves and corrections of the stage in order of their numbers
+ * @param adjusterId the present revision
+ */
+export function pastMoves(entries: readonly Entry[], adjusterId: string): PastMove[] {
+  const voided = voidedBy(entries);
+  const counting = entries.filter((entry) => !voided.has(entry.id));
+  const moves: PastMove[] = [];
+  let before: EntryOf<"round"> | null = null;
+  let between: EntryOf<"move">[] = [];
+  for (const entry of counting) {
+    if (isKind("move")(entry)) between.push(entry);
+    if (!isKind("round")(entry)) continue;
+    const [move] = between;
+    if (before && move && between.length === 1 && entry.body.phase === "set") {
+      moves.push({
+        amount: move.body.amount,
+        teaches: move.body.teaches && move.adjusterId === adjusterId,
+        before: teethOf(before),
+        after: teethOf(entry),
+      });
+    }
+    before = entry;
+    between = [];
+  }
+  return moves;
+}
+
+const teethOf = (round: EntryOf<"round">): PastMove["before"] =>
+  round.readings.filter((reading) => !reading.struck).map((reading) => ({ tooth: reading.tooth, value: reading.valueMm }));

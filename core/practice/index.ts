@@ -1,0 +1,2 @@
+export { normalDeviate, type Random, seededRandom } from "./random";
+export { type HiddenMesh, type SimulatedMesh, simulatedMesh } from "./simulated-mesh";

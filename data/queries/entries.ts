@@ -1,0 +1,163 @@
+import type { Entry, ReadingRecord } from "../../core/logbook";
+import { type Database, many, maybeOne, none, type Row, type Statement, sql } from "../postgres";
+
+export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
+/** An entry as people read it: with the name of who made it. */
+export type NamedEntry = Entry & { madeByName: string };
+
+const toEntry = (row: Row): Entry =>
+  ({
+    id: row.id,
+    machineId: row.machine_id,
+    seq: row.seq,
+    jobId: row.job_id,
+    stageId: row.stage_id,
+    kind: row.kind,
+    body: row.body,
+    namesEntry: row.names_entry,
+    madeBy: row.made_by,
+    madeAt: row.made_at.toISOString(),
+    recordedAt: row.recorded_at.toISOString(),
+    usage: row.usage,
+    geometryId: row.geometry_id,
+    adjusterId: row.adjuster_id,
+    limitsId: row.limits_id,
+    readings: [],
+  }) as Entry;
+
+const toReading = (row: Row): ReadingRecord & { entryId: string } => ({
+  entryId: row.entry_id,
+  ordinal: row.ordinal,
+  tooth: row.tooth,
+  turn: row.turn,
+  angleDeg: row.angle_deg,
+  sense: row.sense,
+  quantity: row.quantity,
+  typed: row.typed,
+  unit: row.unit,
+  valueMm: row.value_mm,
+  struck: row.struck,
+  repeats: row.repeats,
+  indicatorRadiusMm: row.indicator_radius_mm,
+  indicatorAngleDeg: row.indicator_angle_deg,
+  instrumentId: row.instrument_id,
+  resolutionMm: row.resolution_mm,
+  expandedUncertaintyMm: row.expanded_uncertainty_mm,
+  temperatureC: row.temperature_c,
+  live: row.live,
+});
+
+async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]): Promise<T[]> {
+  const rounds = items.filter((item) => item.entry.kind === "round");
+  if (rounds.length === 0) return items;
+  const ids = rounds.map((item) => item.entry.id);
+  const readings = await many(db, sql`select * from reading where entry_id = any(${ids}) order by entry_id, ordinal`, toReading);
+  const byEntry = new Map<string, ReadingRecord[]>(ids.map((id) => [id, []]));
+  for (const { entryId, ...reading } of readings) byEntry.get(entryId)?.push(reading);
+  for (const item of rounds) item.entry.readings = byEntry.get(item.entry.id) ?? [];
+  return items;
+}
+
+async function namedEntries(db: Database, statement: Statement): Promise<NamedEntry[]> {
+  const items = await many(db, statement, (row) => ({ entry: { ...toEntry(row), madeByName: row.made_by_name as string } }));
+  return (await withReadings(db, items)).map((item) => item.entry);
+}
+
+export const entriesOfJob = (db: Database, jobId: string) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
+  );
+
+/** A page of a machine's logbook, newest first, after (below) the number given. */
+export const logbookPage = (db: Database, machineId: string, beforeSeq: number, size: number) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.seq < ${beforeSeq} order by e.seq desc limit ${size}`,
+  );
+
+/** The newest rounds and moves of a stage with the corrections that name them, oldest first: what the response is learnt from. */
+export const recentStageWork = async (db: Database, stageId: string, size: number) => {
+  const items = await many(
+    db,
+    sql`
+      with work as (
+        (select * from entry where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
+        union all
+        (select * from entry where stage_id = ${stageId} and kind = 'move' order by seq desc limit ${size}))
+      select * from work
+      union all
+      select c.* from entry c join work w on c.names_entry = w.id where c.kind = 'correction'
+      order by seq`,
+    (row) => ({ entry: toEntry(row) }),
+  );
+  return (await withReadings(db, items)).map((item) => item.entry);
+};
+
+/** The last proof runs of a stage before a job, newest first. */
+export const earlierProofs = (db: Database, stageId: string, jobId: string, size: number) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.stage_id = ${stageId} and e.kind = 'proof' and e.job_id is distinct from ${jobId} order by e.seq desc limit ${size}`,
+  );
+
+const toStored = (row: Row): StoredEntry => ({ entry: toEntry(row), previousHash: row.previous_hash, hash: row.hash });
+
+export const entryById = (db: Database, id: string) => maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
+
+/** Entries of a machine from a number on, for verifying the chain. */
+export const chainPage = async (db: Database, machineId: string, afterSeq: number, size: number) =>
+  withReadings(
+    db,
+    await many(
+      db,
+      sql`select * from entry where machine_id = ${machineId} and seq > ${afterSeq} order by seq limit ${size}`,
+      toStored,
+    ),
+  );
+
+export async function insertEntry(db: Database, { entry, previousHash, hash }: StoredEntry): Promise<void> {
+  const e = entry;
+  await none(
+    db,
+    sql`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, names_entry, made_by, made_at, recorded_at,
+          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash)
+        values (${e.id}, ${e.machineId}, ${e.seq}, ${e.jobId}, ${e.stageId}, ${e.kind}, ${JSON.stringify(e.body)},
+          ${e.namesEntry}, ${e.madeBy}, ${e.madeAt}, ${e.recordedAt}, ${e.usage}, ${e.geometryId}, ${e.adjusterId},
+          ${e.limitsId}, ${previousHash}, ${hash})`,
+  );
+  if (e.readings.length > 0) await insertReadings(db, e.id, e.readings);
+}
+
+const insertReadings = (db: Database, entryId: string, readings: readonly ReadingRecord[]) =>
+  none(
+    db,
+    sql`insert into reading
+        select ${entryId}::uuid, r.* from jsonb_to_recordset(${JSON.stringify(readings.map(readingColumns))}::jsonb) as r(
+          ordinal int, tooth int, turn int, angle_deg float8, sense text, quantity text, typed text, unit text,
+          value_mm float8, struck boolean, repeats int, indicator_radius_mm float8, indicator_angle_deg float8,
+          instrument_id uuid, resolution_mm float8, expanded_uncertainty_mm float8, temperature_c float8, live boolean)`,
+  );
+
+const readingColumns = (r: ReadingRecord) => ({
+  ordinal: r.ordinal,
+  tooth: r.tooth,
+  turn: r.turn,
+  angle_deg: r.angleDeg,
+  sense: r.sense,
+  quantity: r.quantity,
+  typed: r.typed,
+  unit: r.unit,
+  value_mm: r.valueMm,
+  struck: r.struck,
+  repeats: r.repeats,
+  indicator_radius_mm: r.indicatorRadiusMm,
+  indicator_angle_deg: r.indicatorAngleDeg,
+  instrument_id: r.instrumentId,
+  resolution_mm: r.resolutionMm,
+  expanded_uncertainty_mm: r.expandedUncertaintyMm,
+  temperature_c: r.temperatureC,
+  live: r.live,
+});

@@ -1,0 +1,28 @@
+import { type Database, many, none, type Row, sql } from "../postgres";
+
+export type Instrument = {
+  id: string;
+  name: string;
+  kind: string;
+  resolutionMm: number;
+  expandedUncertaintyMm: number;
+  coverage: number;
+};
+
+const toInstrument = (row: Row): Instrument => ({
+  id: row.id,
+  name: row.name,
+  kind: row.kind,
+  resolutionMm: row.resolution_mm,
+  expandedUncertaintyMm: row.expanded_uncertainty_mm,
+  coverage: row.coverage,
+});
+
+export const instrumentsOfWorkshop = (db: Database, workshopId: string) =>
+  many(db, sql`select * from instrument where workshop_id = ${workshopId} order by resolution_mm, name`, toInstrument);
+
+export const insertInstrument = (db: Database, workshopId: string, i: Instrument) =>
+  none(
+    db,
+    sql`insert into instrument values (${i.id}, ${workshopId}, ${i.name}, ${i.kind}, ${i.resolutionMm}, ${i.expandedUncertaintyMm}, ${i.coverage})`,
+  );

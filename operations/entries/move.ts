@@ -1,0 +1,43 @@
+import { z } from "zod";
+import { centreChange, unitOf } from "../../core/advice";
+import type { Bodies } from "../../core/logbook";
+import { accept, type Result, refuse } from "../../core/quantity";
+import type { StageAdjuster } from "../../data/queries/stages";
+import { text } from "../input";
+
+const finite = z.number().gte(-1e6).lte(1e6);
+const reason = z.enum(["not-provable", "provisional", "tight-risk", "best-possible", "draw-back-by-hand"]);
+
+export const moveInput = z.object({
+  kind: z.literal("move"),
+  amount: finite,
+  did: z.enum(["so", "otherwise"]),
+  advised: z
+    .object({
+      amount: finite,
+      minMm: finite,
+      maxMm: finite,
+      atMm: finite.nullable(),
+      standTooth: z.number().int().gte(1).nullable(),
+    })
+    .nullable(),
+  reasons: z.array(reason).max(5),
+  note: text(4000).trim(),
+});
+
+/** A move as it was made. One whose part was brought back by hand says nothing about the screw, so it teaches nothing. */
+export function buildMove(input: z.output<typeof moveInput>, { adjuster }: StageAdjuster): Result<Bodies["move"]> {
+  if (input.amount === 0) return refuse("no-amount", ["amount"]);
+  const change = centreChange(adjuster, input.amount);
+  const byHand = adjuster.type === "screw" && adjuster.oneWay && !adjuster.springReturn && input.amount < 0;
+  return accept({
+    amount: input.amount,
+    unit: unitOf(adjuster),
+    direction: change > 0 ? "apart" : change < 0 ? "together" : "none",
+    did: input.did,
+    advised: input.advised,
+    reasons: input.reasons,
+    teaches: !byHand,
+    note: input.note,
+  });
+}

@@ -1,0 +1,35 @@
+import { z } from "zod";
+import type { Bodies } from "../../core/logbook";
+import { accept, type Dimension, parseQuantity, type Result, refuse } from "../../core/quantity";
+import { text } from "../input";
+
+export const proofInput = z.object({
+  kind: z.literal("proof"),
+  direction: z.enum(["forwards", "backwards"]),
+  speed: z.enum(["slow", "working", "fast"]),
+  current: text(40).trim(),
+  temperature: text(40).trim(),
+  noise: text(400).trim(),
+});
+
+/** One powered run: what was not measured stays null, but something must have been. */
+export function buildProof(input: z.output<typeof proofInput>): Result<Bodies["proof"]> {
+  const current = measured(input.current, "current", "A", "current");
+  if (!current.ok) return current;
+  const temperature = measured(input.temperature, "temperature", "C", "temperature");
+  if (!temperature.ok) return temperature;
+  if (current.value === null && temperature.value === null && input.noise === "") return refuse("nothing-noted", ["noise"]);
+  return accept({
+    direction: input.direction,
+    speed: input.speed,
+    currentA: current.value,
+    temperatureC: temperature.value,
+    noise: input.noise,
+  });
+}
+
+function measured(typed: string, dimension: Dimension, unit: string, field: string): Result<number | null> {
+  if (typed === "") return accept(null);
+  const parsed = parseQuantity(typed, dimension, unit);
+  return parsed.ok ? accept(parsed.value.value) : refuse(parsed.refusal.code, [field], parsed.refusal.facts);
+}

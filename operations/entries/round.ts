@@ -1,0 +1,142 @@
+import { z } from "zod";
+import { assessRound } from "../../core/advice";
+import type { Bodies, EntryOf, ReadingRecord, RoundPhase } from "../../core/logbook";
+import { accept, type Result, refuse } from "../../core/quantity";
+import { carryRound, type RoundValues, typedRound } from "../../core/rounds";
+import type { Instrument } from "../../data/queries/instruments";
+import type { Stage } from "../../data/queries/stages";
+import { id, text } from "../input";
+
+export const mostReadings = 1000;
+
+export const roundMethod = z.object({
+  instrumentId: id,
+  indicatorRadiusMm: z.number().gt(0).lte(100_000).nullable(),
+  indicatorAngleDeg: z.number().gt(-60).lt(60),
+  temperatureC: z.number().gt(-60).lt(300).nullable(),
+  sense: z.enum(["clockwise", "counter-clockwise"]),
+});
+
+export const roundInput = z.object({
+  kind: z.literal("round"),
+  phase: z.enum(["as-found", "set", "check"]),
+  method: roundMethod,
+  readings: z
+    .array(
+      z.object({
+        tooth: z.number().int().gte(1).lte(10_000),
+        turn: z.number().int().gte(1).lte(10_000),
+        typed: text(40),
+        struck: z.boolean(),
+        repeats: z.number().int().gte(0).nullable(),
+      }),
+    )
+    .min(1)
+    .max(mostReadings),
+});
+export type RoundInput = z.output<typeof roundInput>;
+
+/**
+ * The body and readings of a round, judged by the stage's present geometry and limits.
+ *
+ * @param earlier the job's last round on this stage, from which a round read at the tight spot alone is carried over
+ * @param live whether the drive was live when it was read
+ */
+export function buildRound(
+  input: RoundInput,
+  stage: Stage,
+  instrument: Instrument,
+  earlier: EntryOf<"round"> | null,
+  live: boolean,
+): Result<{ body: Bodies["round"]; readings: ReadingRecord[] }> {
+  const values = typedRound(stage.geometry.pair, instrument, input.method, input.readings);
+  if (!values.ok) return values;
+  const { method } = input;
+  const readings = input.readings.map((reading, ordinal): ReadingRecord => {
+    const value = values.value.readings[ordinal] as RoundValues["readings"][number];
+    return {
+      ordinal,
+      tooth: reading.tooth,
+      turn: reading.turn,
+      angleDeg: value.gearAngleDeg,
+      sense: method.sense,
+      quantity: "circumferential-backlash",
+      typed: reading.typed,
+      unit: value.unit,
+      valueMm: value.backlashMm,
+      struck: reading.struck,
+      repeats: reading.repeats,
+      indicatorRadiusMm: values.value.indicatorRadiusMm,
+      indicatorAngleDeg: method.indicatorAngleDeg,
+      instrumentId: instrument.id,
+      resolutionMm: instrument.resolutionMm,
+      expandedUncertaintyMm: instrument.expandedUncertaintyMm,
+      temperatureC: method.temperatureC,
+      live,
+    };
+  });
+  const result = judgeRound(stage, readings, input.phase, values.value.expandedUncertaintyMm, earlier);
+  return result.ok ? accept({ body: { phase: input.phase, result: result.value }, readings }) : result;
+}
+
+type CountedReading = { tooth: number; angleDeg: number; valueMm: number; struck: boolean };
+
+/** Readings that count, carried over a move where only the tight spot was read again. */
+export function countingReadings(
+  readings: readonly CountedReading[],
+  phase: RoundPhase,
+  earlier: EntryOf<"round"> | null,
+  teeth: number,
+): { readings: { tooth: number; gearAngleDeg: number; backlashMm: number }[]; carriedFrom: string | null } {
+  const counted = (list: readonly CountedReading[]) =>
+    list
+      .filter((reading) => !reading.struck)
+      .map((reading) => ({ gearAngleDeg: reading.angleDeg, backlashMm: reading.valueMm }));
+  const fresh = counted(readings);
+  const withTooth = (list: readonly { gearAngleDeg: number; backlashMm: number }[]) =>
+    list.map((reading) => ({ ...reading, tooth: (Math.round((reading.gearAngleDeg * teeth) / 360) % teeth) + 1 }));
+  const positions = new Set(fresh.map((reading) => reading.gearAngleDeg)).size;
+  if (phase === "set" && positions < 3 && earlier) {
+    const carried = carryRound(counted(earlier.readings), fresh);
+    if (carried) return { readings: withTooth(carried), carriedFrom: earlier.id };
+  }
+  return { readings: withTooth(fresh), carriedFrom: null };
+}
+
+function judgeRound(
+  stage: Stage,
+  readings: readonly ReadingRecord[],
+  phase: RoundPhase,
+  expandedUncertaintyMm: number,
+  earlier: EntryOf<"round"> | null,
+): Result<Bodies["round"]["result"]> {
+  const counting = countingReadings(readings, phase, earlier, stage.geometry.pair.teeth[1]);
+  if (counting.readings.length === 0) return refuse("all-struck", ["readings"]);
+  const { loMm, aimMm, hiMm } = stage.limits;
+  const assessed = assessRound(
+    {
+      pair: stage.geometry.pair,
+      limits: { lo: loMm, aim: aimMm ?? undefined, hi: hiMm },
+      adjuster: stage.adjuster.adjuster,
+    },
+    counting.readings,
+    expandedUncertaintyMm,
+  );
+  if (!assessed.ok) return assessed;
+  const { fit, advice } = assessed.value;
+  const values = counting.readings.map((reading) => reading.backlashMm);
+  const tightest = counting.readings.reduce((a, b) => (b.backlashMm < a.backlashMm ? b : a));
+  return accept({
+    count: readings.filter((reading) => !reading.struck).length,
+    minMm: Math.min(...values),
+    maxMm: Math.max(...values),
+    meanMm: fit?.meanMm ?? values.reduce((a, b) => a + b, 0) / values.length,
+    worstMinMm: fit?.worstTight.backlashMm ?? null,
+    worstMaxMm: fit?.worstLoose.backlashMm ?? null,
+    tightTooth: tightest.tooth,
+    expandedUncertaintyMm,
+    verdict: advice.verdict,
+    fits: advice.spread <= hiMm - loMm,
+    carriedFrom: counting.carriedFrom,
+  });
+}

@@ -1,0 +1,35 @@
+import type { Database } from "../data/postgres";
+import { chainPage } from "../data/queries/entries";
+import { lockHead, type Machine } from "../data/queries/machines";
+import { entryHash, firstHash } from "./entry-hash";
+
+export type ChainReport = { machine: string; entries: number; breaks: { seq: number; id: string | null; why: BreakReason } | null };
+export type BreakReason = "number-missing" | "previous-hash-differs" | "content-differs" | "head-differs";
+
+const pageSize = 500;
+
+/** Recomputes a machine's chain from its first entry; stops at the first that does not fit. */
+export async function verifyChain(db: Database, machine: Machine): Promise<ChainReport> {
+  const head = await lockHead(db, machine.id);
+  let previous = firstHash(machine.id);
+  let seq = 0;
+  for (;;) {
+    const page = await chainPage(db, machine.id, seq, pageSize);
+    for (const stored of page) {
+      const at = { seq: stored.entry.seq, id: stored.entry.id };
+      const broken = (why: BreakReason) => ({ machine: machine.name, entries: seq, breaks: { ...at, why } });
+      if (stored.entry.seq !== seq + 1) return broken("number-missing");
+      if (!stored.previousHash.equals(previous)) return broken("previous-hash-differs");
+      if (!entryHash(stored.entry, previous).equals(stored.hash)) return broken("content-differs");
+      previous = stored.hash;
+      seq++;
+    }
+    if (page.length < pageSize) break;
+  }
+  const complete = head.count === seq && head.hash.equals(previous);
+  return {
+    machine: machine.name,
+    entries: seq,
+    breaks: complete ? null : { seq: seq + 1, id: null, why: "head-differs" },
+  };
+}

@@ -1,0 +1,51 @@
+import { resolve } from "node:path";
+import { createRequestHandler } from "@react-router/express";
+import compression from "compression";
+import express, { type Express } from "express";
+import { pino } from "pino";
+import { pinoHttp } from "pino-http";
+import { RouterContextProvider } from "react-router";
+import { nonceContext, poolContext } from "~/app/session/request-context";
+import { openPool, type Pool, sql } from "~/data/postgres";
+import { one } from "~/data/postgres/ask";
+import { limitBody, refuseCrossSite, securityHeaders } from "./security";
+
+const mostBodyBytes = 2_000_000;
+
+export type Service = { app: Express; pool: Pool };
+
+/**
+ * @param databaseUrl PostgreSQL
+ * @param logFile where requests are logged; standard output without it
+ * @param clientFolder the built browser files; none in development, where Vite serves them
+ */
+export function createService(databaseUrl: string, logFile?: string, clientFolder?: string): Service {
+  const log = logFile ? pino(pino.destination({ dest: logFile, mkdir: true })) : pino();
+  const pool = openPool(databaseUrl, (error) => log.warn({ error: error.message }, "database connection lost"));
+  const app = express();
+  app.disable("x-powered-by");
+  app.get("/health", async (_request, response) => {
+    const up = await one(pool, sql`select 1 as up`, () => true).catch(() => false);
+    response.status(up ? 200 : 503).json({ database: up ? "up" : "down" });
+  });
+  app.use(pinoHttp({ logger: log, quietReqLogger: true }));
+  app.use(compression());
+  app.use(securityHeaders(!clientFolder));
+  if (clientFolder) {
+    app.use("/assets", express.static(resolve(clientFolder, "assets"), { immutable: true, maxAge: "1y" }));
+    app.use(express.static(clientFolder, { maxAge: "1h" }));
+  }
+  app.use(refuseCrossSite, limitBody(mostBodyBytes));
+  app.use(
+    createRequestHandler({
+      build: () => import("virtual:react-router/server-build"),
+      getLoadContext: (_request, response) => {
+        const context = new RouterContextProvider();
+        context.set(poolContext, pool);
+        context.set(nonceContext, response.locals.nonce);
+        return context;
+      },
+    }),
+  );
+  return { app, pool };
+}

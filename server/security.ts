@@ -1,0 +1,60 @@
+import { randomBytes } from "node:crypto";
+import type { RequestHandler } from "express";
+
+/** Headers of every answer; in development the tool's own inline scripts must run, so there is no nonce. */
+export const securityHeaders =
+  (development: boolean): RequestHandler =>
+  (_request, response, next) => {
+    const nonce = development ? undefined : randomBytes(16).toString("base64");
+    response.locals.nonce = nonce;
+    const inline = nonce ? `'nonce-${nonce}'` : "'unsafe-inline'";
+    const policy = [
+      "default-src 'self'",
+      `script-src 'self' ${inline}`,
+      `style-src 'self' ${inline}`,
+      "style-src-attr 'unsafe-inline'",
+      "font-src 'self'",
+      `connect-src 'self'${development ? " ws:" : ""}`,
+      "worker-src 'self'",
+      "img-src 'self' data: blob:",
+      "object-src 'none'",
+      "base-uri 'none'",
+      "form-action 'self'",
+      "frame-ancestors 'none'",
+    ];
+    response.set({
+      "Content-Security-Policy": policy.join("; "),
+      "X-Content-Type-Options": "nosniff",
+      "Referrer-Policy": "same-origin",
+      "Cross-Origin-Opener-Policy": "same-origin",
+      "Cross-Origin-Resource-Policy": "same-origin",
+      "Permissions-Policy": "camera=(self), microphone=(self), geolocation=()",
+    });
+    next();
+  };
+
+/** A request that could change something must come from this site itself, on every route. */
+export const refuseCrossSite: RequestHandler = (request, response, next) => {
+  if (request.method === "GET" || request.method === "HEAD" || request.method === "OPTIONS") return next();
+  const origin = request.get("origin");
+  const site = request.get("sec-fetch-site");
+  const sameOrigin = origin ? hostOf(origin) === request.get("host") : site === undefined || site === "same-origin";
+  if (sameOrigin) return next();
+  response.status(403).json({ refusal: { code: "cross-site", path: [], facts: {} } });
+};
+
+const hostOf = (origin: string): string | null => {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return null;
+  }
+};
+
+/** A body larger than the largest thing a person can send is refused before it is read. */
+export const limitBody =
+  (mostBytes: number): RequestHandler =>
+  (request, response, next) => {
+    if (Number(request.get("content-length") ?? 0) <= mostBytes) return next();
+    response.status(413).json({ refusal: { code: "too-much", path: [], facts: { most: mostBytes } } });
+  };

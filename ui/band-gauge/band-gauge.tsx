@@ -1,0 +1,57 @@
+import { formatNumber } from "~/core/quantity";
+import type { MarkState } from "../state-mark";
+import { gaugeScale, type Span } from "./layout";
+
+type Gauge = { lo: number; hi: number; now: Span | null; state: MarkState; label: string };
+
+const fills: Record<MarkState, string> = {
+  inside: "fill-inside",
+  near: "fill-near",
+  outside: "fill-outside",
+  unknown: "fill-mid",
+};
+
+/** The small gauge of lists: the band and the bar of what was read. */
+export function SmallBandGauge({ lo, hi, now, state, label }: Gauge) {
+  const width = 150;
+  const { at } = gaugeScale(lo, hi, now ? [now] : [], width);
+  return (
+    <svg width={width} height="26" viewBox={`0 0 ${width} 26`} role="img" aria-label={label}>
+      <rect x={at(lo)} y="3" width={at(hi) - at(lo)} height="20" className="fill-band stroke-band-line" strokeWidth="1.5" />
+      {now && <Bar from={at(now.min)} to={at(now.max)} y={9.5} height={7} fill={fills[state]} />}
+    </svg>
+  );
+}
+
+/** The large gauge: the band with its aim, what is read now, and what is expected after the move. */
+export function BandGauge({ lo, hi, aim, now, then, state, label, unit }: Gauge & { aim: number; then: Span | null; unit: string }) {
+  const width = 440;
+  const { at, ticks } = gaugeScale(lo, hi, [...(now ? [now] : []), ...(then ? [then] : [])], width);
+  return (
+    <svg viewBox={`-6 0 ${width + 12} 92`} className="w-full h-auto" role="img" aria-label={label}>
+      <rect x={at(lo)} y="18" width={at(hi) - at(lo)} height="40" className="fill-band stroke-band-line" strokeWidth="1.5" />
+      <line x1={at(aim)} x2={at(aim)} y1="12" y2="64" className="stroke-ink" strokeWidth="1.5" />
+      <text x={at(aim)} y="9" textAnchor="middle" fontSize="13" className="fill-mid">
+        aim
+      </text>
+      {now && <Bar from={at(now.min)} to={at(now.max)} y={25} height={8} fill={fills[state]} />}
+      {then && (
+        <line x1={at(then.min)} x2={Math.max(at(then.max), at(then.min) + 6)} y1="47" y2="47" strokeWidth="8" strokeDasharray="8 4" className="stroke-now" />
+      )}
+      <line x1="0" x2={width} y1="66" y2="66" className="stroke-rule" strokeWidth="1.5" />
+      {ticks.map((tick) => (
+        <g key={tick}>
+          <line x1={at(tick)} x2={at(tick)} y1="66" y2="71" className="stroke-mid" strokeWidth="1.5" />
+          <text x={at(tick)} y="87" textAnchor="middle" fontSize="14" className="fill-mid figure">
+            {formatNumber(tick, 2)}
+          </text>
+        </g>
+      ))}
+      <title>{`${label}, ${unit}`}</title>
+    </svg>
+  );
+}
+
+function Bar({ from, to, y, height, fill }: { from: number; to: number; y: number; height: number; fill: string }) {
+  return <rect x={Math.min(from, to - 5)} y={y} width={Math.max(5, to - from)} height={height} className={fill} />;
+}

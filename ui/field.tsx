@@ -1,0 +1,101 @@
+import { type ComponentProps, type ReactNode, useId } from "react";
+
+type Shared = { label: ReactNode; error?: ReactNode; hint?: ReactNode; className?: string };
+
+/** A labelled input; an error stands under it and is announced. */
+export function Field({ label, error, hint, className = "", ...rest }: Shared & ComponentProps<"input">) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="block font-semibold mb-1">
+        {label}
+      </label>
+      <input
+        {...rest}
+        id={id}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={`${id}-notes`}
+        className={`w-full min-h-12 px-3 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`}
+      />
+      <Notes id={id} error={error} hint={hint} />
+    </div>
+  );
+}
+
+export function TextArea({ label, error, hint, className = "", ...rest }: Shared & ComponentProps<"textarea">) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="block font-semibold mb-1">
+        {label}
+      </label>
+      <textarea
+        rows={3}
+        {...rest}
+        id={id}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={`${id}-notes`}
+        className={`w-full px-3 py-2 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`}
+      />
+      <Notes id={id} error={error} hint={hint} />
+    </div>
+  );
+}
+
+function Notes({ id, error, hint }: { id: string; error: ReactNode; hint: ReactNode }) {
+  return (
+    <p id={`${id}-notes`} role={error ? "alert" : undefined} className={error ? "text-outside font-semibold mt-1" : "text-mid mt-1"}>
+      {error ?? hint}
+    </p>
+  );
+}
+
+/** One of a few words, as a row of large radio keys. */
+export function Choice<T extends string>({
+  legend,
+  name,
+  options,
+  value,
+  onChange,
+}: {
+  legend: string;
+  name: string;
+  options: readonly { value: T; label: string }[];
+  value: T;
+  onChange: (value: T) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="font-semibold mb-1">{legend}</legend>
+      <div className="flex flex-wrap gap-2">
+        {options.map((option) => (
+          <label
+            key={option.value}
+            className={`min-h-12 px-4 inline-flex items-center gap-2 border-2 cursor-pointer has-focus-visible:outline-3 has-focus-visible:outline-now
+              ${option.value === value ? "bg-ink text-panel border-ink" : "bg-panel border-rule"}`}
+          >
+            <input
+              type="radio"
+              className="sr-only"
+              name={name}
+              value={option.value}
+              checked={option.value === value}
+              onChange={() => onChange(option.value)}
+            />
+            {option.label}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** A tick box with a target as large as its line. */
+export function Tick({ label, ...rest }: { label: ReactNode } & ComponentProps<"input">) {
+  return (
+    <label className="flex items-center gap-3 min-h-12 py-1 cursor-pointer">
+      <input type="checkbox" {...rest} className="size-6 shrink-0 accent-ink" />
+      <span>{label}</span>
+    </label>
+  );
+}

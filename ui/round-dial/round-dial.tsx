@@ -1,0 +1,99 @@
+import { memo } from "react";
+import { formatNumber } from "~/core/quantity";
+import { MarkShape, type MarkState } from "../state-mark";
+import { curvePath, type DialPoint, dialScale, onCircle, outlinePath } from "./layout";
+
+export type DialReading = { key: string; angleDeg: number; value: number; state: MarkState; struck: boolean; current: boolean };
+
+export type DialProps = {
+  /** Outline runs of the part, one a tooth, in the part's own measure; radius of its tips in the same. */
+  outline: readonly (readonly DialPoint[])[];
+  tipRadius: number;
+  rootRadius: number;
+  band: { lo: number; hi: number };
+  readings: readonly DialReading[];
+  /** Values round the turn, by angle. */
+  fitted: ((angleDeg: number) => number) | null;
+  predicted: ((angleDeg: number) => number) | null;
+  ghost: ((angleDeg: number) => number) | null;
+  /** Tooth to be painted, and the tooth to be read now; counted from 0. */
+  paintedTooth: number | null;
+  currentTooth: number | null;
+  counterClockwise: boolean;
+  decimals: number;
+  /** The two lines in the middle. */
+  headline: string;
+  subline: string;
+  label: string;
+};
+
+const size = 250;
+
+/** Readings round the turn, drawn inside the part itself; the witness mark stands at the top. */
+export function RoundDial(props: DialProps) {
+  const { readings, band, fitted, predicted, ghost, counterClockwise } = props;
+  const scaleOfPart = size / props.tipRadius;
+  const ring = { inner: 66, outer: props.rootRadius * scaleOfPart - 13 };
+  const sampled = [predicted, ghost, fitted].flatMap((curve) => (curve ? [0, 60, 120, 180, 240, 300].map(curve) : []));
+  const counted = readings.filter((reading) => !reading.struck);
+  const scale = dialScale(band, [...counted.map((r) => r.value), ...sampled], ring, counterClockwise);
+  const painted = props.paintedTooth;
+  const side = counterClockwise ? -1 : 1;
+  const paintAngle = painted === null ? 0 : (side * painted * 360) / props.outline.length;
+  return (
+    <svg viewBox="-268 -268 536 536" className="w-full h-full" role="img" aria-label={props.label}>
+      <circle r={scale.radius(band.hi)} className="fill-band stroke-band-line" strokeWidth="2" />
+      <circle r={scale.radius(band.lo)} className="fill-panel stroke-band-line" strokeWidth="2" />
+      <Part outline={props.outline} scale={scaleOfPart} mirror={counterClockwise} />
+      {painted !== null && (
+        <>
+          <Spoke from={onCircle(paintAngle, ring.inner)} to={onCircle(paintAngle, props.rootRadius * scaleOfPart)} />
+          <path d={outlinePath([props.outline[painted] ?? []], scaleOfPart, counterClockwise)} className="fill-copper stroke-copper" strokeWidth="3" />
+        </>
+      )}
+      {props.currentTooth !== null && props.currentTooth !== painted && (
+        <path d={outlinePath([props.outline[props.currentTooth] ?? []], scaleOfPart, counterClockwise)} className="fill-now stroke-now" strokeWidth="2" />
+      )}
+      <path d="M0 -262l-7 -6h14Z" className="fill-ink" />
+      {ghost && <path d={curvePath(scale, ghost)} className="fill-none stroke-rule" strokeWidth="2.5" />}
+      {fitted && <path d={curvePath(scale, fitted)} className="fill-none stroke-ink" strokeWidth="2.2" />}
+      {predicted && <path d={curvePath(scale, predicted)} className="fill-none stroke-now" strokeWidth="2.5" strokeDasharray="9 5" />}
+      {readings.map((reading) => {
+        const [x, y] = scale.place(reading.angleDeg, reading.value);
+        return (
+          <g key={reading.key} opacity={reading.struck ? 0.5 : 1}>
+            {reading.current && <circle cx={x} cy={y} r="12" className="fill-none stroke-now" strokeWidth="2.5" />}
+            <MarkShape state={reading.struck ? "unknown" : reading.state} x={x} y={y} r={6.2} />
+            {reading.struck && <path d={`M${x - 8} ${y + 8}l16 -16`} className="stroke-mid" strokeWidth="2.5" />}
+          </g>
+        );
+      })}
+      <LimitLabel angle={52} radius={scale.radius(band.hi)} text={formatNumber(band.hi, props.decimals)} />
+      <LimitLabel angle={52} radius={scale.radius(band.lo)} text={formatNumber(band.lo, props.decimals)} />
+      <text y="2" textAnchor="middle" fontSize="26" fontWeight="650" className="fill-ink figure">
+        {props.headline}
+      </text>
+      <text y="24" textAnchor="middle" fontSize="15" className="fill-mid">
+        {props.subline}
+      </text>
+    </svg>
+  );
+}
+
+/** The outline alone is large and never changes while one types. */
+const Part = memo(function Part({ outline, scale, mirror }: { outline: DialProps["outline"]; scale: number; mirror: boolean }) {
+  return <path d={outlinePath(outline, scale, mirror)} className="fill-none stroke-ink" strokeWidth="1.3" strokeLinejoin="round" />;
+});
+
+function Spoke({ from, to }: { from: DialPoint; to: DialPoint }) {
+  return <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} className="stroke-copper" strokeWidth="2" />;
+}
+
+function LimitLabel({ angle, radius, text }: { angle: number; radius: number; text: string }) {
+  const [x, y] = onCircle(angle, radius);
+  return (
+    <text x={x} y={y + 5} textAnchor="middle" fontSize="15" className="fill-mid stroke-panel figure" strokeWidth="5" paintOrder="stroke">
+      {text}
+    </text>
+  );
+}
