@@ -10,7 +10,19 @@ export default defineConfig({
   build: { assetsInlineLimit: 0 },
   optimizeDeps: {
     // Every browser dependency by name, so that the dev server never reloads in the middle of work.
-    include: ["react", "react-dom", "react-dom/client", "react-router", "react-router/dom", "zod", "idb", "radix-ui", "lucide-react", "get-nonce", "uuid"],
+    include: [
+      "react",
+      "react-dom",
+      "react-dom/client",
+      "react-router",
+      "react-router/dom",
+      "zod",
+      "idb",
+      "radix-ui",
+      "lucide-react",
+      "get-nonce",
+      "uuid",
+    ],
     exclude: ["pg", "@node-rs/argon2"],
   },
   server: { host: "127.0.0.1", strictPort: true },

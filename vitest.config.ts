@@ -6,9 +6,15 @@ export default defineConfig({
     environment: "node",
     pool: "threads",
     projects: [
-      { extends: true, test: { name: "unit", include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.ts"] } },
+      {
+        extends: true,
+        test: { name: "unit", include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.ts"] },
+      },
       { extends: true, test: { name: "reference", testTimeout: 30_000, include: ["tests/reference/**/*.test.ts"] } },
-      { extends: true, test: { name: "architecture", include: ["tests/architecture/**/*.test.ts"], testTimeout: 60_000 } },
+      {
+        extends: true,
+        test: { name: "architecture", include: ["tests/architecture/**/*.test.ts"], testTimeout: 60_000 },
+      },
       {
         extends: true,
         test: {

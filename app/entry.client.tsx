@@ -1,5 +1,5 @@
 import { setNonce } from "get-nonce";
-import { startTransition, StrictMode } from "react";
+import { StrictMode, startTransition } from "react";
 import { hydrateRoot } from "react-dom/client";
 import { HydratedRouter } from "react-router/dom";
 import { z } from "zod";

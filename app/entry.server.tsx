@@ -19,21 +19,24 @@ export default function handleRequest(
     let started = false;
     let responseStatus = status;
     const wait = isbot(request.headers.get("user-agent") ?? "") ? "onAllReady" : "onShellReady";
-    const { pipe, abort } = renderToPipeableStream(<ServerRouter context={routerContext} url={request.url} nonce={nonce} />, {
-      nonce,
-      [wait]() {
-        started = true;
-        const body = new PassThrough();
-        headers.set("Content-Type", "text/html; charset=utf-8");
-        resolve(new Response(createReadableStreamFromReadable(body), { headers, status: responseStatus }));
-        pipe(body);
+    const { pipe, abort } = renderToPipeableStream(
+      <ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
+      {
+        nonce,
+        [wait]() {
+          started = true;
+          const body = new PassThrough();
+          headers.set("Content-Type", "text/html; charset=utf-8");
+          resolve(new Response(createReadableStreamFromReadable(body), { headers, status: responseStatus }));
+          pipe(body);
+        },
+        onShellError: reject,
+        onError(error) {
+          responseStatus = 500;
+          if (started) console.error(error);
+        },
       },
-      onShellError: reject,
-      onError(error) {
-        responseStatus = 500;
-        if (started) console.error(error);
-      },
-    });
+    );
     setTimeout(abort, giveUpMs);
   });
 }

@@ -69,9 +69,9 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
       <h1 className="text-3xl font-bold mb-3">{title}</h1>
       <p className="text-lg mb-6">{text}</p>
       <div className="flex gap-3">
-        <a href="" className={buttonClass("now", true)}>
+        <Link to="" reloadDocument className={buttonClass("now", true)}>
           Try again
-        </a>
+        </Link>
         <Link to="/" className={buttonClass("line", true)}>
           To the floor
         </Link>
@@ -82,10 +82,20 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
 
 function errorWords(error: unknown): { title: string; text: string } {
   if (isRouteErrorResponse(error)) {
-    if (error.status === 404) return { title: "Nothing stands here", text: "The address leads to nothing that is kept. It may have been typed wrong." };
+    if (error.status === 404)
+      return {
+        title: "Nothing stands here",
+        text: "The address leads to nothing that is kept. It may have been typed wrong.",
+      };
     if (error.status === 403) return { title: "Not with this account", text: "Your account may not open this page." };
     if (error.status === 503)
-      return { title: "The logbook cannot be reached just now", text: "Everything that was recorded is safe, and what you typed is kept on this tablet. Try again in a moment." };
+      return {
+        title: "The logbook cannot be reached just now",
+        text: "Everything that was recorded is safe, and what you typed is kept on this tablet. Try again in a moment.",
+      };
   }
-  return { title: "This page could not be shown", text: "Nothing that was recorded is lost, and what you typed is kept on this tablet. Try again in a moment." };
+  return {
+    title: "This page could not be shown",
+    text: "Nothing that was recorded is lost, and what you typed is kept on this tablet. Try again in a moment.",
+  };
 }

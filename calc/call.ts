@@ -27,7 +27,8 @@ function issueError(issue: z.core.$ZodIssue): CalcError["error"] {
   switch (issue.code) {
     case "invalid_type":
       if (issue.input === undefined) return { code: "missing", message: `${named(path)} is missing`, path };
-      if (issue.expected === "int") return { code: "not-whole", message: `${named(path)} must be a whole number`, path };
+      if (issue.expected === "int")
+        return { code: "not-whole", message: `${named(path)} must be a whole number`, path };
       return { code: "wrong-type", message: `${named(path)} must be ${article(issue.expected)}`, path };
     case "unrecognized_keys": {
       const key = issue.keys[0] ?? "";
@@ -59,6 +60,11 @@ function issueError(issue: z.core.$ZodIssue): CalcError["error"] {
 const named = (path: readonly (string | number)[]): string => (path.length === 0 ? "the input" : path.join("."));
 
 const article = (expected: string): string =>
-  ({ number: "a number", string: "a text", object: "an object", array: "a list", tuple: "a list", boolean: "true or false" })[
-    expected
-  ] ?? expected;
+  ({
+    number: "a number",
+    string: "a text",
+    object: "an object",
+    array: "a list",
+    tuple: "a list",
+    boolean: "true or false",
+  })[expected] ?? expected;

@@ -118,7 +118,7 @@ class Visits {
   }
 
   halfDone(reason: string): void {
-    this.open(0.12, reason);
+    this.open(0.035, reason);
     this.isolate();
     this.clamps("eased");
     this.round("as-found", 23);
@@ -126,11 +126,18 @@ class Visits {
 
   private open(daysAgo: number, reason: string): void {
     this.clock = new Date(this.now.getTime() - daysAgo * day);
+    if (daysAgo > 1) this.clock.setUTCHours(7 + (this.count % 5), 10 + ((daysAgo * 7) % 45), 0, 0);
     this.job = `${this.machine.key}-${this.stage.key}-job-${++this.count}`;
     this.acts.push({
       at: this.clock,
       operation: "open-job",
-      input: { id: this.job, entryId: `${this.job}-opened`, machineId: this.machine.key, stageIds: [this.stage.key], reason },
+      input: {
+        id: this.job,
+        entryId: `${this.job}-opened`,
+        machineId: this.machine.key,
+        stageIds: [this.stage.key],
+        reason,
+      },
     });
     this.tick(2);
   }
@@ -188,8 +195,20 @@ class Visits {
     const entry = this.push("record-entry", {
       kind: "round",
       phase,
-      method: { instrumentId: "lever", indicatorRadiusMm: null, indicatorAngleDeg: 0, temperatureC, sense: "clockwise" },
-      readings: readings.map(({ tooth, value }) => ({ tooth, turn: 1, typed: value.toFixed(2), struck: false, repeats: null })),
+      method: {
+        instrumentId: "lever",
+        indicatorRadiusMm: null,
+        indicatorAngleDeg: 0,
+        temperatureC,
+        sense: "clockwise",
+      },
+      readings: readings.map(({ tooth, value }) => ({
+        tooth,
+        turn: 1,
+        typed: value.toFixed(2),
+        struck: false,
+        repeats: null,
+      })),
     });
     this.tick(6);
     return readings.map((reading) => ({ ...reading, entry }));
@@ -234,7 +253,14 @@ class Visits {
       ["backwards", "working", "2.4", "even hum, a little louder"],
     ] as const;
     for (const [direction, speed, current, noise] of runs)
-      this.push("record-entry", { kind: "proof", direction, speed, current, temperature: `${temperature + 9} °C`, noise });
+      this.push("record-entry", {
+        kind: "proof",
+        direction,
+        speed,
+        current,
+        temperature: `${temperature + 9} °C`,
+        noise,
+      });
   }
 
   private sign(provisional: readonly string[], daysToNext: number): void {
@@ -243,7 +269,15 @@ class Visits {
     this.push("sign-job", {
       kind: "signature",
       seenEntry: this.acts.at(-1)?.input.id,
-      provisional: ["no-as-found", "no-check-round", "clamps-not-firm", "not-inside", "not-proved", ...compound, ...provisional],
+      provisional: [
+        "no-as-found",
+        "no-check-round",
+        "clamps-not-firm",
+        "not-inside",
+        "not-proved",
+        ...compound,
+        ...provisional,
+      ],
       comment: "",
       nextDate: new Date(this.clock.getTime() + daysToNext * day).toISOString().slice(0, 10),
     });

@@ -5,8 +5,22 @@ export const workshop = { name: "Carton works", timeZone: "Europe/London" };
 export const lead = { name: "I. Varga", signIn: "lead", password: "carton works" };
 
 export const instruments = [
-  { key: "lever", name: "Lever indicator 0.01", kind: "lever indicator", resolutionMm: 0.01, expandedUncertaintyMm: 0.006, coverage: 2 },
-  { key: "fine", name: "Dial indicator 0.002", kind: "dial indicator", resolutionMm: 0.002, expandedUncertaintyMm: 0.004, coverage: 2 },
+  {
+    key: "lever",
+    name: "Lever indicator 0.01",
+    kind: "lever indicator",
+    resolutionMm: 0.01,
+    expandedUncertaintyMm: 0.006,
+    coverage: 2,
+  },
+  {
+    key: "fine",
+    name: "Dial indicator 0.002",
+    kind: "dial indicator",
+    resolutionMm: 0.002,
+    expandedUncertaintyMm: 0.004,
+    coverage: 2,
+  },
 ] as const;
 
 export type DemoStage = {

@@ -10,7 +10,10 @@ import { firstHash } from "./entry-hash";
 import { checkInput, id, words } from "./input";
 
 const clampPattern = z.object({
-  points: z.array(z.object({ x: z.number(), y: z.number() })).min(1).max(60),
+  points: z
+    .array(z.object({ x: z.number(), y: z.number() }))
+    .min(1)
+    .max(60),
   size: words(20),
   torqueNm: z.number().gt(0),
   passes: z.number().int().gte(1).lte(6),
@@ -48,7 +51,10 @@ const machineInput = z.object({
 });
 
 /** A machine with its gear stages, each with the first revision of geometry, adjuster and limits. Only leads may. */
-export async function addMachine({ pool, person, now }: Context, input: unknown): Promise<Result<{ machineId: string }>> {
+export async function addMachine(
+  { pool, person, now }: Context,
+  input: unknown,
+): Promise<Result<{ machineId: string }>> {
   const allowed = checkRole(person, ["lead"]);
   if (!allowed.ok) return allowed;
   const checked = checkInput(machineInput, input);
@@ -64,7 +70,12 @@ export async function addMachine({ pool, person, now }: Context, input: unknown)
     for (const [position, stage] of machine.stages.entries()) {
       const revision = { stageId: stage.id, madeBy: person.id, from: now };
       await insertStage(db, { id: stage.id, machineId: machine.id, position, name: stage.name, at: now });
-      await insertGeometry(db, revision, { id: stage.geometryId, revision: 1, pair: pairGeometry(stage.pair), clamps: stage.clamps });
+      await insertGeometry(db, revision, {
+        id: stage.geometryId,
+        revision: 1,
+        pair: pairGeometry(stage.pair),
+        clamps: stage.clamps,
+      });
       await insertAdjuster(db, revision, {
         id: stage.adjusterId,
         revision: 1,

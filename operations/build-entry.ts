@@ -1,5 +1,13 @@
 import { z } from "zod";
-import { type Bodies, type Entry, type EntryKind, isKind, jobRecord, type ReadingRecord, voidedBy } from "../core/logbook";
+import {
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  isKind,
+  jobRecord,
+  type ReadingRecord,
+  voidedBy,
+} from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Instrument } from "../data/queries/instruments";
 import type { Stage } from "../data/queries/stages";
@@ -36,7 +44,8 @@ export function buildEntry(
   instruments: readonly Instrument[],
   entries: readonly Entry[],
 ): Result<Built> {
-  const plain = (body: Result<Bodies[EntryKind]>): Result<Built> => (body.ok ? accept({ body: body.value, readings: [] }) : body);
+  const plain = (body: Result<Bodies[EntryKind]>): Result<Built> =>
+    body.ok ? accept({ body: body.value, readings: [] }) : body;
   switch (work.kind) {
     case "move":
       return plain(buildMove(work, stage.adjuster));
@@ -65,5 +74,7 @@ export function buildEntry(
 /** The job's last round on a stage that no correction voids. */
 export function lastRound(entries: readonly Entry[], stageId: string) {
   const voided = voidedBy(entries);
-  return entries.filter(isKind("round")).findLast((round) => round.stageId === stageId && !voided.has(round.id)) ?? null;
+  return (
+    entries.filter(isKind("round")).findLast((round) => round.stageId === stageId && !voided.has(round.id)) ?? null
+  );
 }

@@ -9,4 +9,7 @@ export const firstHash = (machineId: string): Buffer => sha256({ machine: machin
 export const entryHash = (entry: Entry, previousHash: Buffer): Buffer =>
   sha256({ ...entry, attachments: [], previousHash: previousHash.toString("hex") });
 
-const sha256 = (value: object): Buffer => createHash("sha256").update(canonicalize(value) ?? "").digest();
+const sha256 = (value: object): Buffer =>
+  createHash("sha256")
+    .update(canonicalize(value) ?? "")
+    .digest();

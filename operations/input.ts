@@ -20,10 +20,14 @@ export function checkInput<T extends z.ZodType>(schema: T, input: unknown): Resu
   const path = issue.path.map((part) => (typeof part === "symbol" ? String(part) : part));
   switch (issue.code) {
     case "too_big":
-      return refuse(issue.origin === "string" ? "text-too-long" : issue.origin === "array" ? "too-many" : "too-large", path, {
-        most: Number(issue.maximum),
-        given: sizeOf(issue.input),
-      });
+      return refuse(
+        issue.origin === "string" ? "text-too-long" : issue.origin === "array" ? "too-many" : "too-large",
+        path,
+        {
+          most: Number(issue.maximum),
+          given: sizeOf(issue.input),
+        },
+      );
     case "too_small":
       return refuse(issue.origin === "string" ? "empty" : issue.origin === "array" ? "too-few" : "too-small", path, {
         least: Number(issue.minimum),

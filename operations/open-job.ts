@@ -30,7 +30,8 @@ export async function openJob({ pool, person, now }: Context, input: unknown): P
     const head = await lockHead(db, machineId);
     if (await jobById(db, person.workshopId, jobId)) return accept({ jobId });
     const stages = await stagesOfMachines(db, [machineId]);
-    if (!stageIds.every((wanted) => stages.some((stage) => stage.id === wanted))) return refuse("no-such-stage", ["stageIds"]);
+    if (!stageIds.every((wanted) => stages.some((stage) => stage.id === wanted)))
+      return refuse("no-such-stage", ["stageIds"]);
     await insertJob(db, { id: jobId, machineId, stageIds, reason, openedBy: person.id, openedAt: now });
     await appendEntry(db, head, {
       id: checked.value.entryId,

@@ -1,5 +1,5 @@
-import { transaction, type Pool } from "../data/postgres";
-import { insertInstrument, type Instrument } from "../data/queries/instruments";
+import { type Pool, transaction } from "../data/postgres";
+import { type Instrument, insertInstrument } from "../data/queries/instruments";
 import { insertPerson, insertWorkshop, type Person } from "../data/queries/people";
 import { hashPassword } from "./sign-in";
 

@@ -42,7 +42,9 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
     if (known) return known.entry.jobId === found.id ? accept(known.entry) : refuse("id-taken", ["id"]);
     const job = await jobById(db, person.workshopId, value.jobId);
     if (!job || job.signedEntry) return refuse("job-signed", ["jobId"]);
-    const stage = (await stagesOfMachines(db, [job.machineId])).find((s) => s.id === value.stageId && job.stageIds.includes(s.id));
+    const stage = (await stagesOfMachines(db, [job.machineId])).find(
+      (s) => s.id === value.stageId && job.stageIds.includes(s.id),
+    );
     if (!stage) return refuse("no-such-stage", ["stageId"]);
 
     const entries = await entriesOfJob(db, job.id);

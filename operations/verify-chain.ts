@@ -3,7 +3,11 @@ import { chainPage } from "../data/queries/entries";
 import { lockHead, type Machine } from "../data/queries/machines";
 import { entryHash, firstHash } from "./entry-hash";
 
-export type ChainReport = { machine: string; entries: number; breaks: { seq: number; id: string | null; why: BreakReason } | null };
+export type ChainReport = {
+  machine: string;
+  entries: number;
+  breaks: { seq: number; id: string | null; why: BreakReason } | null;
+};
 export type BreakReason = "number-missing" | "previous-hash-differs" | "content-differs" | "head-differs";
 
 const pageSize = 500;

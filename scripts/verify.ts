@@ -24,7 +24,9 @@ async function verify(url: string): Promise<boolean> {
       if (!breaks) console.log(`${machine.name}: ${entries} entries, whole`);
       else {
         whole = false;
-        console.log(`${machine.name}: entry ${breaks.seq}${breaks.id ? ` (${breaks.id})` : ""} does not fit: ${words[breaks.why]}`);
+        console.log(
+          `${machine.name}: entry ${breaks.seq}${breaks.id ? ` (${breaks.id})` : ""} does not fit: ${words[breaks.why]}`,
+        );
       }
     }
   } finally {

@@ -1,6 +1,7 @@
 /** The app as React Router builds it. */
 declare module "virtual:react-router/server-build" {
   import type { ServerBuild } from "react-router";
+
   const build: ServerBuild;
   export = build;
 }

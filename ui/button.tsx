@@ -14,6 +14,11 @@ export const buttonClass = (kind: ButtonKind, large = false): string =>
   `inline-flex items-center justify-center gap-2 px-5 font-semibold cursor-pointer select-none text-center no-underline
    disabled:opacity-45 disabled:cursor-not-allowed ${large ? "min-h-14 text-lg" : "min-h-11 text-base"} ${kinds[kind]}`;
 
-export function Button({ kind = "line", large = false, className = "", ...rest }: ComponentProps<"button"> & { kind?: ButtonKind; large?: boolean }) {
+export function Button({
+  kind = "line",
+  large = false,
+  className = "",
+  ...rest
+}: ComponentProps<"button"> & { kind?: ButtonKind; large?: boolean }) {
   return <button type="button" {...rest} className={`${buttonClass(kind, large)} ${className}`} />;
 }

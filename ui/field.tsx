@@ -44,7 +44,11 @@ export function TextArea({ label, error, hint, className = "", ...rest }: Shared
 
 function Notes({ id, error, hint }: { id: string; error: ReactNode; hint: ReactNode }) {
   return (
-    <p id={`${id}-notes`} role={error ? "alert" : undefined} className={error ? "text-outside font-semibold mt-1" : "text-mid mt-1"}>
+    <p
+      id={`${id}-notes`}
+      role={error ? "alert" : undefined}
+      className={error ? "text-outside font-semibold mt-1" : "text-mid mt-1"}
+    >
       {error ?? hint}
     </p>
   );

@@ -28,7 +28,12 @@ export function MarkShape({ state, x, y, r }: { state: MarkState; x: number; y: 
         </g>
       );
     case "outside":
-      return <path d={`M${x} ${y - 1.25 * r}l${1.25 * r} ${1.25 * r}l${-1.25 * r} ${1.25 * r}l${-1.25 * r} ${-1.25 * r}Z`} className="fill-outside" />;
+      return (
+        <path
+          d={`M${x} ${y - 1.25 * r}l${1.25 * r} ${1.25 * r}l${-1.25 * r} ${1.25 * r}l${-1.25 * r} ${-1.25 * r}Z`}
+          className="fill-outside"
+        />
+      );
     case "unknown":
       return <circle cx={x} cy={y} r={r} className="fill-panel stroke-mid" strokeWidth={r / 3.2} />;
   }

@@ -1,5 +1,12 @@
 import { randomBytes } from "node:crypto";
-import { createCookie, createSessionStorage, data, type MiddlewareFunction, redirect, type RouterContextProvider } from "react-router";
+import {
+  createCookie,
+  createSessionStorage,
+  data,
+  type MiddlewareFunction,
+  type RouterContextProvider,
+  redirect,
+} from "react-router";
 import { isUnavailable, type Pool } from "~/data/postgres";
 import { type Person, personById, type Role } from "~/data/queries/people";
 import { deleteSession, insertSession, sessionData, updateSession } from "~/data/queries/sessions";
@@ -59,7 +66,8 @@ export const rememberPerson: MiddlewareFunction<Response> = ({ request, context 
 };
 
 /** Who is signed in, or nobody. */
-export const signedInPerson = (context: Readonly<RouterContextProvider>): Promise<Person | null> => context.get(personContext)();
+export const signedInPerson = (context: Readonly<RouterContextProvider>): Promise<Person | null> =>
+  context.get(personContext)();
 
 async function currentPerson(context: Readonly<RouterContextProvider>, request: Request): Promise<Person | null> {
   const pool = context.get(poolContext);

@@ -40,7 +40,10 @@ export const adviseTool = tool({
   purpose: "the next move: from readings, limits and an adjuster",
   input: z.strictObject({
     quantity: z.enum(["backlash", "tension", "sag", "clearance"]),
-    readings: z.array(z.strictObject({ gearAngleDeg: finite.optional(), value: finite })).min(1).max(10_000),
+    readings: z
+      .array(z.strictObject({ gearAngleDeg: finite.optional(), value: finite }))
+      .min(1)
+      .max(10_000),
     worst: z.strictObject({ min: finite, max: finite }).superRefine(ordered("min", "max")).optional(),
     limits: z.strictObject({ lo: finite, aim: finite.optional(), hi: finite }).superRefine(ordered("lo", "hi")),
     expandedUncertainty: notNegative,

@@ -12,7 +12,11 @@ export const fastenOrderTool = tool({
   input: z
     .strictObject({
       bolts: z.number().int().gte(1).lte(1000).optional(),
-      points: z.array(z.strictObject({ x: finite, y: finite })).min(1).max(400).optional(),
+      points: z
+        .array(z.strictObject({ x: finite, y: finite }))
+        .min(1)
+        .max(400)
+        .optional(),
       passes: z.number().int().gte(1).lte(100).default(3),
       torqueNm: notNegative.optional(),
     })

@@ -12,7 +12,10 @@ export const gearIdentify = tool({
     toothCount,
     tipDiameterMm: positive,
     rootDiameterMm: positive.optional(),
-    spans: z.array(z.strictObject({ teeth: z.number().int().gte(1).lte(10_000), mm: positive })).min(1).optional(),
+    spans: z
+      .array(z.strictObject({ teeth: z.number().int().gte(1).lte(10_000), mm: positive }))
+      .min(1)
+      .optional(),
     resolutionMm: positive.default(0.01),
     measuredBy: z.enum(["diameter", "caliper"]).default("diameter"),
     tipToleranceMm: notNegative.default(0.1),

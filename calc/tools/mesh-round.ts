@@ -12,7 +12,10 @@ export const meshRoundTool = tool({
   input: z
     .strictObject({
       ...pairShape,
-      readings: z.array(z.strictObject({ gearAngleDeg: finite, backlashMm: finite })).min(1).max(10_000),
+      readings: z
+        .array(z.strictObject({ gearAngleDeg: finite, backlashMm: finite }))
+        .min(1)
+        .max(10_000),
       separatePinion: z.boolean().default(true),
       arcDeg: both(finite).optional(),
     })
@@ -28,5 +31,6 @@ export const meshRoundTool = tool({
     worstTight: worst,
     worstLoose: worst,
   }),
-  run: ({ readings, separatePinion, arcDeg, ...pair }) => meshRound(pairGeometry(pair), readings, { separatePinion, arcDeg }),
+  run: ({ readings, separatePinion, arcDeg, ...pair }) =>
+    meshRound(pairGeometry(pair), readings, { separatePinion, arcDeg }),
 });

@@ -8,7 +8,12 @@ const limits = z
   .strictObject({ lo: finite.optional(), hi: finite.optional() })
   .superRefine((input, context) => {
     if (input.lo === undefined && input.hi === undefined)
-      context.addIssue({ code: "custom", params: { code: "one-of-missing" }, message: "give lo, hi or both", path: ["lo"] });
+      context.addIssue({
+        code: "custom",
+        params: { code: "one-of-missing" },
+        message: "give lo, hi or both",
+        path: ["lo"],
+      });
   })
   .superRefine(ordered("lo", "hi"));
 

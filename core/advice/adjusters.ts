@@ -12,7 +12,9 @@ export type Adjuster = { travel?: Travel | undefined } & (
 export type MoveUnit = "mm" | "turns" | "mm-at-lever" | "deg" | "mm-of-shim";
 
 export const unitOf = (adjuster: Adjuster): MoveUnit =>
-  ({ slide: "mm", screw: "turns", pivot: "mm-at-lever", eccentric: "deg", shims: "mm-of-shim" } as const)[adjuster.type];
+  (({ slide: "mm", screw: "turns", pivot: "mm-at-lever", eccentric: "deg", shims: "mm-of-shim" }) as const)[
+    adjuster.type
+  ];
 
 export type LinearAdjuster = Exclude<Adjuster, { type: "eccentric" }>;
 

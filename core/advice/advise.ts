@@ -177,7 +177,11 @@ function wantedShift(question: AdviceQuestion, { f, a, b }: Scale): Wanted {
 }
 
 /** Step 5: the amount for a shift as far as the adjuster reaches, and the shift it then gives. */
-function reach(question: AdviceQuestion, scale: Scale, wanted: number): { amount: number; shift: number; reaches: boolean } {
+function reach(
+  question: AdviceQuestion,
+  scale: Scale,
+  wanted: number,
+): { amount: number; shift: number; reaches: boolean } {
   const found = amountForShift(question, scale, wanted);
   return { ...found, shift: found.reaches ? wanted : shiftOf(question, scale, found.amount) };
 }
@@ -191,8 +195,7 @@ function amountForShift(question: AdviceQuestion, scale: Scale, wanted: number):
 
 function shiftOf(question: AdviceQuestion, scale: Scale, amount: number): number {
   const { adjuster, response } = question;
-  if (adjuster.type === "eccentric")
-    return scale.perCentre * (response?.perUnit ?? 1) * centreChange(adjuster, amount);
+  if (adjuster.type === "eccentric") return scale.perCentre * (response?.perUnit ?? 1) * centreChange(adjuster, amount);
   if (scale.perUnit !== null) return scale.perUnit * amount;
   return scale.perCentre * centreChange(adjuster, amount);
 }

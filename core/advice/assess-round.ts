@@ -1,5 +1,5 @@
 import { gearPair, type PairGeometry } from "../gears";
-import { type Result, refuse, accept } from "../quantity";
+import { accept, type Result, refuse } from "../quantity";
 import { fitHarmonics, type Harmonics, type MeshRound, meshRound, questionable } from "../rounds";
 import type { Adjuster } from "./adjusters";
 import { type Advice, advise } from "./advise";

@@ -1,7 +1,15 @@
 export { type Adjuster, canMove, centreChange, gainOf, type MoveUnit, type Travel, unitOf } from "./adjusters";
-export { type Advice, type AdviceQuestion, type AdviceReading, advise, type Move, type Quantity, type ReasonCode } from "./advise";
+export {
+  type Advice,
+  type AdviceQuestion,
+  type AdviceReading,
+  advise,
+  type Move,
+  type Quantity,
+  type ReasonCode,
+} from "./advise";
+export { type Assessment, assessRound, type BacklashAt, type StageToAssess } from "./assess-round";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { learnResponse, type ObservedMove, type Response } from "./response";
-export { type MoveStep, type StepKind } from "./steps";
-export { type Assessment, assessRound, type BacklashAt, type StageToAssess } from "./assess-round";
 export { type RoundedMove, roundedMove } from "./rounded-move";
+export type { MoveStep, StepKind } from "./steps";

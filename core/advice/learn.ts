@@ -11,7 +11,10 @@ export type PastMove = {
   after: readonly { tooth: number; value: number }[];
 };
 
-export type MoveEvidence = ObservedMove & { used: boolean; why: "used" | "no-common-tooth" | "not-teaching" | "reversal" | "surprising" };
+export type MoveEvidence = ObservedMove & {
+  used: boolean;
+  why: "used" | "no-common-tooth" | "not-teaching" | "reversal" | "surprising";
+};
 
 export type LearntResponse = Response & { evidence: MoveEvidence[]; moves: number };
 

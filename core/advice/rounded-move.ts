@@ -10,7 +10,13 @@ export type RoundedMove = { amount: number; minMm: number; maxMm: number; atMm: 
  * @param step the smallest amount of this adjuster, e.g. 1/16 turn
  * @returns null where no move is advised
  */
-export function roundedMove(advice: Advice, adjuster: Adjuster, step: number, nowMin: number, nowMax: number): RoundedMove | null {
+export function roundedMove(
+  advice: Advice,
+  adjuster: Adjuster,
+  step: number,
+  nowMin: number,
+  nowMax: number,
+): RoundedMove | null {
   if (!advice.move) return null;
   const steps = advice.move.amount / step;
   const pushes = adjuster.type === "screw" && adjuster.oneWay && steps > 0;
@@ -29,6 +35,7 @@ export function afterMove(
   const advised = advice.move ? centreChange(adjuster, advice.move.amount) : 0;
   const share = advised === 0 ? 0 : centreChange(adjuster, amount) / advised;
   const shift = share * (advice.predicted.min - nowMin);
-  const now = advice.predicted.atAngle === undefined ? null : advice.predicted.atAngle - (advice.predicted.min - nowMin);
+  const now =
+    advice.predicted.atAngle === undefined ? null : advice.predicted.atAngle - (advice.predicted.min - nowMin);
   return { minMm: nowMin + shift, maxMm: nowMax + shift, atMm: now === null ? null : now + shift };
 }

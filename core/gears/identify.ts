@@ -93,7 +93,11 @@ function nearestPressureAngle(basePitch: number, moduleMm: number): number {
   return [...commonPressureAnglesDeg].sort((a, b) => miss(a) - miss(b))[0] as number;
 }
 
-function indistinguishable(candidates: readonly PitchCandidate[], z: number, apartMm: number): [PitchName, PitchName][] {
+function indistinguishable(
+  candidates: readonly PitchCandidate[],
+  z: number,
+  apartMm: number,
+): [PitchName, PitchName][] {
   const name = ({ system, value }: PitchCandidate): PitchName => ({ system, value });
   return candidates.flatMap((first, i) =>
     candidates

@@ -85,10 +85,7 @@ export function gearPair(geometry: PairGeometry): Result<GearPair> {
       circumferentialMm: backlash,
       normalMm: backlash * Math.cos(alphaW) * Math.cos(baseHelix),
       radialMm: backlash / (2 * Math.tan(alphaW)),
-      angularArcmin: [
-        (degrees(backlash / workingRadius[0]) * 60),
-        (degrees(backlash / workingRadius[1]) * 60),
-      ],
+      angularArcmin: [degrees(backlash / workingRadius[0]) * 60, degrees(backlash / workingRadius[1]) * 60],
     },
     backlashPerCentreMm: sign * 2 * Math.tan(alphaW),
     tipClearanceMm: tipClearance(circles, internal, centreDistance),

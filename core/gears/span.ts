@@ -28,9 +28,7 @@ export function gearSpan(gear: GearBlank, spanTeeth?: number, pinDiameterMm?: nu
   const pin = pinDiameterMm ?? 1.728 * gear.moduleMm;
   const spaceMm = (Math.PI * gear.moduleMm) / Math.cos(helix) - circles.thicknessMm;
   const pinCentre =
-    invT +
-    pin / (circles.baseDiameterMm * Math.cos(circles.baseHelix)) -
-    spaceMm / circles.referenceDiameterMm;
+    invT + pin / (circles.baseDiameterMm * Math.cos(circles.baseHelix)) - spaceMm / circles.referenceDiameterMm;
   if (pinCentre <= 0) return refuse("pin-drops-through", ["pinDiameterMm"], { pinMm: pin });
   const centreDiameter = circles.baseDiameterMm / Math.cos(inverseInvolute(pinCentre));
   const chord = gear.teeth % 2 === 0 ? 1 : Math.cos(Math.PI / 2 / gear.teeth);

@@ -9,7 +9,11 @@ export type Limits = { lo?: number | undefined; hi?: number | undefined };
  * @returns the verdict and the margin to the nearest bare limit (negative outside); at least one limit must be there
  * @example judge(0.055, { lo: 0.05, hi: 0.15 }, 0.01) // undecided, margin 0.005
  */
-export function judge(value: number, limits: Limits, expandedUncertainty: number): { verdict: Verdict; marginToNearest: number } {
+export function judge(
+  value: number,
+  limits: Limits,
+  expandedUncertainty: number,
+): { verdict: Verdict; marginToNearest: number } {
   const { lo = Number.NEGATIVE_INFINITY, hi = Number.POSITIVE_INFINITY } = limits;
   const u = expandedUncertainty;
   const marginToNearest = Math.min(value - lo, hi - value);

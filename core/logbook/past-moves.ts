@@ -35,4 +35,6 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string): PastMo
 }
 
 const teethOf = (round: EntryOf<"round">): PastMove["before"] =>
-  round.readings.filter((reading) => !reading.struck).map((reading) => ({ tooth: reading.tooth, value: reading.valueMm }));
+  round.readings
+    .filter((reading) => !reading.struck)
+    .map((reading) => ({ tooth: reading.tooth, value: reading.valueMm }));

@@ -24,7 +24,12 @@ export type SimulatedMesh = {
  * @param resolutionMm steps of the simulated indicator
  * @param noiseSd standard deviation of one reading before rounding, mm
  */
-export function simulatedMesh(hidden: HiddenMesh, resolutionMm: number, noiseSd: number, random: Random): SimulatedMesh {
+export function simulatedMesh(
+  hidden: HiddenMesh,
+  resolutionMm: number,
+  noiseSd: number,
+  random: Random,
+): SimulatedMesh {
   const perCentre = mustHold(gearPair(hidden.pair)).backlashPerCentreMm;
   const ratio = hidden.pair.teeth[1] / hidden.pair.teeth[0];
   let mean = hidden.meanMm;

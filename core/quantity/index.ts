@@ -1,4 +1,12 @@
-export { type DecimalSign, decimalsFor, formatInchFraction, formatNumber, formatQuantity, nearestFraction, roundTo } from "./format";
+export {
+  type DecimalSign,
+  decimalsFor,
+  formatInchFraction,
+  formatNumber,
+  formatQuantity,
+  nearestFraction,
+  roundTo,
+} from "./format";
 export { type Parsed, parseQuantity } from "./parse";
 export { accept, mustHold, type Refusal, type Result, refuse } from "./refusal";
 export { type Dimension, fromCanonical, toCanonical, type Unit, type UnitId, unitById, units } from "./units";

@@ -1,1 +1,6 @@
-export { commonPressureAnglesDeg, moduleOfDiametralPitch, standardDiametralPitches, standardModulesMm } from "./standard-pitches";
+export {
+  commonPressureAnglesDeg,
+  moduleOfDiametralPitch,
+  standardDiametralPitches,
+  standardModulesMm,
+} from "./standard-pitches";

@@ -7,7 +7,7 @@ export type AtAngle = { gearAngleDeg: number; backlashMm: number };
  * @returns null where no position was read both times
  */
 export function carryRound(earlier: readonly AtAngle[], fresh: readonly AtAngle[]): AtAngle[] | null {
-  const near = (a: number, b: number) => Math.abs((((a - b) % 360) + 540) % 360 - 180) < 1e-6;
+  const near = (a: number, b: number) => Math.abs(((((a - b) % 360) + 540) % 360) - 180) < 1e-6;
   const changes = fresh.flatMap((now) => {
     const before = earlier.filter((was) => near(was.gearAngleDeg, now.gearAngleDeg));
     if (before.length === 0) return [];

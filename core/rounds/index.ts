@@ -1,4 +1,6 @@
+export { type AtAngle, carryRound } from "./carry";
 export { conditionOf, pairTerms, separableCondition } from "./harmonics";
+export { indicatorFactor } from "./indicator";
 export {
   type BacklashReading,
   backlashAt,
@@ -9,8 +11,13 @@ export {
   type Runout,
   type WorstPosition,
 } from "./mesh-round";
-export { indicatorFactor } from "./indicator";
 export { questionable } from "./outliers";
 export { type RoundPlan, roundPlan } from "./round-plan";
-export { type AtAngle, carryRound } from "./carry";
-export { gearAngle, type InstrumentFigures, type RoundMethod, type RoundValues, type TypedReading, typedRound } from "./typed-round";
+export {
+  gearAngle,
+  type InstrumentFigures,
+  type RoundMethod,
+  type RoundValues,
+  type TypedReading,
+  typedRound,
+} from "./typed-round";

@@ -8,5 +8,8 @@ import { radians } from "../numerics";
  * @param indicatorRadiusMm R, where the tip touches
  * @param indicatorAngleDeg φ
  */
-export const indicatorFactor = (workingRadiusMm: number, indicatorRadiusMm: number, indicatorAngleDeg: number): number =>
-  (workingRadiusMm / indicatorRadiusMm) * Math.cos(radians(indicatorAngleDeg));
+export const indicatorFactor = (
+  workingRadiusMm: number,
+  indicatorRadiusMm: number,
+  indicatorAngleDeg: number,
+): number => (workingRadiusMm / indicatorRadiusMm) * Math.cos(radians(indicatorAngleDeg));

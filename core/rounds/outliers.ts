@@ -21,7 +21,5 @@ export function questionable(readings: readonly BacklashReading[], ratio: number
   });
   const centre = median(off);
   const scale = medianAbsoluteDeviation(off);
-  return off.flatMap((distance, i) =>
-    Math.abs(distance - centre) > Math.max(6 * scale, leastMm) ? [i] : [],
-  );
+  return off.flatMap((distance, i) => (Math.abs(distance - centre) > Math.max(6 * scale, leastMm) ? [i] : []));
 }

@@ -51,7 +51,9 @@ export function typedRound(
       struck: reading.struck,
     });
   }
-  const repeats = pooledDeviation(values.filter((v) => !v.struck).map((v) => [v.gearAngleDeg, v.backlashMm / factor] as const));
+  const repeats = pooledDeviation(
+    values.filter((v) => !v.struck).map((v) => [v.gearAngleDeg, v.backlashMm / factor] as const),
+  );
   return accept({
     readings: values,
     indicatorRadiusMm,

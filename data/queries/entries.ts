@@ -51,7 +51,11 @@ async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]
   const rounds = items.filter((item) => item.entry.kind === "round");
   if (rounds.length === 0) return items;
   const ids = rounds.map((item) => item.entry.id);
-  const readings = await many(db, sql`select * from reading where entry_id = any(${ids}) order by entry_id, ordinal`, toReading);
+  const readings = await many(
+    db,
+    sql`select * from reading where entry_id = any(${ids}) order by entry_id, ordinal`,
+    toReading,
+  );
   const byEntry = new Map<string, ReadingRecord[]>(ids.map((id) => [id, []]));
   for (const { entryId, ...reading } of readings) byEntry.get(entryId)?.push(reading);
   for (const item of rounds) item.entry.readings = byEntry.get(item.entry.id) ?? [];
@@ -59,7 +63,9 @@ async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]
 }
 
 async function namedEntries(db: Database, statement: Statement): Promise<NamedEntry[]> {
-  const items = await many(db, statement, (row) => ({ entry: { ...toEntry(row), madeByName: row.made_by_name as string } }));
+  const items = await many(db, statement, (row) => ({
+    entry: { ...toEntry(row), madeByName: row.made_by_name as string },
+  }));
   return (await withReadings(db, items)).map((item) => item.entry);
 }
 
@@ -105,7 +111,8 @@ export const earlierProofs = (db: Database, stageId: string, jobId: string, size
 
 const toStored = (row: Row): StoredEntry => ({ entry: toEntry(row), previousHash: row.previous_hash, hash: row.hash });
 
-export const entryById = (db: Database, id: string) => maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
+export const entryById = (db: Database, id: string) =>
+  maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
 
 /** Entries of a machine from a number on, for verifying the chain. */
 export const chainPage = async (db: Database, machineId: string, afterSeq: number, size: number) =>

@@ -42,7 +42,10 @@ export const openJobs = (db: Database, machineIds: readonly string[]) =>
     (row): OpenJob => ({ ...toJob(row), openedByName: row.opened_by_name, lastKind: row.last_kind }),
   );
 
-export async function insertJob(db: Database, job: Omit<Job, "signedEntry" | "openedAt"> & { openedAt: Date }): Promise<void> {
+export async function insertJob(
+  db: Database,
+  job: Omit<Job, "signedEntry" | "openedAt"> & { openedAt: Date },
+): Promise<void> {
   await none(
     db,
     sql`insert into job (id, machine_id, reason, opened_by, opened_at)

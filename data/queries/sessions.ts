@@ -7,7 +7,11 @@ export const insertSession = (db: Database, id: string, data: object, personId: 
   );
 
 export const sessionData = (db: Database, id: string, now: Date) =>
-  maybeOne(db, sql`select data from session where id = ${id} and expires_at > ${now}`, (row) => row.data as Record<string, unknown>);
+  maybeOne(
+    db,
+    sql`select data from session where id = ${id} and expires_at > ${now}`,
+    (row) => row.data as Record<string, unknown>,
+  );
 
 export const updateSession = (db: Database, id: string, data: object, personId: string | null, expires: Date) =>
   none(

@@ -94,8 +94,10 @@ const toStage = (row: Row): Stage => ({
   },
 });
 
-export const insertStage = (db: Database, s: { id: string; machineId: string; position: number; name: string; at: Date }) =>
-  none(db, sql`insert into stage values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, 'gear-pair', ${s.at})`);
+export const insertStage = (
+  db: Database,
+  s: { id: string; machineId: string; position: number; name: string; at: Date },
+) => none(db, sql`insert into stage values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, 'gear-pair', ${s.at})`);
 
 type Revision = { stageId: string; madeBy: string; from: Date };
 
@@ -111,7 +113,11 @@ export const insertAdjuster = (db: Database, { stageId, madeBy, from }: Revision
     sql`insert into stage_adjuster values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from})`,
   );
 
-export const insertLimits = (db: Database, { stageId, madeBy, from }: Revision, l: Omit<StageLimits, "effectiveFrom">) =>
+export const insertLimits = (
+  db: Database,
+  { stageId, madeBy, from }: Revision,
+  l: Omit<StageLimits, "effectiveFrom">,
+) =>
   none(
     db,
     sql`insert into stage_limits values (${l.id}, ${stageId}, ${l.revision}, ${l.quantity}, ${l.loMm}, ${l.aimMm}, ${l.hiMm}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from})`,

@@ -18,7 +18,8 @@ export function buildProof(input: z.output<typeof proofInput>): Result<Bodies["p
   if (!current.ok) return current;
   const temperature = measured(input.temperature, "temperature", "C", "temperature");
   if (!temperature.ok) return temperature;
-  if (current.value === null && temperature.value === null && input.noise === "") return refuse("nothing-noted", ["noise"]);
+  if (current.value === null && temperature.value === null && input.noise === "")
+    return refuse("nothing-noted", ["noise"]);
   return accept({
     direction: input.direction,
     speed: input.speed,

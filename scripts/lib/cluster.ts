@@ -1,6 +1,16 @@
 import { type ChildProcess, execFileSync, spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
-import { chownSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
+import {
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from "node:fs";
 import { createServer } from "node:net";
 import { dirname, join, resolve } from "node:path";
 
@@ -15,7 +25,8 @@ export type Cluster = {
 };
 
 const user = "app";
-const throwawaySettings = "fsync=off synchronous_commit=off full_page_writes=off autovacuum=off wal_level=minimal max_wal_senders=0";
+const throwawaySettings =
+  "fsync=off synchronous_commit=off full_page_writes=off autovacuum=off wal_level=minimal max_wal_senders=0";
 
 /**
  * A private PostgreSQL cluster in a folder, on loopback only. Root may not run PostgreSQL, so there it runs as the postgres
@@ -43,7 +54,17 @@ export async function openCluster(folder: string, { throwaway = false } = {}): P
     if (runningServer(data)) return;
     rmSync(join(data, "postmaster.pid"), { force: true });
     const settings = throwaway ? throwawaySettings.split(" ").flatMap((s) => ["-c", s]) : [];
-    const args = ["-D", data, "-c", "listen_addresses=127.0.0.1", "-c", `port=${port}`, "-c", "unix_socket_directories=", ...settings];
+    const args = [
+      "-D",
+      data,
+      "-c",
+      "listen_addresses=127.0.0.1",
+      "-c",
+      `port=${port}`,
+      "-c",
+      "unix_socket_directories=",
+      ...settings,
+    ];
     const log = join(home, "postgres.log");
     const command = [...runner.prefix, join(bin, "postgres")];
     child = spawn("/bin/sh", ["-c", 'log=$1; shift; exec "$@" >>"$log" 2>&1', "sh", log, ...command, ...args], {
@@ -88,9 +109,12 @@ type Runner = { prefix: string[]; ids: { uid: number; gid: number } | null };
 
 function runnerFor(home: string): Runner {
   if (process.getuid?.() !== 0) return { prefix: [], ids: null };
-  const entry = readFileSync("/etc/passwd", "utf8").split("\n").find((line) => line.startsWith("postgres:"));
+  const entry = readFileSync("/etc/passwd", "utf8")
+    .split("\n")
+    .find((line) => line.startsWith("postgres:"));
   const [, , uid, gid] = entry?.split(":") ?? [];
-  if (uid && gid && reachableByOthers(dirname(home))) return { prefix: [], ids: { uid: Number(uid), gid: Number(gid) } };
+  if (uid && gid && reachableByOthers(dirname(home)))
+    return { prefix: [], ids: { uid: Number(uid), gid: Number(gid) } };
   return { prefix: ["unshare", "--user", "--map-user=1000", "--map-group=1000"], ids: null };
 }
 
@@ -100,7 +124,14 @@ const reachableByOthers = (folder: string): boolean => {
 };
 
 /** Made beside its place and moved there when whole, so that a cut in the middle leaves nothing half made. */
-function initialise(bin: string, home: string, data: string, password: string, runner: Runner, throwaway: boolean): void {
+function initialise(
+  bin: string,
+  home: string,
+  data: string,
+  password: string,
+  runner: Runner,
+  throwaway: boolean,
+): void {
   const making = join(home, "data.making");
   rmSync(making, { recursive: true, force: true });
   mkdirSync(making, { mode: 0o700 });
@@ -111,7 +142,19 @@ function initialise(bin: string, home: string, data: string, password: string, r
     chownSync(making, runner.ids.uid, runner.ids.gid);
     chownSync(passwordCopy, runner.ids.uid, runner.ids.gid);
   }
-  const args = ["-D", making, "-U", user, "-E", "UTF8", "--locale=C.UTF-8", "-A", "scram-sha-256", `--pwfile=${passwordCopy}`, "--no-instructions"];
+  const args = [
+    "-D",
+    making,
+    "-U",
+    user,
+    "-E",
+    "UTF8",
+    "--locale=C.UTF-8",
+    "-A",
+    "scram-sha-256",
+    `--pwfile=${passwordCopy}`,
+    "--no-instructions",
+  ];
   const [command = "", ...rest] = [...runner.prefix, join(bin, "initdb"), ...args, ...(throwaway ? ["-N"] : [])];
   execFileSync(command, rest, { cwd: "/", stdio: "pipe", ...(runner.ids ?? {}) });
   rmSync(passwordCopy);
@@ -153,7 +196,11 @@ export const portIsFree = (port: number): Promise<boolean> =>
     probe.listen(port, "127.0.0.1", () => probe.close(() => done(true)));
   });
 
-export async function waitUntil(check: () => boolean | Promise<boolean>, limitMs: number, complaint: string): Promise<void> {
+export async function waitUntil(
+  check: () => boolean | Promise<boolean>,
+  limitMs: number,
+  complaint: string,
+): Promise<void> {
   const until = Date.now() + limitMs;
   while (!(await check())) {
     if (Date.now() > until) throw new Error(complaint);

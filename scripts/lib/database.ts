@@ -25,11 +25,13 @@ export async function applyMigrations(url: string): Promise<string[]> {
 
 /** Makes a database of the cluster unless it is there; `template` copies another. */
 export async function ensureDatabase(cluster: Cluster, name: string, template?: string): Promise<void> {
-  if (!/^[a-z_0-9]+$/.test(name) || (template && !/^[a-z_0-9]+$/.test(template))) throw new Error(`not a database name: ${name}`);
+  if (!/^[a-z_0-9]+$/.test(name) || (template && !/^[a-z_0-9]+$/.test(template)))
+    throw new Error(`not a database name: ${name}`);
   const pool = openPool(cluster.url("postgres"));
   try {
     const there = await maybeOne(pool, sql`select 1 from pg_database where datname = ${name}`, () => true);
-    if (!there) await pool.query(`create database ${name}${template ? ` template ${template} strategy file_copy` : ""}`);
+    if (!there)
+      await pool.query(`create database ${name}${template ? ` template ${template} strategy file_copy` : ""}`);
   } finally {
     await pool.end();
   }

@@ -11,7 +11,12 @@ import { recordEntry } from "../../operations/record-entry";
 import { setUpWorkshop } from "../../operations/set-up-workshop";
 import { signJob } from "../../operations/sign-job";
 
-const operations = { "open-job": openJob, "record-entry": recordEntry, "sign-job": signJob, "correct-entry": correctEntry };
+const operations = {
+  "open-job": openJob,
+  "record-entry": recordEntry,
+  "sign-job": signJob,
+  "correct-entry": correctEntry,
+};
 const idKeys = ["id", "entryId", "jobId", "stageId", "machineId", "instrumentId", "namesEntry", "seenEntry"];
 
 /** The carton works put into an empty database through the app's own operations, dated relative to `now`. */

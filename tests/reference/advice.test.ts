@@ -21,7 +21,11 @@ describe("worked examples of the advice", () => {
   });
   test("eccentric of 2 mm at 35°", () => {
     const exact = 2 * Math.tan((20 * Math.PI) / 180);
-    const advice = run("advise", { ...mesh, sensitivity: exact, adjuster: { type: "eccentric", throwMm: 2, angleDeg: 35 } });
+    const advice = run("advise", {
+      ...mesh,
+      sensitivity: exact,
+      adjuster: { type: "eccentric", throwMm: 2, angleDeg: 35 },
+    });
     expect(advice.move.amount).toBeCloseTo(7.8367954, 6);
   });
   test("screw of lead 0.7", () => {
@@ -100,7 +104,10 @@ test("whatever the adjuster, its amount gives the change of centre distance it s
     [{ type: "slide", angleDeg: 30 }, (x) => x * Math.cos(Math.PI / 6)],
     [{ type: "screw", leadMm: 0.8, angleDeg: 180 }, (x) => -0.8 * x],
     [{ type: "pivot", armMm: 62, angleDeg: 80, leverMm: 90 }, (x) => (x / 90) * 62 * Math.sin((80 * Math.PI) / 180)],
-    [{ type: "eccentric", throwMm: 3, angleDeg: 70 }, (x) => 3 * (Math.cos(((70 + x) * Math.PI) / 180) - Math.cos((70 * Math.PI) / 180))],
+    [
+      { type: "eccentric", throwMm: 3, angleDeg: 70 },
+      (x) => 3 * (Math.cos(((70 + x) * Math.PI) / 180) - Math.cos((70 * Math.PI) / 180)),
+    ],
     [{ type: "shims", perMm: 0.94 }, (x) => 0.94 * x],
   ];
   fc.assert(
@@ -171,7 +178,12 @@ describe("fasten-order", () => {
     }
   });
   test("points on a rectangle cross, and the last pass has the full torque", () => {
-    const points = [{ x: 0, y: 0 }, { x: 60, y: 0 }, { x: 60, y: 40 }, { x: 0, y: 40 }];
+    const points = [
+      { x: 0, y: 0 },
+      { x: 60, y: 0 },
+      { x: 60, y: 40 },
+      { x: 0, y: 40 },
+    ];
     const { order, passes } = run("fasten-order", { points, torqueNm: 9 });
     expect(order.slice(0, 2)).toEqual([1, 3]);
     expect(passes.map((p: { torqueNm: number }) => p.torqueNm)).toEqual([3, 6, 9]);

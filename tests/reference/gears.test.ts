@@ -61,7 +61,11 @@ describe("pairs published with their results", () => {
 
   // ISO 21771 formulas evaluated independently to all digits shown.
   test("m 1, 20/40 opened by 0.1: exact backlash in all four measures", () => {
-    const { backlash, transverseContactRatio } = run("gear-pair", { teeth: [20, 40], moduleMm: 1, centreDistanceMm: 30.1 });
+    const { backlash, transverseContactRatio } = run("gear-pair", {
+      teeth: [20, 40],
+      moduleMm: 1,
+      centreDistanceMm: 30.1,
+    });
     expect(backlash.circumferentialMm).toBeCloseTo(0.0739450102, 10);
     expect(backlash.normalMm).toBeCloseTo(0.0692547313, 10);
     expect(backlash.radialMm).toBeCloseTo(0.0988002, 7);
@@ -71,7 +75,12 @@ describe("pairs published with their results", () => {
   });
 
   test("48 DP, 18/72, thinned teeth: binds at 23.7430404, play 0.0999390 at 23.88", () => {
-    const pair = run("gear-pair", { teeth: [18, 72], diametralPitch: 48, centreDistanceMm: 23.88, thinningMm: [0.02, 0.03] });
+    const pair = run("gear-pair", {
+      teeth: [18, 72],
+      diametralPitch: 48,
+      centreDistanceMm: 23.88,
+      thinningMm: [0.02, 0.03],
+    });
     expect(pair.zeroBacklashCentreDistanceMm).toBeCloseTo(23.7430404, 7);
     expect(pair.backlash.circumferentialMm).toBeCloseTo(0.0999390176, 10);
   });
@@ -129,7 +138,8 @@ function naiveBacklash(
     const alphaY = Math.acos((d * Math.cos(alphaT)) / dw);
     return dw * (normal / Math.cos(beta) / d + involute(alphaT) - involute(alphaY));
   });
-  const pitch = (Math.PI * pair.workingPitchDiameterMm[0]) / (pair.referenceDiameterMm[0] / (input.moduleMm / Math.cos(beta)));
+  const pitch =
+    (Math.PI * pair.workingPitchDiameterMm[0]) / (pair.referenceDiameterMm[0] / (input.moduleMm / Math.cos(beta)));
   return pitch - (thickness[0] ?? 0) - (thickness[1] ?? 0);
 }
 
@@ -157,13 +167,20 @@ describe("span and pins", () => {
     expect(run("gear-span", { toothCount, moduleMm: 1 }).overPins.mm).toBeCloseTo(value, 4);
   });
   test("a pin that is too thin is refused", () => {
-    expect(refusalOf("gear-span", { toothCount: 20, moduleMm: 1, pinDiameterMm: 0.4 })).toBe("pin-drops-through pinDiameterMm");
+    expect(refusalOf("gear-span", { toothCount: 20, moduleMm: 1, pinDiameterMm: 0.4 })).toBe(
+      "pin-drops-through pinDiameterMm",
+    );
   });
 });
 
 describe("identify", () => {
   test("tip 42.9, root 39.5, 52 teeth: 0.796, and 0.8 is not to be told from 32 DP", () => {
-    const found = run("gear-identify", { toothCount: 52, tipDiameterMm: 42.9, rootDiameterMm: 39.5, tipToleranceMm: 0.4 });
+    const found = run("gear-identify", {
+      toothCount: 52,
+      tipDiameterMm: 42.9,
+      rootDiameterMm: 39.5,
+      tipToleranceMm: 0.4,
+    });
     expect(found.moduleEstimateMm).toBeCloseTo(0.79594, 5);
     expect(found.candidates[0]).toMatchObject({ system: "diametral-pitch", value: 32 });
     expect(found.confusable).toContainEqual([
@@ -179,7 +196,13 @@ describe("identify", () => {
   test("two spans give base pitch and pressure angle, free of profile shift", () => {
     const spans = [2, 3].map((teeth) => ({
       teeth,
-      mm: run("gear-span", { toothCount: 14, moduleMm: 1.25, profileShift: 0.4, pressureAngleDeg: 14.5, spanTeeth: teeth }).spanMm,
+      mm: run("gear-span", {
+        toothCount: 14,
+        moduleMm: 1.25,
+        profileShift: 0.4,
+        pressureAngleDeg: 14.5,
+        spanTeeth: teeth,
+      }).spanMm,
     }));
     const found = run("gear-identify", { toothCount: 14, tipDiameterMm: 20, spans });
     expect(found.basePitchMm).toBeCloseTo(Math.PI * 1.25 * Math.cos((14.5 * Math.PI) / 180), 9);

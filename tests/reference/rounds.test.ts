@@ -75,7 +75,9 @@ describe("mesh-round", () => {
   test("too few and undetermined readings are refused", () => {
     const readings = simulated(0.1, [0, 0], [0, 0], 2, [0, 360, 720]);
     expect(refusalOf("mesh-round", { teeth: [20, 40], moduleMm: 1, readings })).toBe("positions-undetermined readings");
-    expect(refusalOf("mesh-round", { teeth: [20, 40], moduleMm: 1, readings: readings.slice(1) })).toBe("too-few-readings readings");
+    expect(refusalOf("mesh-round", { teeth: [20, 40], moduleMm: 1, readings: readings.slice(1) })).toBe(
+      "too-few-readings readings",
+    );
   });
 });
 
@@ -94,7 +96,7 @@ describe("round-plan", () => {
     [17, 53, 12, 1.491554],
     [17, 53, 8, 1.496342],
     [20, 60, 8, 1.494477],
-    [18, 72, 9, 1.414214],
+    [18, 72, 9, Math.SQRT2],
     [12, 54, 8, 1.738966],
   ])("the condition number of even positions, %d/%d at %d", (z1, z2, n, kappa) => {
     const even = Array.from({ length: n }, (_, i) => Math.floor((i * z2) / n + 0.5));
@@ -115,10 +117,15 @@ describe("round-plan", () => {
   });
 
   test("equal gears can never be told apart in mesh", () => {
-    expect(run("round-plan", { teeth: [30, 30], positions: 10 })).toMatchObject({ separable: false, conditionNumber: null });
+    expect(run("round-plan", { teeth: [30, 30], positions: 10 })).toMatchObject({
+      separable: false,
+      conditionNumber: null,
+    });
   });
 
   test("more positions than teeth are refused", () => {
-    expect(refusalOf("round-plan", { teeth: [12, 20], positions: 41, maxTurns: 2 })).toBe("too-many-positions positions");
+    expect(refusalOf("round-plan", { teeth: [12, 20], positions: 41, maxTurns: 2 })).toBe(
+      "too-many-positions positions",
+    );
   });
 });

@@ -17,26 +17,69 @@ export function SmallBandGauge({ lo, hi, now, state, label }: Gauge) {
   const { at } = gaugeScale(lo, hi, now ? [now] : [], width);
   return (
     <svg width={width} height="26" viewBox={`0 0 ${width} 26`} role="img" aria-label={label}>
-      <rect x={at(lo)} y="3" width={at(hi) - at(lo)} height="20" className="fill-band stroke-band-line" strokeWidth="1.5" />
+      <rect
+        x={at(lo)}
+        y="3"
+        width={at(hi) - at(lo)}
+        height="20"
+        className="fill-band stroke-band-line"
+        strokeWidth="1.5"
+      />
       {now && <Bar from={at(now.min)} to={at(now.max)} y={9.5} height={7} fill={fills[state]} />}
     </svg>
   );
 }
 
 /** The large gauge: the band with its aim, what is read now, and what is expected after the move. */
-export function BandGauge({ lo, hi, aim, now, then, state, label, unit }: Gauge & { aim: number; then: Span | null; unit: string }) {
+export function BandGauge({
+  lo,
+  hi,
+  aim,
+  now,
+  then,
+  state,
+  label,
+  unit,
+  beside = null,
+}: Gauge & {
+  aim: number;
+  then: Span | null;
+  unit: string;
+  /** What another gauge shows, when both are to have one scale. */
+  beside?: Span | null;
+}) {
   const width = 440;
-  const { at, ticks } = gaugeScale(lo, hi, [...(now ? [now] : []), ...(then ? [then] : [])], width);
+  const { at, ticks } = gaugeScale(
+    lo,
+    hi,
+    [now, then, beside].filter((span) => span !== null),
+    width,
+  );
   return (
     <svg viewBox={`-6 0 ${width + 12} 92`} className="w-full h-auto" role="img" aria-label={label}>
-      <rect x={at(lo)} y="18" width={at(hi) - at(lo)} height="40" className="fill-band stroke-band-line" strokeWidth="1.5" />
+      <rect
+        x={at(lo)}
+        y="18"
+        width={at(hi) - at(lo)}
+        height="40"
+        className="fill-band stroke-band-line"
+        strokeWidth="1.5"
+      />
       <line x1={at(aim)} x2={at(aim)} y1="12" y2="64" className="stroke-ink" strokeWidth="1.5" />
       <text x={at(aim)} y="9" textAnchor="middle" fontSize="13" className="fill-mid">
         aim
       </text>
       {now && <Bar from={at(now.min)} to={at(now.max)} y={25} height={8} fill={fills[state]} />}
       {then && (
-        <line x1={at(then.min)} x2={Math.max(at(then.max), at(then.min) + 6)} y1="47" y2="47" strokeWidth="8" strokeDasharray="8 4" className="stroke-now" />
+        <line
+          x1={at(then.min)}
+          x2={Math.max(at(then.max), at(then.min) + 6)}
+          y1="47"
+          y2="47"
+          strokeWidth="8"
+          strokeDasharray="8 4"
+          className="stroke-now"
+        />
       )}
       <line x1="0" x2={width} y1="66" y2="66" className="stroke-rule" strokeWidth="1.5" />
       {ticks.map((tick) => (

@@ -12,14 +12,14 @@ export function gaugeScale(lo: number, hi: number, spans: readonly Span[], width
   const from = Math.max(least, lo - 1.2 * band) - 0.12 * band;
   const to = Math.min(most, hi + 1.2 * band) + 0.12 * band;
   const at = (value: number) => (width * (Math.min(to, Math.max(from, value)) - from)) / (to - from);
-  return { at, from, to, ticks: niceTicks(from, to, 5) };
+  return { at, from, to, ticks: niceTicks(from, to, 7) };
 }
 
-/** Round figures (1, 2, 5 × 10ⁿ) within a range, about `count` of them. */
+/** Round figures (1, 2, 4, 5 × 10ⁿ) within a range, about `count` of them. */
 export function niceTicks(from: number, to: number, count: number): number[] {
   const rough = (to - from) / count;
   const power = 10 ** Math.floor(Math.log10(rough));
-  const step = ([1, 2, 5, 10].find((m) => m * power >= rough) ?? 10) * power;
+  const step = ([1, 2, 4, 5, 10].find((m) => m * power >= rough) ?? 10) * power;
   const first = Math.ceil(from / step - 1e-9);
   const last = Math.floor(to / step + 1e-9);
   return Array.from({ length: last - first + 1 }, (_, i) => Number(((first + i) * step).toPrecision(12)));

@@ -39,22 +39,33 @@ export function onCircle(angleDeg: number, radius: number): DialPoint {
   return [radius * Math.sin(angle), -radius * Math.cos(angle)];
 }
 
-/** A closed path through points, as SVG path data. */
-export const closedPath = (points: readonly DialPoint[]): string =>
-  points.length === 0 ? "" : `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join("L")}Z`;
+/** A path through points, as SVG path data. */
+const openPath = (points: readonly DialPoint[]): string =>
+  points.length === 0 ? "" : `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join("L")}`;
 
-/** A curve sampled round one turn, as a closed path. */
+/**
+ * A curve sampled over the first turn, left open: a part that meets its mate in another place on the next turn does not come
+ * back to where it began, and closing the path would draw a step that is not there.
+ */
 export function curvePath(scale: DialScale, valueAt: (angleDeg: number) => number, samples = 120): string {
-  return closedPath(
-    Array.from({ length: samples }, (_, i) => {
-      const angle = (i * 360) / samples;
-      return scale.place(angle, valueAt(angle));
-    }),
-  );
+  const points = Array.from({ length: samples + 1 }, (_, i) => {
+    const angle = (i * 360) / samples;
+    return scale.place(angle, valueAt(angle));
+  });
+  return openPath(points);
 }
 
 /** Outline runs (one a tooth) scaled to the drawing, as one path; and one tooth alone, to be painted. */
 export function outlinePath(runs: readonly (readonly DialPoint[])[], scale: number, mirror = false): string {
   const turned = runs.flatMap((run) => run.map(([x, y]): DialPoint => [(mirror ? -x : x) * scale, y * scale]));
-  return closedPath(turned);
+  return turned.length === 0 ? "" : `${openPath(turned)}Z`;
+}
+
+/** The middle of the widest gap between angles, where a label hides nothing; 50° where there are none. */
+export function widestGap(anglesDeg: readonly number[]): number {
+  const sorted = [...new Set(anglesDeg.map((angle) => ((angle % 360) + 360) % 360))].sort((a, b) => a - b);
+  if (sorted.length < 2) return 50;
+  const gaps = sorted.map((angle, i) => ({ angle, gap: ((sorted[(i + 1) % sorted.length] ?? 0) - angle + 360) % 360 }));
+  const widest = gaps.reduce((a, b) => (b.gap > a.gap + 1e-9 ? b : a));
+  return widest.angle + widest.gap / 2;
 }

@@ -1,9 +1,16 @@
 import { memo } from "react";
 import { formatNumber } from "~/core/quantity";
 import { MarkShape, type MarkState } from "../state-mark";
-import { curvePath, type DialPoint, dialScale, onCircle, outlinePath } from "./layout";
+import { curvePath, type DialPoint, dialScale, onCircle, outlinePath, widestGap } from "./layout";
 
-export type DialReading = { key: string; angleDeg: number; value: number; state: MarkState; struck: boolean; current: boolean };
+export type DialReading = {
+  key: string;
+  angleDeg: number;
+  value: number;
+  state: MarkState;
+  struck: boolean;
+  current: boolean;
+};
 
 export type DialProps = {
   /** Outline runs of the part, one a tooth, in the part's own measure; radius of its tips in the same. */
@@ -33,13 +40,14 @@ const size = 250;
 export function RoundDial(props: DialProps) {
   const { readings, band, fitted, predicted, ghost, counterClockwise } = props;
   const scaleOfPart = size / props.tipRadius;
-  const ring = { inner: 66, outer: props.rootRadius * scaleOfPart - 13 };
+  const ring = { inner: 92, outer: props.rootRadius * scaleOfPart - 13 };
   const sampled = [predicted, ghost, fitted].flatMap((curve) => (curve ? [0, 60, 120, 180, 240, 300].map(curve) : []));
   const counted = readings.filter((reading) => !reading.struck);
   const scale = dialScale(band, [...counted.map((r) => r.value), ...sampled], ring, counterClockwise);
   const painted = props.paintedTooth;
   const side = counterClockwise ? -1 : 1;
   const paintAngle = painted === null ? 0 : (side * painted * 360) / props.outline.length;
+  const labelAngle = side * widestGap(readings.map((reading) => reading.angleDeg));
   return (
     <svg viewBox="-268 -268 536 536" className="w-full h-full" role="img" aria-label={props.label}>
       <circle r={scale.radius(band.hi)} className="fill-band stroke-band-line" strokeWidth="2" />
@@ -48,16 +56,31 @@ export function RoundDial(props: DialProps) {
       {painted !== null && (
         <>
           <Spoke from={onCircle(paintAngle, ring.inner)} to={onCircle(paintAngle, props.rootRadius * scaleOfPart)} />
-          <path d={outlinePath([props.outline[painted] ?? []], scaleOfPart, counterClockwise)} className="fill-copper stroke-copper" strokeWidth="3" />
+          <path
+            d={outlinePath([props.outline[painted] ?? []], scaleOfPart, counterClockwise)}
+            className="fill-copper stroke-copper"
+            strokeWidth="3"
+          />
         </>
       )}
       {props.currentTooth !== null && props.currentTooth !== painted && (
-        <path d={outlinePath([props.outline[props.currentTooth] ?? []], scaleOfPart, counterClockwise)} className="fill-now stroke-now" strokeWidth="2" />
+        <path
+          d={outlinePath([props.outline[props.currentTooth] ?? []], scaleOfPart, counterClockwise)}
+          className="fill-now stroke-now"
+          strokeWidth="2"
+        />
       )}
       <path d="M0 -262l-7 -6h14Z" className="fill-ink" />
-      {ghost && <path d={curvePath(scale, ghost)} className="fill-none stroke-rule" strokeWidth="2.5" />}
+      {ghost && <path d={curvePath(scale, ghost)} className="fill-none stroke-mid" strokeWidth="1.2" />}
       {fitted && <path d={curvePath(scale, fitted)} className="fill-none stroke-ink" strokeWidth="2.2" />}
-      {predicted && <path d={curvePath(scale, predicted)} className="fill-none stroke-now" strokeWidth="2.5" strokeDasharray="9 5" />}
+      {predicted && (
+        <path
+          d={curvePath(scale, predicted)}
+          className="fill-none stroke-now"
+          strokeWidth="2.5"
+          strokeDasharray="9 5"
+        />
+      )}
       {readings.map((reading) => {
         const [x, y] = scale.place(reading.angleDeg, reading.value);
         return (
@@ -68,9 +91,9 @@ export function RoundDial(props: DialProps) {
           </g>
         );
       })}
-      <LimitLabel angle={52} radius={scale.radius(band.hi)} text={formatNumber(band.hi, props.decimals)} />
-      <LimitLabel angle={52} radius={scale.radius(band.lo)} text={formatNumber(band.lo, props.decimals)} />
-      <text y="2" textAnchor="middle" fontSize="26" fontWeight="650" className="fill-ink figure">
+      <LimitLabel angle={labelAngle} radius={scale.radius(band.hi)} text={formatNumber(band.hi, props.decimals)} />
+      <LimitLabel angle={labelAngle} radius={scale.radius(band.lo)} text={formatNumber(band.lo, props.decimals)} />
+      <text y="2" textAnchor="middle" fontSize="23" fontWeight="650" className="fill-ink figure">
         {props.headline}
       </text>
       <text y="24" textAnchor="middle" fontSize="15" className="fill-mid">
@@ -81,8 +104,23 @@ export function RoundDial(props: DialProps) {
 }
 
 /** The outline alone is large and never changes while one types. */
-const Part = memo(function Part({ outline, scale, mirror }: { outline: DialProps["outline"]; scale: number; mirror: boolean }) {
-  return <path d={outlinePath(outline, scale, mirror)} className="fill-none stroke-ink" strokeWidth="1.3" strokeLinejoin="round" />;
+const Part = memo(function Part({
+  outline,
+  scale,
+  mirror,
+}: {
+  outline: DialProps["outline"];
+  scale: number;
+  mirror: boolean;
+}) {
+  return (
+    <path
+      d={outlinePath(outline, scale, mirror)}
+      className="fill-none stroke-ink"
+      strokeWidth="1.3"
+      strokeLinejoin="round"
+    />
+  );
 });
 
 function Spoke({ from, to }: { from: DialPoint; to: DialPoint }) {
@@ -92,7 +130,15 @@ function Spoke({ from, to }: { from: DialPoint; to: DialPoint }) {
 function LimitLabel({ angle, radius, text }: { angle: number; radius: number; text: string }) {
   const [x, y] = onCircle(angle, radius);
   return (
-    <text x={x} y={y + 5} textAnchor="middle" fontSize="15" className="fill-mid stroke-panel figure" strokeWidth="5" paintOrder="stroke">
+    <text
+      x={x}
+      y={y + 5}
+      textAnchor="middle"
+      fontSize="15"
+      className="fill-mid stroke-panel figure"
+      strokeWidth="5"
+      paintOrder="stroke"
+    >
       {text}
     </text>
   );

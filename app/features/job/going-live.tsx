@@ -12,7 +12,9 @@ export function GoingLive({ open, onOpenChange }: { open: boolean; onOpenChange:
   const { job } = useJobScreen();
   const [ticked, setTicked] = useState<string[]>([]);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const loose = job.record.clamps.flatMap((clamp, i) => (clamp.state === "eased" || clamp.state === "snug" ? [i + 1] : []));
+  const loose = job.record.clamps.flatMap((clamp, i) =>
+    clamp.state === "eased" || clamp.state === "snug" ? [i + 1] : [],
+  );
   const goLive = async () => {
     const result = await job.put({ kind: "live", acknowledged: ticked });
     if (!result.ok) return setRefusal(result.refusal);
@@ -34,7 +36,9 @@ export function GoingLive({ open, onOpenChange }: { open: boolean; onOpenChange:
           label={question.text}
           checked={ticked.includes(question.key)}
           onChange={(event) =>
-            setTicked((was) => (event.target.checked ? [...was, question.key] : was.filter((key) => key !== question.key)))
+            setTicked((was) =>
+              event.target.checked ? [...was, question.key] : was.filter((key) => key !== question.key),
+            )
           }
         />
       ))}

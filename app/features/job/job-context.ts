@@ -2,6 +2,7 @@ import { createContext, useContext } from "react";
 import type { LearntResponse } from "~/core/advice";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Machine } from "~/data/queries/machines";
+import type { StationKey } from "./stations";
 import type { JobData, JobNow } from "./use-job";
 
 export type JobLoaded = JobData & {
@@ -15,8 +16,8 @@ export type JobLoaded = JobData & {
 /** The job on this screen, for its stations. */
 export const JobContext = createContext<{ data: JobLoaded; job: JobNow } | null>(null);
 
-export function useJobScreen(): { data: JobLoaded; job: JobNow } {
+export function useJobScreen(): { data: JobLoaded; job: JobNow; stationPath: (station: StationKey) => string } {
   const value = useContext(JobContext);
   if (!value) throw new Error("outside of a job");
-  return value;
+  return { ...value, stationPath: (station) => `/jobs/${value.data.job.id}/${station}` };
 }

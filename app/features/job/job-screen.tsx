@@ -5,8 +5,8 @@ import type { JobRecord } from "~/core/logbook";
 import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
 import { Head, PersonMenu, RoomSwitch } from "../shell/head";
-import { clock } from "../words/times";
 import { refusalWords } from "../words/refusal";
+import { clock } from "../words/times";
 import { GoingLive } from "./going-live";
 import { JobContext, type JobLoaded } from "./job-context";
 import { LockUp } from "./lock-up";
@@ -18,7 +18,15 @@ import { type StationKey, stationOf, stations } from "./stations";
 import { type Kept, useJob } from "./use-job";
 
 /** Head with power and what is kept, stations along the top, the station itself, the tape along the bottom. */
-export function JobScreen({ data, station, children }: { data: JobLoaded; station: string | undefined; children: ReactNode }) {
+export function JobScreen({
+  data,
+  station,
+  children,
+}: {
+  data: JobLoaded;
+  station: string | undefined;
+  children: ReactNode;
+}) {
   const job = useJob(data);
   const { stage, machine } = data;
   const signed = job.entries.some((entry) => entry.kind === "signature");
@@ -30,7 +38,7 @@ export function JobScreen({ data, station, children }: { data: JobLoaded; statio
         <Head
           right={
             <>
-              <Power record={job.record} signed={signed} />
+              <Power record={job.record} signed={signed} jobId={data.job.id} />
               <KeptMark kept={job.kept} timeZone={data.timeZone} />
               <RoomSwitch />
               <PersonMenu />
@@ -43,13 +51,20 @@ export function JobScreen({ data, station, children }: { data: JobLoaded; statio
             </Link>
             <span className="max-sm:hidden">, </span>
             <b>
-              {stage.name} <span className="figure">{teeth[0]} : {teeth[1]}</span>
+              {stage.name}{" "}
+              <span className="figure">
+                {teeth[0]} : {teeth[1]}
+              </span>
             </b>
           </h1>
         </Head>
         <StationBar here={here} record={job.record} signed={signed} jobId={data.job.id} />
         {job.refused.map((waiting) => (
-          <div key={waiting.id} role="alert" className="bg-panel border-b-2 border-outside px-5 py-2 flex gap-4 items-center">
+          <div
+            key={waiting.id}
+            role="alert"
+            className="bg-panel border-b-2 border-outside px-5 py-2 flex gap-4 items-center"
+          >
             <p className="grow">
               <b>Not taken into the logbook:</b> {waiting.refusal && refusalWords(waiting.refusal)}
             </p>
@@ -58,7 +73,9 @@ export function JobScreen({ data, station, children }: { data: JobLoaded; statio
             </Button>
           </div>
         ))}
-        <main className="grow min-h-0 flex flex-col">{job.ready ? <StationView key={here} here={here} /> : <Finding />}</main>
+        <main className="grow min-h-0 flex flex-col">
+          {job.ready ? <StationView key={here} here={here} /> : <Finding />}
+        </main>
         <Tape entries={job.entries} adjuster={stage.adjuster} timeZone={data.timeZone} now={data.now} />
         {children}
       </div>
@@ -98,7 +115,17 @@ function Finding() {
   );
 }
 
-function StationBar({ here, record, signed, jobId }: { here: StationKey; record: JobRecord; signed: boolean; jobId: string }) {
+function StationBar({
+  here,
+  record,
+  signed,
+  jobId,
+}: {
+  here: StationKey;
+  record: JobRecord;
+  signed: boolean;
+  jobId: string;
+}) {
   const done: Record<StationKey, boolean> = {
     "make-safe": record.power !== null,
     "as-found": record.asFound !== null,
@@ -129,7 +156,7 @@ function StationBar({ here, record, signed, jobId }: { here: StationKey; record:
 }
 
 /** Isolated or live: always on screen, and changed here. */
-function Power({ record, signed }: { record: JobRecord; signed: boolean }) {
+function Power({ record, signed, jobId }: { record: JobRecord; signed: boolean; jobId: string }) {
   const [asking, setAsking] = useState(false);
   const navigate = useNavigate();
   if (signed) return <span className="font-semibold text-inside">Signed</span>;
@@ -147,7 +174,7 @@ function Power({ record, signed }: { record: JobRecord; signed: boolean }) {
   return (
     <Button
       className={live ? "border-outside text-outside" : "border-dashed"}
-      onClick={() => navigate("../make-safe", { relative: "path" })}
+      onClick={() => navigate(`/jobs/${jobId}/make-safe`, { replace: true })}
     >
       {live ? (
         <>
@@ -170,9 +197,15 @@ function KeptMark({ kept, timeZone }: { kept: Kept; timeZone: string }) {
   if (kept.why) {
     const what = kept.waiting === 0 ? "" : `, ${kept.waiting} to send`;
     return (
-      <span role="status" className="border-2 border-near text-near bg-panel font-semibold px-3 min-h-11 inline-flex items-center">
+      <span
+        role="status"
+        className="border-2 border-near text-near bg-panel font-semibold px-3 min-h-11 inline-flex items-center"
+      >
         {kept.why === "signed-out" ? (
-          <a className={`${buttonClass("quiet")} border-0`} href={`/sign-in?to=${encodeURIComponent(globalThis.location?.pathname ?? "/")}`}>
+          <a
+            className={`${buttonClass("quiet")} border-0`}
+            href={`/sign-in?to=${encodeURIComponent(globalThis.location?.pathname ?? "/")}`}
+          >
             Kept here{what}. Sign in again
           </a>
         ) : (

@@ -1,6 +1,6 @@
 import { Delete } from "lucide-react";
 
-const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ",", "0"] as const;
+const keys = ["7", "8", "9", "back", "4", "5", "6", ",", "1", "2", "3", "0"] as const;
 
 /**
  * Keys of our own, big enough for a gloved thumb. They never take the focus from the field, so a wedge instrument or a
@@ -8,17 +8,36 @@ const keys = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ",", "0"] as const;
  */
 export function Keypad({ onKey, onBack }: { onKey: (key: string) => void; onBack: () => void }) {
   const keep = (event: React.PointerEvent) => event.preventDefault();
-  const look = "figure text-2xl font-semibold min-h-14 bg-panel border border-rule cursor-pointer active:bg-ink active:text-panel grid place-items-center";
+  const look =
+    "figure text-2xl font-semibold min-h-14 bg-panel border border-rule cursor-pointer active:bg-ink active:text-panel grid place-items-center";
   return (
-    <div className="grid grid-cols-3 gap-1.5">
-      {keys.map((key) => (
-        <button key={key} type="button" tabIndex={-1} className={look} onPointerDown={keep} onClick={() => onKey(key)}>
-          {key}
-        </button>
-      ))}
-      <button type="button" tabIndex={-1} className={look} aria-label="Delete the last sign" onPointerDown={keep} onClick={onBack}>
-        <Delete aria-hidden="true" size={26} />
-      </button>
+    <div className="grid grid-cols-4 gap-1.5">
+      {keys.map((key) =>
+        key === "back" ? (
+          <button
+            key={key}
+            type="button"
+            tabIndex={-1}
+            className={look}
+            aria-label="Delete the last sign"
+            onPointerDown={keep}
+            onClick={onBack}
+          >
+            <Delete aria-hidden="true" size={26} />
+          </button>
+        ) : (
+          <button
+            key={key}
+            type="button"
+            tabIndex={-1}
+            className={look}
+            onPointerDown={keep}
+            onClick={() => onKey(key)}
+          >
+            {key}
+          </button>
+        ),
+      )}
     </div>
   );
 }

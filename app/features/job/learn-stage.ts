@@ -9,6 +9,13 @@ import type { Stage } from "~/data/queries/stages";
 /** The response of a stage's adjuster from its recent rounds and moves; readings as good as the coarsest instrument here. */
 export function learnStage(stage: Stage, work: readonly Entry[], instruments: readonly Instrument[]): LearntResponse {
   const sensitivity = mustHold(gearPair(stage.geometry.pair)).backlashPerCentreMm;
-  const readingSds = instruments.map((i) => differenceUncertainty(i.resolutionMm, i.expandedUncertaintyMm, i.coverage) / 2);
-  return learnFromMoves(stage.adjuster.adjuster, sensitivity, pastMoves(work, stage.adjuster.id), Math.max(1e-6, ...readingSds));
+  const readingSds = instruments.map(
+    (i) => differenceUncertainty(i.resolutionMm, i.expandedUncertaintyMm, i.coverage) / 2,
+  );
+  return learnFromMoves(
+    stage.adjuster.adjuster,
+    sensitivity,
+    pastMoves(work, stage.adjuster.id),
+    Math.max(1e-6, ...readingSds),
+  );
 }

@@ -1,4 +1,3 @@
-import { useEffect, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
@@ -18,9 +17,7 @@ export function LockUp() {
   const clamps = job.record.clamps;
   const touches = allTouches(pattern);
   const next = nextTouch(touches, clamps);
-  const nextButton = useRef<HTMLButtonElement>(null);
   const touched = job.entries.filter((entry) => entry.kind === "clamp").length;
-  useEffect(() => nextButton.current?.focus(), [touched]);
   if (search.get("round") === "check") return <ReadingStation phase="check" />;
 
   const touch = ({ clamp, pass, state }: Touch) => job.put({ kind: "clamp", clamp, pass, state });
@@ -29,7 +26,12 @@ export function LockUp() {
   return (
     <div className="grow min-h-0 grid lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] overflow-y-auto">
       <div className="bg-panel min-h-80 p-4 flex items-center justify-center">
-        <ClampDrawing pattern={pattern} clamps={clamps} next={next?.clamp ?? null} onTouch={(clamp) => next && touch({ ...next, clamp })} />
+        <ClampDrawing
+          pattern={pattern}
+          clamps={clamps}
+          next={next?.clamp ?? null}
+          onTouch={(clamp) => next && touch({ ...next, clamp })}
+        />
       </div>
       <section aria-label="Next clamp" className="p-5 flex flex-col gap-4">
         {next ? (
@@ -48,17 +50,20 @@ export function LockUp() {
               <span className="figure">{formatNumber(torque ?? 0, torque && torque < 10 ? 1 : 0)}</span> N·m.
             </p>
             <div>
-              <Button ref={nextButton} kind="now" large onClick={() => touch(next)}>
+              <Button key={touched} autoFocus kind="now" large onClick={() => touch(next)}>
                 Clamp {next.clamp} {next.state}
               </Button>
             </div>
             <p className="text-lg">
               Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>. {pattern.size}, full torque{" "}
-              <span className="figure">{formatNumber(pattern.torqueNm, 0)}</span> N·m. Touch another clamp in the drawing if you took it first.
+              <span className="figure">{formatNumber(pattern.torqueNm, 0)}</span> N·m. Touch another clamp in the
+              drawing if you took it first.
             </p>
           </>
         ) : (
-          <p className="text-2xl font-semibold">{pattern.compound ? "Every clamp is dressed and home." : "Every clamp is firm."}</p>
+          <p className="text-2xl font-semibold">
+            {pattern.compound ? "Every clamp is dressed and home." : "Every clamp is firm."}
+          </p>
         )}
         {allFirm && (
           <div className="border-t border-rule pt-4">
@@ -69,11 +74,17 @@ export function LockUp() {
           </div>
         )}
         <details className="border-t border-rule pt-2">
-          <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Ease the clamps again</summary>
+          <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
+            Ease the clamps again
+          </summary>
           <p className="my-2">In the reverse order, all lightly first. Each touch logs one.</p>
           <div className="flex flex-wrap gap-2">
             {[...orderOf(pattern)].reverse().map((clamp) => (
-              <Button key={clamp} onClick={() => touch({ clamp, pass: 0, state: "eased" })} disabled={clamps[clamp - 1]?.state === "eased"}>
+              <Button
+                key={clamp}
+                onClick={() => touch({ clamp, pass: 0, state: "eased" })}
+                disabled={clamps[clamp - 1]?.state === "eased"}
+              >
                 Ease {clamp}
               </Button>
             ))}
@@ -84,16 +95,23 @@ export function LockUp() {
   );
 }
 
-const stateStep: Record<ClampState, string> = { eased: "Eased", snug: "Tighten", firm: "Tighten to full torque", dressed: "Locking compound" };
+const stateStep: Record<ClampState, string> = {
+  eased: "Eased",
+  snug: "Tighten",
+  firm: "Tighten to full torque",
+  dressed: "Locking compound",
+};
 
-const orderOf = ({ points }: ClampPattern): number[] => (isCircle(points) ? circleOrder(points.length) : pointsOrder(points));
+const orderOf = ({ points }: ClampPattern): number[] =>
+  isCircle(points) ? circleOrder(points.length) : pointsOrder(points);
 
 const isCircle = (points: ClampPattern["points"]): boolean => {
   const radii = points.map(({ x, y }) => Math.hypot(x, y));
   return points.length > 4 && Math.max(...radii) - Math.min(...radii) < 0.02 * Math.max(...radii);
 };
 
-const torqueOf = (pattern: ClampPattern, { pass }: Touch): number => (pattern.torqueNm * Math.max(1, pass)) / pattern.passes;
+const torqueOf = (pattern: ClampPattern, { pass }: Touch): number =>
+  (pattern.torqueNm * Math.max(1, pass)) / pattern.passes;
 
 /** Every touch of a lock-up in order: the passes, the last one firm, then compound screw by screw. */
 function allTouches(pattern: ClampPattern): Touch[] {
@@ -101,7 +119,9 @@ function allTouches(pattern: ClampPattern): Touch[] {
   const tightening = passesOf(order, pattern.passes).flatMap((pass, i): Touch[] =>
     pass.order.map((clamp) => ({ clamp, pass: i + 1, state: i + 1 === pattern.passes ? "firm" : "snug" })),
   );
-  const dressing = pattern.compound ? order.map((clamp): Touch => ({ clamp, pass: pattern.passes, state: "dressed" })) : [];
+  const dressing = pattern.compound
+    ? order.map((clamp): Touch => ({ clamp, pass: pattern.passes, state: "dressed" }))
+    : [];
   return [...tightening, ...dressing];
 }
 
@@ -129,7 +149,7 @@ function ClampDrawing({
   const order = orderOf(pattern);
   const places = order.map((clamp) => pattern.points[clamp - 1] ?? { x: 0, y: 0 });
   return (
-    <svg viewBox="-215 -215 430 430" className="w-full max-h-full max-w-xl" role="group" aria-label="Clamps where they stand">
+    <svg viewBox="-215 -215 430 430" className="w-full max-h-full max-w-xl" aria-label="Clamps where they stand">
       <polyline
         points={places.map(({ x, y }) => `${x * scale},${y * scale}`).join(" ")}
         className="fill-none stroke-rule"
@@ -156,16 +176,33 @@ function ClampDrawing({
               onTouch(i + 1);
             }}
           >
-            <circle r="36" className={isNext ? "fill-panel stroke-now" : firm ? "fill-ink stroke-ink" : "fill-panel stroke-mid"} strokeWidth={isNext ? 5 : 2.5} />
+            <circle
+              r="36"
+              className={isNext ? "fill-panel stroke-now" : firm ? "fill-ink stroke-ink" : "fill-panel stroke-mid"}
+              strokeWidth={isNext ? 5 : 2.5}
+            />
             <path
               d={hexagon(20)}
               className={firm ? "fill-none stroke-panel" : "fill-none stroke-mid"}
               strokeWidth="2"
             />
-            <text y="8" textAnchor="middle" fontSize="22" fontWeight="650" className={`figure ${firm && !isNext ? "fill-panel" : "fill-ink"}`}>
+            <text
+              y="8"
+              textAnchor="middle"
+              fontSize="22"
+              fontWeight="650"
+              className={`figure ${firm && !isNext ? "fill-panel" : "fill-ink"}`}
+            >
               {i + 1}
             </text>
-            <text y="56" textAnchor="middle" fontSize="15" className="fill-mid">
+            <text
+              y="56"
+              textAnchor="middle"
+              fontSize="15"
+              className="fill-mid stroke-panel"
+              strokeWidth="5"
+              paintOrder="stroke"
+            >
               {clamp.state === "unknown" ? "" : clamp.state === "snug" ? `snug ${clamp.pass}` : clamp.state}
             </text>
           </g>

@@ -10,7 +10,7 @@ import { NoteForm } from "./note-form";
 
 /** Cautions for a gear stage, acknowledged by name with the lock's number. */
 export function MakeSafe() {
-  const { data, job } = useJobScreen();
+  const { data, job, stationPath } = useJobScreen();
   const navigate = useNavigate();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const power = job.record.power;
@@ -21,15 +21,22 @@ export function MakeSafe() {
     const result = await job.put({ kind: "isolated", lock, acknowledged: ticked });
     if (!result.ok) return setRefusal(result.refusal);
     job.changeText("cautions", "");
-    navigate("../as-found", { relative: "path", replace: true });
+    navigate(stationPath("as-found"), { replace: true });
   };
   return (
     <div className="grid lg:grid-cols-[1fr_26rem] gap-8 p-5 overflow-y-auto grow">
       <section aria-labelledby="safe-title">
         <h2 id="safe-title" className="text-2xl font-bold mb-1">
-          {power?.state === "isolated" ? `Isolated, lock ${power.lock}` : power ? "Live. Make safe before working on it" : "Make safe before anything is touched"}
+          {power?.state === "isolated"
+            ? `Isolated, lock ${power.lock}`
+            : power
+              ? "Live. Make safe before working on it"
+              : "Make safe before anything is touched"}
         </h2>
-        <p className="text-lg text-mid mb-4">Local rules, the maker and licensed trades come first. Isolated is a state: it is asked again after every time it was live.</p>
+        <p className="text-lg text-mid mb-4">
+          Local rules, the maker and licensed trades come first. Isolated is a state: it is asked again after every time
+          it was live.
+        </p>
         <form onSubmit={isolate} className="grid gap-2 max-w-3xl">
           {cautions.map((caution) => (
             <div key={caution.key} className="border-b border-rule text-lg">
@@ -39,7 +46,10 @@ export function MakeSafe() {
                 onChange={(event) =>
                   job.changeText(
                     "cautions",
-                    (event.target.checked ? [...ticked, caution.key] : ticked.filter((key) => key !== caution.key)).join(" "),
+                    (event.target.checked
+                      ? [...ticked, caution.key]
+                      : ticked.filter((key) => key !== caution.key)
+                    ).join(" "),
                   )
                 }
               />

@@ -1,5 +1,5 @@
-import { parseQuantity } from "~/core/quantity";
 import type { Sense } from "~/core/logbook";
+import { parseQuantity } from "~/core/quantity";
 import type { Instrument } from "~/data/queries/instruments";
 import { Choice, Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
@@ -58,7 +58,8 @@ export function MethodForm({
   return (
     <details className="border-t border-rule pt-1 shrink-0">
       <summary className="min-h-11 content-center cursor-pointer">
-        <b>{method.instrument.name}</b>, {method.indicatorRadiusMm ? `at ${method.indicatorRadiusMm} mm` : "at the pitch circle"}
+        <b>{method.instrument.name}</b>,{" "}
+        {method.indicatorRadiusMm ? `at ${method.indicatorRadiusMm} mm` : "at the pitch circle"}
         {method.temperatureC === null ? "" : `, ${Math.round(method.temperatureC)} °C`}
       </summary>
       <div className="grid gap-3 py-2">
@@ -76,9 +77,24 @@ export function MethodForm({
             ))}
           </select>
         </label>
-        <Field label="Tip at radius" hint="Empty: at the working pitch circle" {...field("method.radius")} error={problem("method.radius", "length", "mm")} />
-        <Field label="Inclined by" hint="Degrees off the motion; keep below 10" {...field("method.angle")} error={problem("method.angle", "angle", "deg")} />
-        <Field label="Temperature" hint="°C, or with °F" {...field("method.temperature")} error={problem("method.temperature", "temperature", "C")} />
+        <Field
+          label="Tip at radius"
+          hint="Empty: at the working pitch circle"
+          {...field("method.radius")}
+          error={problem("method.radius", "length", "mm")}
+        />
+        <Field
+          label="Inclined by"
+          hint="Degrees off the motion; keep below 10"
+          {...field("method.angle")}
+          error={problem("method.angle", "angle", "deg")}
+        />
+        <Field
+          label="Temperature"
+          hint="°C, or with °F"
+          {...field("method.temperature")}
+          error={problem("method.temperature", "temperature", "C")}
+        />
         <Choice
           legend="Teeth counted"
           name="sense"

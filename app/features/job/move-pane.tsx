@@ -37,7 +37,10 @@ export function MovePane(props: Props) {
       <section aria-label="Next move">
         <p className="text-mid font-semibold mb-1">Next move</p>
         <p className="text-2xl font-semibold">Read at least three places round the turn.</p>
-        <p className="text-lg text-mid mt-2">Rock the shafts in their bearings first: play there makes every reading a lie. Read with the clamps at full torque.</p>
+        <p className="text-lg text-mid mt-2">
+          Rock the shafts in their bearings first: play there makes every reading a lie. Read with the clamps at full
+          torque.
+        </p>
       </section>
     );
   }
@@ -47,7 +50,8 @@ export function MovePane(props: Props) {
     <section aria-label="Next move" className="flex flex-col gap-3">
       <div>
         <p className="text-mid font-semibold mb-1 flex gap-3 items-center">
-          Next move, from {counted(view)} {counted(view) === 1 ? "reading" : "readings"} <StateMark state={view.state} />
+          Next move, from {counted(view)} {counted(view) === 1 ? "reading" : "readings"}{" "}
+          <StateMark state={view.state} />
         </p>
         <Sentence {...props} view={view} />
       </div>
@@ -55,7 +59,10 @@ export function MovePane(props: Props) {
         <p className="text-lg" aria-live="polite">
           It should then read <b className="figure">{formatNumber(move.atMm ?? move.minMm, decimals)}</b> there, and{" "}
           <b className="figure">{rangeWords(move.minMm, move.maxMm, decimals)}</b> mm all round, give or take{" "}
-          <span className="figure">{formatNumber(view.advice.expectedUncertainty ?? view.expandedUncertaintyMm, 3)}</span>.
+          <span className="figure">
+            {formatNumber(view.advice.expectedUncertainty ?? view.expandedUncertaintyMm, 3)}
+          </span>
+          .
         </p>
       )}
       <BandGauge
@@ -97,13 +104,17 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
   const { adjuster } = stage;
   const words = "text-2xl font-semibold leading-snug";
   const steps = view.advice.steps;
-  if (!view.move || view.move.amount === 0) return <p className={words}>{leaveWords(view)}</p>;
+  const band = stage.limits.hiMm - stage.limits.loMm;
+  if (!view.move || view.move.amount === 0) return <p className={words}>{leaveWords(view, band)}</p>;
   const unit = unitOf(adjuster.adjuster);
   return (
     <>
+      {view.advice.spread > band && (
+        <p className={`${words} mb-2`}>No setting can hold it: the gear is not round. For now:</p>
+      )}
       <p className={words}>
-        Stand the gear with <span className="text-copper">tooth {view.standTooth}</span>, the tight spot, in mesh. {adjuster.name}{" "}
-        <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step)}</span>{" "}
+        Stand the gear with <span className="text-copper">tooth {view.standTooth}</span>, the tight spot, in mesh.{" "}
+        {adjuster.name} <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step)}</span>{" "}
         {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}.
       </p>
       {steps.length > 1 && (
@@ -121,10 +132,15 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
   );
 }
 
-function leaveWords({ advice, state }: RoundView): string {
-  if (advice.reasons.includes("tight-risk")) return "Leave it. Any further push could end too tight, and the screw cannot go back.";
-  if (state === "inside") return "It reads inside all the way round. Leave it and lock up.";
-  if (advice.reasons.includes("best-possible")) return "Leave it. A further move would change less than this reading can tell.";
+/** What is said where no move is asked for. */
+function leaveWords({ advice, state }: RoundView, band: number): string {
+  if (advice.spread > band)
+    return "No setting can hold it: the gear is not round. Leave it at this, and get the gear seen to.";
+  if (advice.reasons.includes("tight-risk"))
+    return "Leave it. Any further push could end too tight, and the screw cannot go back.";
+  if (state === "inside") return "It reads inside all the way round. Leave it.";
+  if (advice.reasons.includes("best-possible"))
+    return "Leave it. A further move would change less than this reading can tell.";
   return "Leave it. What is left to move is less than the adjuster's smallest step.";
 }
 
@@ -181,7 +197,10 @@ function Why({ stage, instrument, view, learnt }: Props & { view: RoundView }) {
   const band = limits.hiMm - limits.loMm;
   const { advice } = view;
   const f = (value: number, digits = 3) => formatNumber(value, digits);
-  const law = adjuster.adjuster.type === "eccentric" ? `${f(learnt.perUnit, 2)} of its law` : `${f(learnt.perUnit)} mm a ${unitWord(stage)}`;
+  const law =
+    adjuster.adjuster.type === "eccentric"
+      ? `${f(learnt.perUnit, 2)} of its law`
+      : `${f(learnt.perUnit)} mm a ${unitWord(stage)}`;
   return (
     <div className="border-t border-rule pt-3 text-base">
       <p>
@@ -191,38 +210,51 @@ function Why({ stage, instrument, view, learnt }: Props & { view: RoundView }) {
           : advice.reasons.includes("not-provable")
             ? `The round is ${f(advice.spread, 2)} wide and fits the limits, but leaves no room for the reading's uncertainty of ${f(view.expandedUncertaintyMm)}. A finer instrument could prove it.`
             : `The round is ${f(advice.spread, 2)} wide and the limits lie ${f(band, 2)} apart: one setting holds all of it.`}
-        {advice.reasons.includes("provisional") && advice.spread <= band && " The adjuster does not reach far enough; it goes as far as it can."}
+        {advice.reasons.includes("provisional") &&
+          advice.spread <= band &&
+          " The adjuster does not reach far enough; it goes as far as it can."}
       </p>
       <details className="mt-2">
-        <summary className="cursor-pointer min-h-11 content-center font-semibold underline">Numbers behind this</summary>
+        <summary className="cursor-pointer min-h-11 content-center font-semibold underline">
+          Numbers behind this
+        </summary>
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 mt-2">
           <Fact name="Limits">
             {f(limits.loMm, 2)} to {f(limits.hiMm, 2)} mm, {limits.source}, revision {limits.revision}
           </Fact>
           <Fact name="Uncertainty of a reading">
-            ±{f(view.expandedUncertaintyMm)} mm (k = 2): {instrument.name}, step {f(instrument.resolutionMm)} as r/√6, certificate ±{f(instrument.expandedUncertaintyMm)} (JCGM 100)
+            ±{f(view.expandedUncertaintyMm)} mm (k = 2): {instrument.name}, step {f(instrument.resolutionMm)} as r/√6,
+            certificate ±{f(instrument.expandedUncertaintyMm)} (JCGM 100)
           </Fact>
           <Fact name="Verdict">Guard bands of that uncertainty at both limits (ISO 14253-1)</Fact>
           <Fact name="Mesh">
-            2·tan {f(mesh.workingPressureAngleDeg, 2)}° = {f(mesh.backlashPerCentreMm)} mm of backlash for each mm of centre distance (ISO 21771)
+            2·tan {f(mesh.workingPressureAngleDeg, 2)}° = {f(mesh.backlashPerCentreMm)} mm of backlash for each mm of
+            centre distance (ISO 21771)
           </Fact>
           <Fact name="Response">
-            {learnt.moves === 0 ? `${law}, by calculation; nothing learnt yet, taken as ±20 %` : `${law} ± ${f(2 * learnt.sd)}, learnt from ${learnt.moves} of ${learnt.evidence.length} moves`}
+            {learnt.moves === 0
+              ? `${law}, by calculation; nothing learnt yet, taken as ±20 %`
+              : `${law} ± ${f(2 * learnt.sd)}, learnt from ${learnt.moves} of ${learnt.evidence.length} moves`}
           </Fact>
           {view.assessment.fit && (
             <Fact name="Runout found">
               gear {f(view.assessment.fit.gear.eccentricityMm)} mm off centre
-              {view.assessment.fit.pinion ? `, pinion ${f(view.assessment.fit.pinion.eccentricityMm)} mm` : "; pinion not to be told apart"}; rest {f(view.assessment.fit.residualMm)} mm
+              {view.assessment.fit.pinion
+                ? `, pinion ${f(view.assessment.fit.pinion.eccentricityMm)} mm`
+                : "; pinion not to be told apart"}
+              ; rest {f(view.assessment.fit.residualMm)} mm
             </Fact>
           )}
           {view.assessment.fit && (
             <Fact name="Worst over the hunting cycle">
-              {f(view.assessment.fit.worstTight.backlashMm)} to {f(view.assessment.fit.worstLoose.backlashMm)} mm, every {view.assessment.fit.worstTight.turnsBetween} gear turns
+              {f(view.assessment.fit.worstTight.backlashMm)} to {f(view.assessment.fit.worstLoose.backlashMm)} mm, every{" "}
+              {view.assessment.fit.worstTight.turnsBetween} gear turns
             </Fact>
           )}
           {advice.move && (
             <Fact name="Move before rounding">
-              {f(advice.move.amount)} {advice.move.unit}, centres {f(Math.abs(advice.move.centreDistanceChangeMm))} mm {advice.move.direction}
+              {f(advice.move.amount)} {advice.move.unit}, centres {f(Math.abs(advice.move.centreDistanceChangeMm))} mm{" "}
+              {advice.move.direction}
             </Fact>
           )}
         </dl>
@@ -232,7 +264,9 @@ function Why({ stage, instrument, view, learnt }: Props & { view: RoundView }) {
 }
 
 const unitWord = (stage: Stage): string =>
-  ({ turns: "turn", mm: "mm", deg: "degree", "mm-at-lever": "mm at the lever", "mm-of-shim": "mm of shim" })[unitOf(stage.adjuster.adjuster)];
+  ({ turns: "turn", mm: "mm", deg: "degree", "mm-at-lever": "mm at the lever", "mm-of-shim": "mm of shim" })[
+    unitOf(stage.adjuster.adjuster)
+  ];
 
 function Fact({ name, children }: { name: string; children: ReactNode }) {
   return (

@@ -15,7 +15,7 @@ const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn"];
 
 /** Powered runs, direction by speed, beside those of last time. */
 export function Prove() {
-  const { data, job } = useJobScreen();
+  const { job, stationPath } = useJobScreen();
   const [asking, setAsking] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { texts } = job.draft;
@@ -34,7 +34,14 @@ export function Prove() {
   const put = async (event: React.FormEvent) => {
     event.preventDefault();
     const text = (name: string) => texts[`proof.${name}`] ?? "";
-    const result = await job.put({ kind: "proof", direction, speed, current: text("current"), temperature: text("temperature"), noise: text("noise") });
+    const result = await job.put({
+      kind: "proof",
+      direction,
+      speed,
+      current: text("current"),
+      temperature: text("temperature"),
+      noise: text("noise"),
+    });
     if (!result.ok) return setRefusal(result.refusal);
     for (const name of ["current", "temperature", "noise"]) job.changeText(`proof.${name}`, "");
     const runs = directions.flatMap((d) => speeds.map((s) => ({ d, s })));
@@ -47,7 +54,9 @@ export function Prove() {
   return (
     <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)] gap-6 p-5">
       <section aria-label="Run">
-        <h2 className="text-2xl font-bold mb-2">{live ? "Run it, and note what it does" : "By hand first, all the way round: the same drag everywhere"}</h2>
+        <h2 className="text-2xl font-bold mb-2">
+          {live ? "Run it, and note what it does" : "By hand first, all the way round: the same drag everywhere"}
+        </h2>
         {!live && (
           <div className="mb-4 flex flex-wrap items-center gap-4">
             <p className="text-lg">Then powered. It has to be live for that.</p>
@@ -56,7 +65,7 @@ export function Prove() {
                 Go live
               </Button>
             ) : (
-              <Link to="../make-safe" relative="path" replace className={buttonClass("now", true)}>
+              <Link to={stationPath("make-safe")} replace className={buttonClass("now", true)}>
                 Make safe first
               </Link>
             )}
@@ -65,8 +74,20 @@ export function Prove() {
         )}
         <form onSubmit={put} className="grid gap-4 max-w-2xl">
           <div className="flex flex-wrap gap-x-8 gap-y-3">
-            <Choice legend="Direction" name="direction" value={direction} onChange={(v) => job.changeText("proof.direction", v)} options={directions.map((value) => ({ value, label: value }))} />
-            <Choice legend="Speed" name="speed" value={speed} onChange={(v) => job.changeText("proof.speed", v)} options={speeds.map((value) => ({ value, label: value }))} />
+            <Choice
+              legend="Direction"
+              name="direction"
+              value={direction}
+              onChange={(v) => job.changeText("proof.direction", v)}
+              options={directions.map((value) => ({ value, label: value }))}
+            />
+            <Choice
+              legend="Speed"
+              name="speed"
+              value={speed}
+              onChange={(v) => job.changeText("proof.speed", v)}
+              options={speeds.map((value) => ({ value, label: value }))}
+            />
           </div>
           <div className="grid sm:grid-cols-2 gap-4">
             <Field label="Current" hint="A, or mA" {...field("current")} />
@@ -83,7 +104,7 @@ export function Prove() {
               Log this run
             </Button>
             {job.record.proofs.length > 0 && (
-              <Link to="../sign-off" relative="path" replace className={buttonClass("line", true)}>
+              <Link to={stationPath("sign-off")} replace className={buttonClass("line", true)}>
                 Sign off
               </Link>
             )}
@@ -105,7 +126,11 @@ function Runs() {
     runs.findLast((run) => run.body.direction === direction && run.body.speed === speed);
   const words = (run: (typeof before)[number] | (typeof job.record.proofs)[number] | undefined) =>
     run
-      ? [run.body.currentA === null ? "" : `${formatNumber(run.body.currentA, 1)} A`, run.body.temperatureC === null ? "" : `${formatNumber(run.body.temperatureC, 0)} °C`, run.body.noise]
+      ? [
+          run.body.currentA === null ? "" : `${formatNumber(run.body.currentA, 1)} A`,
+          run.body.temperatureC === null ? "" : `${formatNumber(run.body.temperatureC, 0)} °C`,
+          run.body.noise,
+        ]
           .filter(Boolean)
           .join(", ")
       : "–";

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { isKind, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
@@ -13,24 +13,37 @@ import { ReadingsPane } from "./readings-pane";
 import { RoundPane } from "./round-pane";
 import { recordedView, roundView } from "./round-view";
 
-const doneWords: Record<RoundPhase, string> = { "as-found": "Round done", set: "Reading done", check: "Check round done" };
+const doneWords: Record<RoundPhase, string> = {
+  "as-found": "Round done",
+  set: "Reading done",
+  check: "Check round done",
+};
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
-  const { data, job } = useJobScreen();
+  const { data, job, stationPath } = useJobScreen();
   const { stage, instruments, learnt } = data;
   const navigate = useNavigate();
   const soButton = useRef<HTMLButtonElement>(null);
   const round = job.draft.rounds[phase];
-  const method = methodOf(job.draft.texts, instruments);
-  const response = learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined;
+  const { texts } = job.draft;
+  const method = useMemo(() => methodOf(texts, instruments), [texts, instruments]);
+  const response = useMemo(() => (learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined), [learnt]);
+  const [problem, setProblem] = useState<Refusal | null>(null);
 
   const last = lastRound(job.entries, stage.id);
   const beforeLast = useMemo(
-    () => lastRound(job.entries.filter((entry) => entry.id !== last?.id), stage.id),
+    () =>
+      lastRound(
+        job.entries.filter((entry) => entry.id !== last?.id),
+        stage.id,
+      ),
     [job.entries, last?.id, stage.id],
   );
-  const recorded = useMemo(() => (last ? recordedView(stage, last, beforeLast, response) : null), [stage, last, beforeLast, response]);
+  const recorded = useMemo(
+    () => (last ? recordedView(stage, last, beforeLast, response) : null),
+    [stage, last, beforeLast, response],
+  );
   const positions = useMemo(() => {
     const planned = plannedTeeth(stage.geometry.pair.teeth);
     const stand = phase === "set" ? recorded?.standTooth : null;
@@ -75,39 +88,48 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
       readings: round.readings,
     });
 
-  const finish = async (): Promise<Refusal | null> => {
-    if (round.readings.length === 0) return null;
+  /** Makes an entry of the readings that stand open; false where they were refused, and then they all stay. */
+  const finish = async (): Promise<boolean> => {
+    if (round.readings.length === 0) return true;
     const result = await putRound();
-    if (!result.ok) {
-      job.changeText("problem", "");
-      return result.refusal;
+    setProblem(result.ok ? null : result.refusal);
+    if (result.ok) {
+      job.changeRound(phase, emptyRound);
+      job.changeText(`kept.${phase}`, "");
     }
-    job.changeRound(phase, emptyRound);
-    return null;
+    return result.ok;
   };
 
   const done = async () => {
-    if (await finish()) return;
-    if (phase === "check") navigate("../prove", { relative: "path", replace: true });
+    if (!(await finish())) return;
+    const nothingToMove = !view?.move || view.move.amount === 0;
+    if (phase === "check" && nothingToMove) navigate(stationPath("prove"), { replace: true });
     else setTimeout(() => soButton.current?.focus(), 60);
   };
 
   const move = async (amount: number, did: "so" | "otherwise", note: string) => {
-    if (await finish()) return;
+    if (!(await finish())) return;
     const advised = view?.move && view.move.amount !== 0 ? { ...view.move, standTooth: view.standTooth } : null;
     const result = await job.put({ kind: "move", amount, did, advised, reasons: view?.advice.reasons ?? [], note });
+    setProblem(result.ok ? null : result.refusal);
     if (!result.ok) return;
     for (const name of ["move.amount", "move.note"]) job.changeText(name, "");
-    navigate("../set", { relative: "path", replace: true });
+    navigate(stationPath("set"), { replace: true });
   };
 
   // After a move the field waits for the tight spot.
   const moves = job.entries.filter(isKind("move")).length;
   useEffect(() => {
-    if (phase === "set" && moves > 0) document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus();
+    if (phase === "set" && moves > 0)
+      document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus();
   }, [phase, moves]);
 
-  const waitingForReading = !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
+  const waitingForReading =
+    !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
+  const kept = (texts[`kept.${phase}`] ?? "").split(" ").filter(Boolean);
+  const questioned =
+    typed?.readings.find((r) => r.questioned && !r.struck && !r.open && !kept.includes(String(r.index))) ?? null;
+  const asking = typing || !recorded || waitingForReading;
   return (
     <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:grid-cols-1">
       <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto">
@@ -120,9 +142,14 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           bareUnit={method.bareUnit}
           onBareUnit={(unit) => job.changeText("method.unit", unit)}
           least={phase === "set" ? 1 : 3}
+          stopsEarly={phase === "set"}
           doneWord={doneWords[phase]}
           onDone={done}
-          method={<MethodForm texts={job.draft.texts} instruments={instruments} onText={job.changeText} />}
+          problem={problem}
+          questioned={questioned}
+          onKeepQuestioned={(index) => job.changeText(`kept.${phase}`, `${kept.join(" ")} ${index}`.trim())}
+          asking={asking}
+          method={<MethodForm texts={texts} instruments={instruments} onText={job.changeText} />}
         />
       </div>
       <div className="bg-panel min-h-0 p-2 max-lg:order-first max-lg:h-[24rem] max-sm:h-[21rem] flex items-center justify-center">
@@ -131,7 +158,7 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           instrument={method.instrument}
           view={waitingForReading ? null : view}
           ghost={waitingForReading ? (recorded?.fitted ?? ghost) : ghost}
-          currentTooth={tooth}
+          currentTooth={asking ? tooth : null}
           counterClockwise={method.sense === "counter-clockwise"}
         />
       </div>
@@ -144,7 +171,7 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
             instrument={method.instrument}
             view={view}
             learnt={learnt}
-            texts={job.draft.texts}
+            texts={texts}
             onText={job.changeText}
             onSo={() => view?.move && move(view.move.amount, "so", "")}
             onOtherwise={(amount, note) => {
@@ -153,17 +180,19 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
               return null;
             }}
             soButton={soButton}
-            onward={
-              settled && phase !== "check" ? (
-                <Link to="../lock-up" relative="path" replace className={buttonClass("now", true)}>
-                  Lock up
-                </Link>
-              ) : null
-            }
+            onward={settled ? <Onward to={stationPath(phase === "check" ? "prove" : "lock-up")} phase={phase} /> : null}
           />
         )}
       </div>
     </div>
+  );
+}
+
+function Onward({ to, phase }: { to: string; phase: RoundPhase }) {
+  return (
+    <Link to={to} replace className={buttonClass("now", true)}>
+      {phase === "check" ? "Prove it" : "Lock up"}
+    </Link>
   );
 }
 
@@ -174,7 +203,9 @@ function ReadAgain({ tooth }: { tooth: number | null }) {
       <p className="text-2xl font-semibold leading-snug">
         Clamp at full torque and read <span className="text-copper">tooth {tooth}</span>, the tight spot, again.
       </p>
-      <p className="text-lg text-mid mt-2">The rest of the round is carried over from it; read more places if you doubt it.</p>
+      <p className="text-lg text-mid mt-2">
+        The rest of the round is carried over from it; read more places if you doubt it.
+      </p>
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
-import { formatNumber, parseQuantity } from "~/core/quantity";
+import { formatNumber, parseQuantity, type Refusal } from "~/core/quantity";
 import type { RoundDraft } from "~/operations/draft-body";
 import { Button } from "~/ui/button";
 import { MarkShape, stateText, stateWord } from "~/ui/state-mark";
@@ -17,9 +17,18 @@ type Props = {
   bareUnit: "mm" | "thou" | "in";
   onBareUnit: (unit: "mm" | "thou" | "in") => void;
   least: number;
+  /** Enough is enough: the tight spot alone ends it, the rest is there for who doubts. */
+  stopsEarly: boolean;
   doneWord: string;
   onDone: () => void;
   method: ReactNode;
+  /** Why the round was not taken. */
+  problem: Refusal | null;
+  /** Reading is the thing to do now. */
+  asking: boolean;
+  /** A reading to be questioned that nobody has answered for. */
+  questioned: ViewReading | null;
+  onKeepQuestioned: (index: number) => void;
 };
 
 /** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back. */
@@ -31,9 +40,12 @@ export function ReadingsPane(props: Props) {
   const at = Math.min(round.at, positions.length);
   const tooth = positions[at] ?? null;
   const counted = round.readings.filter((reading) => !reading.struck);
-  const unread = (from: number) => positions.findIndex((p, i) => i >= from && !counted.some((reading) => reading.tooth === p));
+  const unread = (from: number) =>
+    positions.findIndex((p, i) => i >= from && !counted.some((reading) => reading.tooth === p));
   const here = round.readings.flatMap((reading, i) => (reading.tooth === tooth && !reading.struck ? [i] : []));
   const enough = new Set(counted.map((reading) => reading.tooth)).size >= props.least;
+
+  const complete = enough && (props.stopsEarly || unread(0) === -1);
 
   useEffect(() => field.current?.focus(), []);
 
@@ -66,17 +78,19 @@ export function ReadingsPane(props: Props) {
 
   const enter = () => {
     if (round.field.trim() === "") {
-      if (unread(0) === -1 && enough) props.onDone();
+      if (complete) props.onDone();
       else if (at < positions.length) goTo(at + 1);
       else goTo(unread(0) === -1 ? 0 : unread(0));
       return;
     }
-    if (tooth === null) return setProblem("Every place is read. Choose one in the list to read it again, or finish the round.");
+    if (tooth === null)
+      return setProblem("Every place is read. Choose one in the list to read it again, or finish the round.");
     if (repeatOf !== null) return keepReading(repeatOf);
     const parsed = parseQuantity(withUnit(round.field, props.bareUnit), "length", "mm");
     if (!parsed.ok) return setProblem(refusalWords(parsed.refusal));
     if (round.field.trim().length > 34) return setProblem("That is too long for a reading.");
-    if (parsed.value.value < 0) return setProblem("Backlash is not below nothing. Zero it between the flanks and read again.");
+    if (parsed.value.value < 0)
+      return setProblem("Backlash is not below nothing. Zero it between the flanks and read again.");
     const first = here[0];
     if (first !== undefined) return setRepeatOf(first);
     keepReading(null);
@@ -85,7 +99,9 @@ export function ReadingsPane(props: Props) {
   const strike = (index: number) => {
     setRepeatOf(null);
     change((was) => {
-      const readings = was.readings.map((reading, i) => (i === index ? { ...reading, struck: !reading.struck } : reading));
+      const readings = was.readings.map((reading, i) =>
+        i === index ? { ...reading, struck: !reading.struck } : reading,
+      );
       const place = positions.indexOf(was.readings[index]?.tooth ?? -1);
       return { ...was, readings, at: readings[index]?.struck && place >= 0 ? place : was.at };
     });
@@ -105,6 +121,7 @@ export function ReadingsPane(props: Props) {
     } else if (event.key === "Escape") setRepeatOf(null);
   };
 
+  const { questioned } = props;
   const said = understood(round.field, props.bareUnit);
   const last = repeatOf === null ? undefined : round.readings[repeatOf];
   return (
@@ -124,13 +141,35 @@ export function ReadingsPane(props: Props) {
           className="figure w-0 grow min-h-16 px-3 text-4xl font-semibold bg-transparent outline-none"
         />
         <p className="pr-3 text-right leading-tight shrink-0">
-          <span className="block font-bold text-now">{tooth === null ? "all read" : `tooth ${tooth}`}</span>
-          <span className="block figure text-mid">{tooth === null ? `${counted.length}` : `${formatNumber(((tooth - 1) * 360) / teeth, 0)}°`}</span>
+          <span className={`block font-bold ${props.asking ? "text-now" : "text-mid"}`}>
+            {tooth === null ? "all read" : `tooth ${tooth}`}
+          </span>
+          <span className="block figure text-mid">
+            {tooth === null ? `${counted.length}` : `${formatNumber(((tooth - 1) * 360) / teeth, 0)}°`}
+          </span>
         </p>
       </div>
-      <p id="reading-said" role="status" className={`min-h-6 ${problem ? "text-outside font-semibold" : "text-mid"}`}>
-        {problem ?? said}
+      <p
+        id="reading-said"
+        role="status"
+        className={`min-h-6 ${problem || props.problem ? "text-outside font-semibold" : "text-mid"}`}
+      >
+        {problem ?? (props.problem ? refusalWords(props.problem) : said)}
       </p>
+      {questioned && !last && (
+        <div className="border-2 border-near bg-panel p-3 grid gap-2" role="alert">
+          <p>
+            <b className="figure">{round.readings[questioned.index]?.typed}</b> at tooth {questioned.tooth} stands off
+            from the others. Read it again to be sure.
+          </p>
+          <div className="flex gap-2">
+            <Button onClick={() => strike(questioned.index)}>Strike it out</Button>
+            <Button kind="quiet" onClick={() => props.onKeepQuestioned(questioned.index)}>
+              Keep it
+            </Button>
+          </div>
+        </div>
+      )}
       {last && (
         <div className="border-2 border-now bg-panel p-3 grid gap-2" role="alertdialog" aria-label="Read here before">
           <p>
@@ -149,10 +188,13 @@ export function ReadingsPane(props: Props) {
           </Button>
         </div>
       )}
-      <Keypad onKey={(key) => type(round.field + key)} onBack={() => (round.field === "" ? goTo(at - 1) : type(round.field.slice(0, -1)))} />
+      <Keypad
+        onKey={(key) => type(round.field + key)}
+        onBack={() => (round.field === "" ? goTo(at - 1) : type(round.field.slice(0, -1)))}
+      />
       <div className="grid grid-cols-[auto_1fr] gap-1.5">
         <UnitKey value={props.bareUnit} onChange={props.onBareUnit} field={field} />
-        {unread(0) === -1 && enough && round.field === "" ? (
+        {complete && round.field === "" ? (
           <Button kind="now" large onClick={props.onDone}>
             {props.doneWord}
           </Button>
@@ -162,12 +204,18 @@ export function ReadingsPane(props: Props) {
           </Button>
         )}
       </div>
-      {enough && unread(0) !== -1 && (
+      {enough && !complete && (
         <Button kind="quiet" onClick={props.onDone}>
           {props.doneWord} with {counted.length} of {positions.length}
         </Button>
       )}
-      <ReadingList readings={view?.readings ?? []} round={round} tooth={tooth} onGo={(t) => goTo(positions.indexOf(t))} onStrike={strike} />
+      <ReadingList
+        readings={view?.readings ?? []}
+        round={round}
+        tooth={tooth}
+        onGo={(t) => goTo(positions.indexOf(t))}
+        onStrike={strike}
+      />
       {props.method}
     </section>
   );
@@ -183,7 +231,15 @@ function understood(field: string, unit: string): string {
   return parsed.ok ? `${formatNumber(parsed.value.value, 3)} mm` : "…";
 }
 
-function UnitKey({ value, onChange, field }: { value: "mm" | "thou" | "in"; onChange: (unit: "mm" | "thou" | "in") => void; field: RefObject<HTMLInputElement | null> }) {
+function UnitKey({
+  value,
+  onChange,
+  field,
+}: {
+  value: "mm" | "thou" | "in";
+  onChange: (unit: "mm" | "thou" | "in") => void;
+  field: RefObject<HTMLInputElement | null>;
+}) {
   const next = { mm: "thou", thou: "in", in: "mm" } as const;
   return (
     <Button
@@ -214,13 +270,22 @@ function ReadingList({
   onGo: (tooth: number) => void;
   onStrike: (index: number) => void;
 }) {
-  const rows = round.readings.map((reading, index) => ({ reading, index, seen: readings.find((r) => r.index === index) })).reverse();
+  const rows = round.readings
+    .map((reading, index) => ({ reading, index, seen: readings.find((r) => r.index === index) }))
+    .reverse();
   return (
     <ol aria-label="Readings so far, newest first" className="overflow-y-auto grow min-h-24 max-sm:max-h-60">
       {rows.map(({ reading, index, seen }) => (
-        <li key={`${reading.tooth}-${index}`} className={`border-b border-rule ${reading.tooth === tooth ? "bg-panel" : ""}`}>
+        <li
+          key={`${reading.tooth}-${index}`}
+          className={`border-b border-rule ${reading.tooth === tooth ? "bg-panel" : ""}`}
+        >
           <div className="flex items-center">
-            <button type="button" className="flex items-center grow min-h-11 text-left cursor-pointer px-1" onClick={() => onGo(reading.tooth)}>
+            <button
+              type="button"
+              className="flex items-center grow min-h-11 text-left cursor-pointer px-1"
+              onClick={() => onGo(reading.tooth)}
+            >
               <span className="figure w-9">{reading.tooth}</span>
               <span className="figure w-12 text-mid">{seen ? `${formatNumber(seen.angleDeg % 360, 0)}°` : ""}</span>
               <span
@@ -229,21 +294,27 @@ function ReadingList({
                 {reading.typed}
               </span>
               {seen && (
-                <svg width="16" height="16" viewBox="0 0 16 16" role="img" aria-label={reading.struck ? "struck out" : stateWord[seen.state]}>
+                <svg
+                  width="16"
+                  height="16"
+                  viewBox="0 0 16 16"
+                  role="img"
+                  aria-label={reading.struck ? "struck out" : stateWord[seen.state]}
+                >
                   <MarkShape state={reading.struck ? "unknown" : seen.state} x={8} y={8} r={5.4} />
                 </svg>
               )}
             </button>
-            <button type="button" className="min-h-11 px-2 text-mid underline cursor-pointer" aria-label={`${reading.struck ? "Restore" : "Strike out"} ${reading.typed} at tooth ${reading.tooth}`} onClick={() => onStrike(index)}>
+            <button
+              type="button"
+              className="min-h-11 px-2 text-mid underline cursor-pointer"
+              aria-label={`${reading.struck ? "Restore" : "Strike out"} ${reading.typed} at tooth ${reading.tooth}`}
+              onClick={() => onStrike(index)}
+            >
               {reading.struck ? "restore" : "strike"}
             </button>
           </div>
           {reading.repeats !== null && <p className="text-mid px-1 pb-1">repeat</p>}
-          {seen?.questioned && !reading.struck && (
-            <p role="alert" className="text-near font-semibold px-1 pb-2">
-              This stands off from the others. Read it again, or keep it.
-            </p>
-          )}
         </li>
       ))}
     </ol>

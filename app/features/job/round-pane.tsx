@@ -64,6 +64,10 @@ function useGearOutline(stage: Stage): { outline: Point[][]; tipRadius: number; 
   return useMemo(() => {
     const gear = gearBlanks(pair)[1];
     const circles = toothCircles(gear);
-    return { outline: toothOutlines(gear), tipRadius: circles.tipDiameterMm / 2, rootRadius: circles.rootDiameterMm / 2 };
+    return {
+      outline: toothOutlines(gear),
+      tipRadius: circles.tipDiameterMm / 2,
+      rootRadius: circles.rootDiameterMm / 2,
+    };
   }, [pair]);
 }

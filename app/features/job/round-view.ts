@@ -5,8 +5,8 @@ import { parseQuantity } from "~/core/quantity";
 import { backlashAt, gearAngle, type RoundMethod, typedRound } from "~/core/rounds";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
-import { countingReadings } from "~/operations/entries/round";
 import type { RoundDraft } from "~/operations/draft-body";
+import { countingReadings } from "~/operations/entries/round";
 import type { MarkState } from "~/ui/state-mark";
 import { verdictState } from "../words/state";
 
@@ -51,19 +51,35 @@ type Question = {
 };
 
 /** Everything the screen shows of a round, from what is typed; null while there is nothing to show. */
-export function roundView({ stage, instrument, method, phase, readings, open, earlier, response }: Question): RoundView | null {
+export function roundView({
+  stage,
+  instrument,
+  method,
+  phase,
+  readings,
+  open,
+  earlier,
+  response,
+}: Question): RoundView | null {
   const previewed = open && parseQuantity(open.typed, "length", "mm").ok;
-  const typed = previewed ? [...readings, { tooth: open.tooth, turn: 1, typed: open.typed, struck: false, repeats: null }] : readings;
+  const typed = previewed
+    ? [...readings, { tooth: open.tooth, turn: 1, typed: open.typed, struck: false, repeats: null }]
+    : readings;
   if (typed.every((reading) => reading.struck)) return null;
   const values = typedRound(stage.geometry.pair, instrument, method, typed);
   if (!values.ok) return null;
-  return assessValues(stage, typed, values.value.readings.map((value) => value.backlashMm), {
-    expandedUncertaintyMm: values.value.expandedUncertaintyMm,
-    phase,
-    earlier,
-    response,
-    openIndex: previewed ? typed.length - 1 : -1,
-  });
+  return assessValues(
+    stage,
+    typed,
+    values.value.readings.map((value) => value.backlashMm),
+    {
+      expandedUncertaintyMm: values.value.expandedUncertaintyMm,
+      phase,
+      earlier,
+      response,
+      openIndex: previewed ? typed.length - 1 : -1,
+    },
+  );
 }
 
 /** The same from an entry that stands in the logbook. */
@@ -73,13 +89,18 @@ export function recordedView(
   earlier: EntryOf<"round"> | null,
   response: Response | undefined,
 ): RoundView | null {
-  return assessValues(stage, round.readings, round.readings.map((reading) => reading.valueMm), {
-    expandedUncertaintyMm: round.body.result.expandedUncertaintyMm,
-    phase: round.body.phase,
-    earlier,
-    response,
-    openIndex: -1,
-  });
+  return assessValues(
+    stage,
+    round.readings,
+    round.readings.map((reading) => reading.valueMm),
+    {
+      expandedUncertaintyMm: round.body.result.expandedUncertaintyMm,
+      phase: round.body.phase,
+      earlier,
+      response,
+      openIndex: -1,
+    },
+  );
 }
 
 function assessValues(
@@ -117,7 +138,10 @@ function assessValues(
   const { advice, fit, harmonics, questioned } = assessed.value;
   const unstruck = all.filter((reading) => !reading.struck);
   const questionedIndices = new Set(counting.carriedFrom ? [] : questioned.map((i) => unstruck[i]?.index));
-  const seen = [...counting.readings.map((r) => r.backlashMm), ...(fit ? [fit.worstTight.backlashMm, fit.worstLoose.backlashMm] : [])];
+  const seen = [
+    ...counting.readings.map((r) => r.backlashMm),
+    ...(fit ? [fit.worstTight.backlashMm, fit.worstLoose.backlashMm] : []),
+  ];
   const now = { min: Math.min(...seen), max: Math.max(...seen) };
   const move = roundedMove(advice, adjuster.adjuster, adjuster.step, now.min, now.max);
   const ratio = teeth / geometry.pair.teeth[0];
@@ -127,7 +151,8 @@ function assessValues(
   return {
     readings: all.map((reading) => ({
       ...reading,
-      state: verdictState[judge(reading.valueMm, { lo: limits.loMm, hi: limits.hiMm }, of.expandedUncertaintyMm).verdict],
+      state:
+        verdictState[judge(reading.valueMm, { lo: limits.loMm, hi: limits.hiMm }, of.expandedUncertaintyMm).verdict],
       questioned: questionedIndices.has(reading.index),
       open: reading.index === of.openIndex,
     })),

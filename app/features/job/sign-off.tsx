@@ -23,7 +23,10 @@ export function SignOff() {
   const limits = data.stage.limits;
   return (
     <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,28rem)] gap-8 p-5">
-      <article aria-label="The job on one page" className="bg-panel border border-rule p-6 max-sm:p-4 grid gap-5 content-start">
+      <article
+        aria-label="The job on one page"
+        className="bg-panel border border-rule p-6 max-sm:p-4 grid gap-5 content-start"
+      >
         <header>
           <h2 className="text-2xl font-bold">
             {data.machine.name}, {data.stage.name}
@@ -32,7 +35,13 @@ export function SignOff() {
             {day(data.job.openedAt, data.timeZone)}. {data.job.reason}
           </p>
         </header>
-        <Round title="As found" result={record.asFound?.body.result ?? null} limits={limits} missing="Nothing was read as found." />
+        <Round
+          title="As found"
+          result={record.asFound?.body.result ?? null}
+          limits={limits}
+          beside={asLeft}
+          missing="Nothing was read as found."
+        />
         <section>
           <h3 className="font-bold text-lg mb-1">Done</h3>
           <ul className="text-lg">
@@ -46,19 +55,41 @@ export function SignOff() {
             })}
             {record.moves.length === 0 && <li>Nothing was moved.</li>}
             <li>
-              {record.clamps.filter((clamp) => clamp.state === "firm" || clamp.state === "dressed").length} of {record.clamps.length} clamps firm
-              {record.clamps.every((clamp) => clamp.state === "dressed") ? ", all with compound" : ""}. {record.proofs.length === 0 ? "No powered run." : `${record.proofs.length} powered ${record.proofs.length === 1 ? "run" : "runs"}.`}
+              {record.clamps.filter((clamp) => clamp.state === "firm" || clamp.state === "dressed").length} of{" "}
+              {record.clamps.length} clamps firm
+              {record.clamps.every((clamp) => clamp.state === "dressed") ? ", all with compound" : ""}.{" "}
+              {record.proofs.length === 0
+                ? "No powered run."
+                : `${record.proofs.length} powered ${record.proofs.length === 1 ? "run" : "runs"}.`}
             </li>
           </ul>
         </section>
-        <Round title="As left" result={asLeft} limits={limits} missing={record.lastRound ? "Not read since the last move or clamp." : "Nothing was read."} />
+        <Round
+          title="As left"
+          result={asLeft}
+          limits={limits}
+          beside={record.asFound?.body.result ?? null}
+          missing={record.lastRound ? "Not read since the last move or clamp." : "Nothing was read."}
+        />
       </article>
       {signature ? <Signed /> : <Sign />}
     </div>
   );
 }
 
-function Round({ title, result, limits, missing }: { title: string; result: RoundResult | null; limits: StageLimits; missing: string }) {
+function Round({
+  title,
+  result,
+  limits,
+  beside,
+  missing,
+}: {
+  title: string;
+  result: RoundResult | null;
+  limits: StageLimits;
+  beside: RoundResult | null;
+  missing: string;
+}) {
   return (
     <section>
       <h3 className="font-bold text-lg mb-1 flex gap-3 items-center">
@@ -67,7 +98,11 @@ function Round({ title, result, limits, missing }: { title: string; result: Roun
       {result ? (
         <>
           <p className="figure text-2xl font-semibold">
-            {rangeWords(result.minMm, result.maxMm)} mm <span className="font-text text-base font-normal text-mid">tightest at tooth {result.tightTooth}, ±{formatNumber(result.expandedUncertaintyMm, 3)}{result.carriedFrom ? ", carried over from the tight spot" : ""}</span>
+            {rangeWords(result.minMm, result.maxMm)} mm{" "}
+            <span className="font-text text-base font-normal text-mid">
+              tightest at tooth {result.tightTooth}, ±{formatNumber(result.expandedUncertaintyMm, 3)}
+              {result.carriedFrom ? ", carried over from the tight spot" : ""}
+            </span>
           </p>
           <div className="max-w-md">
             <BandGauge
@@ -76,6 +111,7 @@ function Round({ title, result, limits, missing }: { title: string; result: Roun
               aim={limits.aimMm ?? (limits.loMm + limits.hiMm) / 2}
               now={{ min: result.minMm, max: result.maxMm }}
               then={null}
+              beside={beside && { min: beside.minMm, max: beside.maxMm }}
               state={verdictState[result.verdict]}
               unit="mm"
               label={`${title}: ${rangeWords(result.minMm, result.maxMm)} mm, limits ${formatNumber(limits.loMm, 2)} to ${formatNumber(limits.hiMm, 2)}`}
@@ -135,7 +171,12 @@ function Sign() {
           ))}
         </fieldset>
       )}
-      <Field label="Next date" type="date" value={texts["sign.next"] ?? ""} onChange={(event) => job.changeText("sign.next", event.target.value)} />
+      <Field
+        label="Next date"
+        type="date"
+        value={texts["sign.next"] ?? ""}
+        onChange={(event) => job.changeText("sign.next", event.target.value)}
+      />
       <TextArea
         label="Remark"
         value={texts["sign.comment"] ?? ""}
@@ -166,7 +207,8 @@ function Signed() {
   return (
     <section aria-label="Signature" className="grid gap-3 content-start">
       <h2 className="text-2xl font-bold">
-        Signed by {signature.madeByName}, {day(signature.madeAt, data.timeZone)} <span className="figure">{clock(signature.madeAt, data.timeZone)}</span>
+        Signed by {signature.madeByName}, {day(signature.madeAt, data.timeZone)}{" "}
+        <span className="figure">{clock(signature.madeAt, data.timeZone)}</span>
       </h2>
       {signature.body.comment && <p className="text-lg">{signature.body.comment}</p>}
       {signature.body.provisional.map((item) => (
@@ -174,7 +216,11 @@ function Signed() {
           {provisionalWords[item]}.
         </p>
       ))}
-      <p className="text-lg">{signature.body.nextDate ? `Next on ${day(`${signature.body.nextDate}T12:00:00Z`, data.timeZone)}.` : "No next date was set."}</p>
+      <p className="text-lg">
+        {signature.body.nextDate
+          ? `Next on ${day(`${signature.body.nextDate}T12:00:00Z`, data.timeZone)}.`
+          : "No next date was set."}
+      </p>
       {corrections.map((entry) => (
         <p key={entry.id} className="text-lg border-l-4 border-ink pl-3">
           Corrected {day(entry.madeAt, data.timeZone)}: {entry.body.text}

@@ -7,8 +7,8 @@ import type { Instrument } from "~/data/queries/instruments";
 import type { Job } from "~/data/queries/jobs";
 import type { Stage } from "~/data/queries/stages";
 import { buildEntry, workInput } from "~/operations/build-entry";
-import { checkInput } from "~/operations/input";
 import type { DraftBody, RoundDraft } from "~/operations/draft-body";
+import { checkInput } from "~/operations/input";
 import type { TapeEntry } from "../logbook/tape";
 import { claimDraft, type Draft, emptyDraft, keepDraft, type StoredDraft } from "./draft-store";
 import { dropWaiting, type FlushReport, flush, post, putWaiting, type Waiting, waitingOf } from "./outbox";
@@ -56,7 +56,10 @@ export function useJob(data: JobData): JobNow {
   const [kept, setKept] = useState<Kept>({ at: null, waiting: 0, why: null });
   const [draft, setDraft] = useState<Draft>({ id: "", body: emptyDraft() });
 
-  const entries = useMemo(() => withWaiting(served, waiting, stage, instruments, person), [served, waiting, stage, instruments, person]);
+  const entries = useMemo(
+    () => withWaiting(served, waiting, stage, instruments, person),
+    [served, waiting, stage, instruments, person],
+  );
   const record = useMemo(() => jobRecord(entries, stage.geometry.clamps.points.length), [entries, stage]);
   const latest = useRef({ entries, draft });
   latest.current = { entries, draft };
@@ -75,7 +78,11 @@ export function useJob(data: JobData): JobNow {
     const left = await waitingOf(job.id);
     setWaiting(left);
     const unsent = left.filter((item) => !item.refusal).length;
-    setKept((was) => ({ at: report.stopped ? was.at : new Date().toISOString(), waiting: unsent, why: report.stopped }));
+    setKept((was) => ({
+      at: report.stopped ? was.at : new Date().toISOString(),
+      waiting: unsent,
+      why: report.stopped,
+    }));
     return report;
   }, [job.id, takeIn]);
 
@@ -122,7 +129,12 @@ export function useJob(data: JobData): JobNow {
     if (!unsavedDraft) return;
     const timer = setTimeout(
       async () => {
-        const answer = await post(`/jobs/${job.id}/draft`, { id: draft.id, jobId: job.id, stageId: stage.id, body: draft.body });
+        const answer = await post(`/jobs/${job.id}/draft`, {
+          id: draft.id,
+          jobId: job.id,
+          stageId: stage.id,
+          body: draft.body,
+        });
         if ("stopped" in answer) setKept((was) => ({ ...was, why: answer.stopped }));
         else setKept((was) => ({ ...was, at: new Date().toISOString(), why: was.waiting > 0 ? was.why : null }));
       },
@@ -167,7 +179,8 @@ export function useJob(data: JobData): JobNow {
     async (signature: Record<string, unknown>): Promise<Result<true>> => {
       const report = await send();
       const offline: Refusal = { code: "offline", path: [], facts: {} };
-      if (report.stopped) return { ok: false, refusal: report.stopped === "signed-out" ? { ...offline, code: "signed-out" } : offline };
+      if (report.stopped)
+        return { ok: false, refusal: report.stopped === "signed-out" ? { ...offline, code: "signed-out" } : offline };
       const answer = await post(`/jobs/${job.id}/entries`, signature);
       if ("stopped" in answer) return { ok: false, refusal: offline };
       if ("refusal" in answer) {
@@ -193,7 +206,10 @@ export function useJob(data: JobData): JobNow {
       (phase, how) => change((body) => ({ ...body, rounds: { ...body.rounds, [phase]: how(body.rounds[phase]) } })),
       [change],
     ),
-    changeText: useCallback((name, text) => change((body) => ({ ...body, texts: { ...body.texts, [name]: text } })), [change]),
+    changeText: useCallback(
+      (name, text) => change((body) => ({ ...body, texts: { ...body.texts, [name]: text } })),
+      [change],
+    ),
     dismiss: useCallback(async (id) => {
       await dropWaiting(id);
       setWaiting((was) => was.filter((item) => item.id !== id));

@@ -13,14 +13,12 @@ export function EntryRow({
   entry,
   stage,
   corrections,
-  dayHead,
   timeZone,
   mayCorrect,
 }: {
   entry: NamedEntry;
   stage: Stage | undefined;
   corrections: readonly NamedEntry[];
-  dayHead: string | null;
   timeZone: string;
   mayCorrect: boolean;
 }) {
@@ -28,32 +26,35 @@ export function EntryRow({
   const { title, detail } = entryWords(entry, stage?.adjuster);
   const voided = corrections.some((correction) => correction.kind === "correction" && correction.body.voids);
   return (
-    <>
-      {dayHead && <li className="font-bold pt-4 pb-1">{dayHead}</li>}
-      <li className="border-t border-dashed border-tape-mid/50 py-2 grid grid-cols-[3.5rem_minmax(0,1fr)_auto] gap-x-3">
-        <span className="figure text-tape-mid">{clock(entry.madeAt, timeZone)}</span>
-        <div>
-          <p className={voided ? "line-through" : ""}>
-            <b className="font-semibold">{title}</b>
-            {detail && <span className="text-tape-mid">: {detail}</span>}
+    <div className="border-t border-dashed border-tape-mid/50 py-2 grid grid-cols-[3.5rem_minmax(0,1fr)_auto] gap-x-3">
+      <span className="figure text-tape-mid">{clock(entry.madeAt, timeZone)}</span>
+      <div>
+        <p className={voided ? "line-through" : ""}>
+          <b className="font-semibold">{title}</b>
+          {detail && <span className="text-tape-mid">: {detail}</span>}
+        </p>
+        <p className="text-tape-mid">
+          <span className="figure">{entry.seq}</span> {stage?.name ?? "whole machine"}, {entry.madeByName}
+        </p>
+        {corrections.map((correction) => (
+          <p key={correction.id} className="border-l-4 border-on-tape pl-2 mt-1">
+            {correction.kind === "correction" && correction.body.text}
           </p>
-          <p className="text-tape-mid">
-            <span className="figure">{entry.seq}</span> {stage?.name ?? "whole machine"}, {entry.madeByName}
-          </p>
-          {corrections.map((correction) => (
-            <p key={correction.id} className="border-l-4 border-on-tape pl-2 mt-1">
-              {correction.kind === "correction" && correction.body.text}
-            </p>
-          ))}
-          {correcting && <Correct entry={entry} onDone={() => setCorrecting(false)} />}
-        </div>
-        {mayCorrect && entry.kind !== "correction" && (
-          <button type="button" className="underline text-tape-mid min-h-11 px-2 cursor-pointer" aria-expanded={correcting} aria-label={`Correct entry ${entry.seq}`} onClick={() => setCorrecting(!correcting)}>
-            correct
-          </button>
-        )}
-      </li>
-    </>
+        ))}
+        {correcting && <Correct entry={entry} onDone={() => setCorrecting(false)} />}
+      </div>
+      {mayCorrect && entry.kind !== "correction" && (
+        <button
+          type="button"
+          className="underline text-tape-mid min-h-11 px-2 cursor-pointer"
+          aria-expanded={correcting}
+          aria-label={`Correct entry ${entry.seq}`}
+          onClick={() => setCorrecting(!correcting)}
+        >
+          correct
+        </button>
+      )}
+    </div>
   );
 }
 
@@ -66,12 +67,24 @@ function Correct({ entry, onDone }: { entry: NamedEntry; onDone: () => void }) {
   const answer = fetcher.data;
   if (answer && "entry" in answer) return <p role="status">Corrected. Both stay visible.</p>;
   return (
-    <fetcher.Form method="post" action={`/machines/${entry.machineId}/corrections`} className="grid gap-2 mt-2 max-w-md">
+    <fetcher.Form
+      method="post"
+      action={`/machines/${entry.machineId}/corrections`}
+      className="grid gap-2 mt-2 max-w-md"
+    >
       <input type="hidden" name="id" value={id} />
       <input type="hidden" name="namesEntry" value={entry.id} />
       <label className="grid gap-1 font-semibold">
         What is right?
-        <textarea name="text" rows={2} required autoFocus value={text} onChange={(event) => setText(event.target.value)} className="bg-panel text-ink p-2 text-lg font-normal" />
+        <textarea
+          name="text"
+          rows={2}
+          required
+          autoFocus
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          className="bg-panel text-ink p-2 text-lg font-normal"
+        />
       </label>
       {voidable.has(entry.kind) && (
         <label className="flex gap-2 items-center min-h-11">
@@ -84,7 +97,11 @@ function Correct({ entry, onDone }: { entry: NamedEntry; onDone: () => void }) {
         </p>
       )}
       <div className="flex gap-3">
-        <button type="submit" disabled={fetcher.state !== "idle"} className="bg-on-tape text-tape font-semibold px-4 min-h-11 cursor-pointer">
+        <button
+          type="submit"
+          disabled={fetcher.state !== "idle"}
+          className="bg-on-tape text-tape font-semibold px-4 min-h-11 cursor-pointer"
+        >
           Add the correction
         </button>
         <button type="button" className="underline px-2 min-h-11 cursor-pointer" onClick={onDone}>

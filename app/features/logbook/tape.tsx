@@ -24,9 +24,13 @@ export function Tape({
       <ol className="flex max-sm:flex-col min-w-full w-max max-sm:w-full max-sm:max-h-18 max-sm:overflow-y-auto max-sm:px-3.5 max-sm:py-2">
         {lines.map(({ entry, times }) => {
           const words = entryWords(entry, adjuster);
-          const title = times > 1 && entry.kind === "clamp" ? `Clamps ${entry.body.state}, ${times} touched` : words.title;
+          const title =
+            times > 1 && entry.kind === "clamp" ? `Clamps ${entry.body.state}, ${times} touched` : words.title;
           return (
-            <li key={entry.id} className="sm:px-5 sm:py-2.5 sm:border-r border-dashed border-tape-mid/50 max-w-110 sm:min-h-14 max-sm:flex max-sm:gap-2">
+            <li
+              key={entry.id}
+              className="sm:px-5 sm:py-2.5 sm:border-r border-dashed border-tape-mid/50 max-w-110 sm:min-h-14 max-sm:flex max-sm:gap-2"
+            >
               <p className="figure text-tape-mid whitespace-nowrap">
                 {entry.waiting ? "waiting" : clockOrDay(entry.madeAt, timeZone, now)}
               </p>
@@ -46,7 +50,8 @@ function tapeLines(entries: readonly TapeEntry[]): { entry: TapeEntry; times: nu
   const lines: { entry: TapeEntry; times: number }[] = [];
   for (const entry of [...entries].reverse()) {
     const last = lines[lines.length - 1];
-    const sameRun = last && isKind("clamp")(entry) && isKind("clamp")(last.entry) && entry.body.state === last.entry.body.state;
+    const sameRun =
+      last && isKind("clamp")(entry) && isKind("clamp")(last.entry) && entry.body.state === last.entry.body.state;
     if (sameRun) last.times++;
     else lines.push({ entry, times: 1 });
   }

@@ -19,7 +19,10 @@ export function Head({ children, right }: { children?: ReactNode; right?: ReactN
 export function PlaceNav() {
   return (
     <nav aria-label="Places">
-      <NavLink to="/" className="inline-flex items-center min-h-11 px-3 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]">
+      <NavLink
+        to="/"
+        className="inline-flex items-center min-h-11 px-3 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]"
+      >
         Floor
       </NavLink>
     </nav>

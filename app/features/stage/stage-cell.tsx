@@ -7,7 +7,15 @@ import { rangeWords } from "../words/entry";
 import type { StageState } from "./stage-state";
 
 /** A stage at a glance: name, teeth, band gauge, state in a word, what was read. */
-export function StageCell({ stage, standing, state }: { stage: Stage; standing: StageStanding | null; state: StageState }) {
+export function StageCell({
+  stage,
+  standing,
+  state,
+}: {
+  stage: Stage;
+  standing: StageStanding | null;
+  state: StageState;
+}) {
   const { loMm, hiMm } = stage.limits;
   const [z1, z2] = stage.geometry.pair.teeth;
   const result = standing?.result ?? null;
@@ -15,7 +23,10 @@ export function StageCell({ stage, standing, state }: { stage: Stage; standing: 
   return (
     <div>
       <p className="font-semibold">
-        {stage.name} <span className="figure">{z1} : {z2}</span>
+        {stage.name}{" "}
+        <span className="figure">
+          {z1} : {z2}
+        </span>
       </p>
       <SmallBandGauge
         lo={loMm}

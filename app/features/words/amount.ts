@@ -1,7 +1,20 @@
 import type { MoveUnit } from "~/core/advice";
-import { type Dimension, decimalsFor, formatNumber, nearestFraction, type Result, accept, parseQuantity } from "~/core/quantity";
+import {
+  accept,
+  type Dimension,
+  decimalsFor,
+  formatNumber,
+  nearestFraction,
+  parseQuantity,
+  type Result,
+} from "~/core/quantity";
 
-const parts: Record<string, string> = { "1/2": "half a turn", "1/4": "a quarter turn", "1/8": "one eighth of a turn", "1/16": "one sixteenth of a turn" };
+const parts: Record<string, string> = {
+  "1/2": "half a turn",
+  "1/4": "a quarter turn",
+  "1/8": "one eighth of a turn",
+  "1/16": "one sixteenth of a turn",
+};
 
 /** A size of a move, without its direction: "one eighth of a turn", "1 3/16 turns", "0.14 mm", "14°". */
 export function amountWords(amount: number, unit: MoveUnit, step: number): string {

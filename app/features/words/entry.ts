@@ -1,8 +1,8 @@
-import { formatNumber } from "~/core/quantity";
 import type { Entry, RoundResult } from "~/core/logbook";
+import { formatNumber } from "~/core/quantity";
 import type { StageAdjuster } from "~/data/queries/stages";
-import { amountWords } from "./amount";
 import { stateWord } from "~/ui/state-mark";
+import { amountWords } from "./amount";
 import { verdictState } from "./state";
 
 export const rangeWords = (min: number, max: number, decimals = 2): string =>
@@ -25,7 +25,8 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
     case "live":
       return {
         title: "Live",
-        detail: entry.body.saw.length === 0 ? "All clear acknowledged" : `Acknowledged although ${entry.body.saw.join(", ")}`,
+        detail:
+          entry.body.saw.length === 0 ? "All clear acknowledged" : `Acknowledged although ${entry.body.saw.join(", ")}`,
       };
     case "round": {
       const { phase, result } = entry.body;
@@ -34,7 +35,13 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
     }
     case "move": {
       const { amount, unit, did, note } = entry.body;
-      const word = adjuster ? (amount > 0 ? adjuster.positiveWord : adjuster.negativeWord) : amount > 0 ? "plus" : "minus";
+      const word = adjuster
+        ? amount > 0
+          ? adjuster.positiveWord
+          : adjuster.negativeWord
+        : amount > 0
+          ? "plus"
+          : "minus";
       const size = amountWords(amount, unit as never, adjuster?.step ?? 0.01);
       return {
         title: `${adjuster?.name ?? "Moved"} ${size} ${word}`,

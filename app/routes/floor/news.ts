@@ -14,7 +14,9 @@ const machines = (n: number, verb: [one: string, many: string]): string =>
 export function floorNews(rows: readonly { stages: readonly StageNow[] }[]): string {
   const having = (state: StageState) => rows.filter((row) => row.stages.some((stage) => stage.state === state)).length;
   const outside = having("outside");
-  const near = rows.filter((row) => row.stages.some((s) => s.state === "near") && !row.stages.some((s) => s.state === "outside")).length;
+  const near = rows.filter(
+    (row) => row.stages.some((s) => s.state === "near") && !row.stages.some((s) => s.state === "outside"),
+  ).length;
   const unknown = having("unknown");
   const parts = [
     outside > 0 ? machines(outside, ["is outside", "are outside"]) : "",
@@ -30,7 +32,8 @@ export function machineReason(stages: readonly StageNow[]): string {
   const outside = stages.find((item) => item.state === "outside");
   if (outside) {
     const { stage, standing } = outside;
-    if (standing?.result && !standing.result.fits) return `${stage.name}: no setting can hold it, the gear is not round`;
+    if (standing?.result && !standing.result.fits)
+      return `${stage.name}: no setting can hold it, the gear is not round`;
     const loose = (standing?.result?.maxMm ?? 0) > stage.limits.hiMm;
     const tight = (standing?.result?.minMm ?? 0) < stage.limits.loMm;
     return `${stage.name} is ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
@@ -38,6 +41,9 @@ export function machineReason(stages: readonly StageNow[]): string {
   const near = stages.find((item) => item.state === "near");
   if (near) return `${near.stage.name} is too near its limit to tell`;
   const unknown = stages.find((item) => item.state === "unknown");
-  if (unknown) return unknown.standing?.result ? `${unknown.stage.name} was not read since it was moved` : `${unknown.stage.name} was never read`;
+  if (unknown)
+    return unknown.standing?.result
+      ? `${unknown.stage.name} was not read since it was moved`
+      : `${unknown.stage.name} was never read`;
   return "Nothing to do";
 }

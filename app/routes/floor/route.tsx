@@ -17,7 +17,10 @@ export async function loader({ context, request }: Route.LoaderArgs) {
     const machines = await machinesOfWorkshop(pool, person.workshopId);
     const ids = machines.map((machine) => machine.id);
     const [stages, jobs] = await Promise.all([stagesOfMachines(pool, ids), openJobs(pool, ids)]);
-    const standing = await standings(pool, stages.map((stage) => stage.id));
+    const standing = await standings(
+      pool,
+      stages.map((stage) => stage.id),
+    );
     const rows = machines.map((machine) => {
       const own = stages
         .filter((stage) => stage.machineId === machine.id)
@@ -27,7 +30,8 @@ export async function loader({ context, request }: Route.LoaderArgs) {
         });
       return { machine, stages: own, jobs: jobs.filter((job) => job.machineId === machine.id) };
     });
-    const worst = (row: (typeof rows)[number]) => Math.min(...row.stages.map((stage) => order.indexOf(stage.state)), order.length);
+    const worst = (row: (typeof rows)[number]) =>
+      Math.min(...row.stages.map((stage) => order.indexOf(stage.state)), order.length);
     return {
       rows: rows.sort((a, b) => worst(a) - worst(b)),
       timeZone: person.timeZone,
@@ -57,12 +61,14 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
         <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 px-5 max-sm:px-3.5 py-5 border-b border-rule">
           <h1 className="text-3xl max-sm:text-2xl font-bold">{floorNews(rows)}</h1>
           <p className="text-mid">
-            {rows.length} {rows.length === 1 ? "machine" : "machines"}, {stageCount} {stageCount === 1 ? "stage" : "stages"}
+            {rows.length} {rows.length === 1 ? "machine" : "machines"}, {stageCount}{" "}
+            {stageCount === 1 ? "stage" : "stages"}
           </p>
         </header>
         {rows.length === 0 && (
           <p className="p-5 text-lg max-w-2xl">
-            No machine is entered yet. Start once without <code>--empty</code> in a fresh folder to look around in the demo.
+            No machine is entered yet. Start once without <code>--empty</code> in a fresh folder to look around in the
+            demo.
           </p>
         )}
         <ul>

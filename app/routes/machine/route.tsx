@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { data, Form, Link, redirect, useNavigation } from "react-router";
 import { v7 } from "uuid";
-import { EntryRow } from "~/app/features/logbook/entry-row";
+import { LogbookList } from "~/app/features/logbook/logbook-list";
 import { Head, PersonMenu, PlaceNav, RoomSwitch } from "~/app/features/shell/head";
 import { StageCell } from "~/app/features/stage/stage-cell";
 import { stageState } from "~/app/features/stage/stage-state";
@@ -20,7 +20,9 @@ import { Field } from "~/ui/field";
 import { isId } from "../job/entries";
 import type { Route } from "./+types/route";
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.machine.name ?? "Machine"}, Harmostat` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.machine.name ?? "Machine"}, Harmostat` },
+];
 
 const pageSize = 40;
 
@@ -35,7 +37,10 @@ export async function loader({ params, context, request }: Route.LoaderArgs) {
       openJobs(pool, [machine.id]),
       logbookPage(pool, machine.id, from, pageSize + 1),
     ]);
-    const standing = await standings(pool, stages.map((stage) => stage.id));
+    const standing = await standings(
+      pool,
+      stages.map((stage) => stage.id),
+    );
     return {
       machine,
       stages: stages.map((stage) => {
@@ -98,14 +103,24 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
               const { stage } = item;
               const job = jobs.find((candidate) => candidate.stageIds.includes(stage.id));
               return (
-                <li key={stage.id} className="border-t border-rule py-5 grid sm:grid-cols-[16rem_minmax(0,1fr)] gap-x-8 gap-y-4">
+                <li
+                  key={stage.id}
+                  className="border-t border-rule py-5 grid sm:grid-cols-[16rem_minmax(0,1fr)] gap-x-8 gap-y-4"
+                >
                   <StageCell {...item} />
                   <div>
                     <p>
-                      Limits <span className="figure">{formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)}</span> mm backlash at the pitch circle. {stage.limits.source}, revision {stage.limits.revision}.
+                      Limits{" "}
+                      <span className="figure">
+                        {formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)}
+                      </span>{" "}
+                      mm backlash at the pitch circle. {stage.limits.source}, revision {stage.limits.revision}.
                     </p>
                     <p className="text-mid mb-3">
-                      Module <span className="figure">{stage.geometry.pair.moduleMm}</span>, centres <span className="figure">{formatNumber(stage.geometry.pair.centreDistanceMm ?? 0, 2)}</span> mm. Set by {stage.adjuster.name.toLowerCase()}, {stage.geometry.clamps.points.length} clamps {stage.geometry.clamps.size}.
+                      Module <span className="figure">{stage.geometry.pair.moduleMm}</span>, centres{" "}
+                      <span className="figure">{formatNumber(stage.geometry.pair.centreDistanceMm ?? 0, 2)}</span> mm.
+                      Set by {stage.adjuster.name.toLowerCase()}, {stage.geometry.clamps.points.length} clamps{" "}
+                      {stage.geometry.clamps.size}.
                       {item.standing?.readAt && ` Last read ${day(item.standing.readAt, timeZone)}.`}
                     </p>
                     {job ? (
@@ -113,7 +128,9 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
                         Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
                       </Link>
                     ) : (
-                      loaderData.mayWork && <StartJob stageId={stage.id} stageName={stage.name} actionData={actionData} />
+                      loaderData.mayWork && (
+                        <StartJob stageId={stage.id} stageName={stage.name} actionData={actionData} />
+                      )
                     )}
                   </div>
                 </li>
@@ -126,19 +143,12 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
             Logbook
           </h2>
           {entries.length === 0 && <p>Nothing is logged yet.</p>}
-          <ol>
-            {entries.map((entry, i) => (
-              <EntryRow
-                key={entry.id}
-                entry={entry}
-                stage={stages.find((item) => item.stage.id === entry.stageId)?.stage}
-                corrections={entries.filter((other) => other.kind === "correction" && other.namesEntry === entry.id)}
-                dayHead={i === 0 || day(entry.madeAt, timeZone) !== day(entries[i - 1]?.madeAt ?? "", timeZone) ? day(entry.madeAt, timeZone) : null}
-                timeZone={timeZone}
-                mayCorrect={loaderData.mayWork}
-              />
-            ))}
-          </ol>
+          <LogbookList
+            entries={entries}
+            stages={stages.map((item) => item.stage)}
+            timeZone={timeZone}
+            mayCorrect={loaderData.mayWork}
+          />
           <nav aria-label="Logbook pages" className="flex gap-6 mt-4">
             {loaderData.paged && (
               <Link to="?" className="text-on-tape min-h-11 inline-flex items-center">
@@ -157,7 +167,15 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
   );
 }
 
-function StartJob({ stageId, stageName, actionData }: { stageId: string; stageName: string; actionData: Route.ComponentProps["actionData"] }) {
+function StartJob({
+  stageId,
+  stageName,
+  actionData,
+}: {
+  stageId: string;
+  stageName: string;
+  actionData: Route.ComponentProps["actionData"];
+}) {
   const [ids] = useState(() => ({ jobId: v7(), entryId: v7() }));
   const busy = useNavigation().state !== "idle";
   return (

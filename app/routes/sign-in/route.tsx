@@ -1,7 +1,7 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from "react-router";
 import { refusalWords } from "~/app/features/words/refusal";
-import { beginSession, signedInPerson, withDatabase } from "~/app/session/session.server";
 import { poolContext } from "~/app/session/request-context";
+import { beginSession, signedInPerson, withDatabase } from "~/app/session/session.server";
 import { signIn } from "~/operations/sign-in";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -20,7 +20,9 @@ export async function action({ request, context }: Route.ActionArgs) {
   return withDatabase(async () => {
     const result = await signIn(context.get(poolContext), { signIn: signedName, password: form.get("password") });
     if (!result.ok) return data({ signIn: signedName, refusal: result.refusal }, { status: 400 });
-    return redirect(safePath(form.get("to")), { headers: { "Set-Cookie": await beginSession(context, result.value.id) } });
+    return redirect(safePath(form.get("to")), {
+      headers: { "Set-Cookie": await beginSession(context, result.value.id) },
+    });
   });
 }
 
@@ -40,8 +42,21 @@ export default function SignIn({ actionData }: Route.ComponentProps) {
         <h1 className="text-3xl font-bold mb-6">Who is at the machine?</h1>
         <Form method="post" className="grid gap-4">
           <input type="hidden" name="to" value={search.get("to") ?? "/"} />
-          <Field label="Sign-in name" name="signIn" autoComplete="username" defaultValue={actionData?.signIn} autoFocus error={on("signIn")} />
-          <Field label="Password" name="password" type="password" autoComplete="current-password" error={on("password")} />
+          <Field
+            label="Sign-in name"
+            name="signIn"
+            autoComplete="username"
+            defaultValue={actionData?.signIn}
+            autoFocus
+            error={on("signIn")}
+          />
+          <Field
+            label="Password"
+            name="password"
+            type="password"
+            autoComplete="current-password"
+            error={on("password")}
+          />
           <Button kind="now" large type="submit" disabled={busy}>
             Sign in
           </Button>
