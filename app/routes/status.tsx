@@ -1,11 +1,9 @@
-import { one, sql } from "~/data/postgres";
 import { asPerson, everyRole } from "../session/session.server";
 import type { Route } from "./+types/status";
+import { loadStatus } from "./load-status.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-  return asPerson(context, request, everyRole, async ({ pool }) => ({
-    databaseTime: await one(pool, sql`select now() as now`, (row) => (row.now as Date).toISOString()),
-  }));
+  return asPerson(context, request, everyRole, loadStatus);
 }
 
 /** Whether server and database answer, for whoever looks after them. */

@@ -1,4 +1,3 @@
-export { median, medianAbsoluteDeviation } from "./median";
 export { normalQuantile } from "./normal-quantile";
 export { pooledDeviation } from "./pooled-deviation";
 export { combined, differenceUncertainty, fromResolution } from "./uncertainty";

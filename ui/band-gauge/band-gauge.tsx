@@ -56,36 +56,36 @@ export function BandGauge({
     width,
   );
   return (
-    <svg viewBox={`-6 0 ${width + 12} 92`} className="w-full h-auto" role="img" aria-label={label}>
+    <svg viewBox={`-14 0 ${width + 28} 98`} className="w-full h-auto" role="img" aria-label={label}>
       <rect
         x={at(lo)}
-        y="18"
+        y="22"
         width={at(hi) - at(lo)}
         height="40"
         className="fill-band stroke-band-line"
         strokeWidth="1.5"
       />
-      <line x1={at(aim)} x2={at(aim)} y1="12" y2="64" className="stroke-ink" strokeWidth="1.5" />
-      <text x={at(aim)} y="9" textAnchor="middle" fontSize="13" className="fill-mid">
+      <line x1={at(aim)} x2={at(aim)} y1="18" y2="66" className="stroke-ink" strokeWidth="1.5" />
+      <text x={at(aim)} y="14" textAnchor="middle" fontSize="17" className="fill-mid">
         aim
       </text>
-      {now && <Bar from={at(now.min)} to={at(now.max)} y={25} height={8} fill={fills[state]} />}
+      {now && <Bar from={at(now.min)} to={at(now.max)} y={28} height={8} fill={fills[state]} />}
       {then && (
         <line
           x1={at(then.min)}
           x2={Math.max(at(then.max), at(then.min) + 6)}
-          y1="47"
-          y2="47"
+          y1="50"
+          y2="50"
           strokeWidth="8"
           strokeDasharray="8 4"
           className="stroke-now"
         />
       )}
-      <line x1="0" x2={width} y1="66" y2="66" className="stroke-rule" strokeWidth="1.5" />
+      <line x1="0" x2={width} y1="69" y2="69" className="stroke-rule" strokeWidth="1.5" />
       {ticks.map((tick) => (
         <g key={tick}>
-          <line x1={at(tick)} x2={at(tick)} y1="66" y2="71" className="stroke-mid" strokeWidth="1.5" />
-          <text x={at(tick)} y="87" textAnchor="middle" fontSize="14" className="fill-mid figure">
+          <line x1={at(tick)} x2={at(tick)} y1="69" y2="74" className="stroke-mid" strokeWidth="1.5" />
+          <text x={at(tick)} y="91" textAnchor="middle" fontSize="18" className="fill-mid figure">
             {formatNumber(tick, 2)}
           </text>
         </g>

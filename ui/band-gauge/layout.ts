@@ -2,17 +2,17 @@ export type Span = { min: number; max: number };
 export type GaugeScale = { at: (value: number) => number; from: number; to: number; ticks: number[] };
 
 /**
- * A linear scale that shows the band and everything on it, with the band never less than a third of the width. Values beyond
+ * A linear scale that shows the band and everything on it, with the band never less than a fifth of the width. Values beyond
  * stand at the end of the scale.
  */
 export function gaugeScale(lo: number, hi: number, spans: readonly Span[], width: number): GaugeScale {
   const band = hi - lo || Math.abs(hi) || 1;
   const least = Math.min(lo, ...spans.map((s) => s.min));
   const most = Math.max(hi, ...spans.map((s) => s.max));
-  const from = Math.max(least, lo - 1.2 * band) - 0.12 * band;
-  const to = Math.min(most, hi + 1.2 * band) + 0.12 * band;
+  const from = Math.max(least, lo - 2 * band) - 0.12 * band;
+  const to = Math.min(most, hi + 2 * band) + 0.12 * band;
   const at = (value: number) => (width * (Math.min(to, Math.max(from, value)) - from)) / (to - from);
-  return { at, from, to, ticks: niceTicks(from, to, 7) };
+  return { at, from, to, ticks: niceTicks(from, to, 6) };
 }
 
 /** Round figures (1, 2, 4, 5 × 10ⁿ) within a range, about `count` of them. */

@@ -93,10 +93,10 @@ export function RoundDial(props: DialProps) {
       })}
       <LimitLabel angle={labelAngle} radius={scale.radius(band.hi)} text={formatNumber(band.hi, props.decimals)} />
       <LimitLabel angle={labelAngle} radius={scale.radius(band.lo)} text={formatNumber(band.lo, props.decimals)} />
-      <text y="2" textAnchor="middle" fontSize="23" fontWeight="650" className="fill-ink figure">
+      <text y="2" textAnchor="middle" className="fill-ink figure font-[650] text-[23px] max-sm:text-[30px]">
         {props.headline}
       </text>
-      <text y="24" textAnchor="middle" fontSize="15" className="fill-mid">
+      <text y="27" textAnchor="middle" className="fill-mid text-[16px] max-sm:text-[23px]">
         {props.subline}
       </text>
     </svg>
@@ -134,8 +134,7 @@ function LimitLabel({ angle, radius, text }: { angle: number; radius: number; te
       x={x}
       y={y + 5}
       textAnchor="middle"
-      fontSize="15"
-      className="fill-mid stroke-panel figure"
+      className="fill-mid stroke-panel figure text-[16px] max-sm:text-[24px]"
       strokeWidth="5"
       paintOrder="stroke"
     >

@@ -40,8 +40,10 @@ export function JobScreen({
             <>
               <Power record={job.record} signed={signed} jobId={data.job.id} />
               <KeptMark kept={job.kept} timeZone={data.timeZone} />
-              <RoomSwitch />
-              <PersonMenu />
+              <div className="flex gap-3 max-sm:hidden">
+                <RoomSwitch />
+                <PersonMenu />
+              </div>
             </>
           }
         >

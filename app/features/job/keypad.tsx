@@ -11,7 +11,7 @@ export function Keypad({ onKey, onBack }: { onKey: (key: string) => void; onBack
   const look =
     "figure text-2xl font-semibold min-h-14 bg-panel border border-rule cursor-pointer active:bg-ink active:text-panel grid place-items-center";
   return (
-    <div className="grid grid-cols-4 gap-1.5">
+    <div className="grid grid-cols-4 gap-1.5 max-lg:order-4">
       {keys.map((key) =>
         key === "back" ? (
           <button

@@ -131,8 +131,8 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
     typed?.readings.find((r) => r.questioned && !r.struck && !r.open && !kept.includes(String(r.index))) ?? null;
   const asking = typing || !recorded || waitingForReading;
   return (
-    <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:grid-cols-1">
-      <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto">
+    <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:flex max-lg:flex-col max-lg:gap-1.5 max-lg:px-3.5 max-lg:py-2 md:max-lg:overflow-y-auto">
+      <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto max-lg:contents">
         <ReadingsPane
           round={round}
           change={(how) => job.changeRound(phase, how)}
@@ -152,7 +152,9 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           method={<MethodForm texts={texts} instruments={instruments} onText={job.changeText} />}
         />
       </div>
-      <div className="bg-panel min-h-0 p-2 max-lg:order-first max-lg:h-[24rem] max-sm:h-[21rem] flex items-center justify-center">
+      <div
+        className={`bg-panel min-h-0 p-2 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0 flex items-center justify-center ${asking ? "max-lg:order-3" : "max-lg:order-1"}`}
+      >
         <RoundPane
           stage={stage}
           instrument={method.instrument}
@@ -162,7 +164,7 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           counterClockwise={method.sense === "counter-clockwise"}
         />
       </div>
-      <div className="p-5 max-sm:p-3.5 min-h-0 lg:overflow-y-auto">
+      <div className={`lg:p-5 max-lg:py-3 min-h-0 lg:overflow-y-auto ${asking ? "max-lg:order-5" : "max-lg:order-1"}`}>
         {waitingForReading ? (
           <ReadAgain tooth={positions[0] ?? null} />
         ) : (

@@ -125,8 +125,8 @@ export function ReadingsPane(props: Props) {
   const said = understood(round.field, props.bareUnit);
   const last = repeatOf === null ? undefined : round.readings[repeatOf];
   return (
-    <section aria-label="Readings" className="flex flex-col gap-1.5 min-h-0">
-      <div className="bg-panel border-2 border-ink flex items-center has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
+    <section aria-label="Readings" className="flex flex-col gap-1.5 grow min-h-0 max-lg:contents">
+      <div className="bg-panel border-2 border-ink flex items-center max-lg:order-2 has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
         <input
           ref={field}
           value={round.field}
@@ -152,12 +152,12 @@ export function ReadingsPane(props: Props) {
       <p
         id="reading-said"
         role="status"
-        className={`min-h-6 ${problem || props.problem ? "text-outside font-semibold" : "text-mid"}`}
+        className={`min-h-6 max-lg:order-2 ${problem || props.problem ? "text-outside font-semibold" : "text-mid"}`}
       >
         {problem ?? (props.problem ? refusalWords(props.problem) : said)}
       </p>
       {questioned && !last && (
-        <div className="border-2 border-near bg-panel p-3 grid gap-2" role="alert">
+        <div className="border-2 border-near bg-panel p-3 grid gap-2 max-lg:order-2" role="alert">
           <p>
             <b className="figure">{round.readings[questioned.index]?.typed}</b> at tooth {questioned.tooth} stands off
             from the others. Read it again to be sure.
@@ -171,7 +171,11 @@ export function ReadingsPane(props: Props) {
         </div>
       )}
       {last && (
-        <div className="border-2 border-now bg-panel p-3 grid gap-2" role="alertdialog" aria-label="Read here before">
+        <div
+          className="border-2 border-now bg-panel p-3 grid gap-2 max-lg:order-2"
+          role="alertdialog"
+          aria-label="Read here before"
+        >
           <p>
             Tooth {tooth} already reads <b className="figure">{last.typed}</b>.
           </p>
@@ -192,7 +196,7 @@ export function ReadingsPane(props: Props) {
         onKey={(key) => type(round.field + key)}
         onBack={() => (round.field === "" ? goTo(at - 1) : type(round.field.slice(0, -1)))}
       />
-      <div className="grid grid-cols-[auto_1fr] gap-1.5">
+      <div className="grid grid-cols-[auto_1fr] gap-1.5 max-lg:order-4">
         <UnitKey value={props.bareUnit} onChange={props.onBareUnit} field={field} />
         {complete && round.field === "" ? (
           <Button kind="now" large onClick={props.onDone}>
@@ -205,7 +209,7 @@ export function ReadingsPane(props: Props) {
         )}
       </div>
       {enough && !complete && (
-        <Button kind="quiet" onClick={props.onDone}>
+        <Button kind="quiet" className="max-lg:order-4" onClick={props.onDone}>
           {props.doneWord} with {counted.length} of {positions.length}
         </Button>
       )}
@@ -216,7 +220,7 @@ export function ReadingsPane(props: Props) {
         onGo={(t) => goTo(positions.indexOf(t))}
         onStrike={strike}
       />
-      {props.method}
+      <div className="max-lg:order-7 shrink-0">{props.method}</div>
     </section>
   );
 }
@@ -274,7 +278,10 @@ function ReadingList({
     .map((reading, index) => ({ reading, index, seen: readings.find((r) => r.index === index) }))
     .reverse();
   return (
-    <ol aria-label="Readings so far, newest first" className="overflow-y-auto grow min-h-24 max-sm:max-h-60">
+    <ol
+      aria-label="Readings so far, newest first"
+      className="overflow-y-auto grow min-h-24 max-lg:order-6 max-lg:max-h-72"
+    >
       {rows.map(({ reading, index, seen }) => (
         <li
           key={`${reading.tooth}-${index}`}

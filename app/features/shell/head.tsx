@@ -34,7 +34,7 @@ export function RoomSwitch() {
   const room = useRouteLoaderData<typeof rootLoader>("root")?.room ?? "bright";
   const other = room === "dark" ? "bright" : "dark";
   return (
-    <form method="post" action="/room" className="max-sm:hidden">
+    <form method="post" action="/room">
       <Button kind="quiet" type="submit" name="room" value={other}>
         {other === "dark" ? "Dark room" : "Bright room"}
       </Button>
@@ -46,7 +46,7 @@ export function PersonMenu() {
   const person = useRouteLoaderData<typeof rootLoader>("root")?.person;
   if (!person) return null;
   return (
-    <form method="post" action="/sign-out" className="max-sm:hidden">
+    <form method="post" action="/sign-out">
       <button type="submit" className={buttonClass("quiet")} title="Sign out">
         {person.name}, sign out
       </button>

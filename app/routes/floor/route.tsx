@@ -1,46 +1,17 @@
 import { Link } from "react-router";
 import { Head, PersonMenu, PlaceNav, RoomSwitch } from "~/app/features/shell/head";
 import { StageCell } from "~/app/features/stage/stage-cell";
-import { type StageState, stageState } from "~/app/features/stage/stage-state";
 import { clockOrDay } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { openJobs } from "~/data/queries/jobs";
-import { machinesOfWorkshop, standings } from "~/data/queries/machines";
-import { stagesOfMachines } from "~/data/queries/stages";
 import type { Route } from "./+types/route";
+import { loadFloor } from "./load-floor.server";
 import { floorNews, machineReason } from "./news";
 
 export const meta: Route.MetaFunction = () => [{ title: "Floor, Harmostat" }];
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-  return asPerson(context, request, everyRole, async ({ pool, person, now }) => {
-    const machines = await machinesOfWorkshop(pool, person.workshopId);
-    const ids = machines.map((machine) => machine.id);
-    const [stages, jobs] = await Promise.all([stagesOfMachines(pool, ids), openJobs(pool, ids)]);
-    const standing = await standings(
-      pool,
-      stages.map((stage) => stage.id),
-    );
-    const rows = machines.map((machine) => {
-      const own = stages
-        .filter((stage) => stage.machineId === machine.id)
-        .map((stage) => {
-          const known = standing.find((item) => item.stageId === stage.id);
-          return { stage, standing: known ?? null, state: stageState(known ?? null) };
-        });
-      return { machine, stages: own, jobs: jobs.filter((job) => job.machineId === machine.id) };
-    });
-    const worst = (row: (typeof rows)[number]) =>
-      Math.min(...row.stages.map((stage) => order.indexOf(stage.state)), order.length);
-    return {
-      rows: rows.sort((a, b) => worst(a) - worst(b)),
-      timeZone: person.timeZone,
-      now: now.toISOString(),
-    };
-  });
+  return asPerson(context, request, everyRole, loadFloor);
 }
-
-const order: readonly StageState[] = ["outside", "near", "unknown", "inside"];
 
 export default function Floor({ loaderData }: Route.ComponentProps) {
   const { rows, timeZone, now } = loaderData;

@@ -1,8 +1,8 @@
+import { jsonObject } from "~/app/session/json-object";
 import { asPersonJson, refusalResponse } from "~/app/session/session.server";
 import { mayWork } from "~/operations/context";
 import { saveDraft } from "~/operations/save-draft";
 import type { Route } from "./+types/draft";
-import { jsonObject } from "./entries";
 
 /** Keeps what is being typed. */
 export async function action({ request, params, context }: Route.ActionArgs) {

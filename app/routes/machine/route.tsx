@@ -4,58 +4,24 @@ import { v7 } from "uuid";
 import { LogbookList } from "~/app/features/logbook/logbook-list";
 import { Head, PersonMenu, PlaceNav, RoomSwitch } from "~/app/features/shell/head";
 import { StageCell } from "~/app/features/stage/stage-cell";
-import { stageState } from "~/app/features/stage/stage-state";
 import { refusalWords } from "~/app/features/words/refusal";
 import { clockOrDay, day } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { formatNumber } from "~/core/quantity";
-import { logbookPage } from "~/data/queries/entries";
-import { openJobs } from "~/data/queries/jobs";
-import { machineById, standings } from "~/data/queries/machines";
-import { stagesOfMachines } from "~/data/queries/stages";
 import { mayWork } from "~/operations/context";
 import { openJob } from "~/operations/open-job";
 import { Button, buttonClass } from "~/ui/button";
 import { Field } from "~/ui/field";
-import { isId } from "../job/entries";
 import type { Route } from "./+types/route";
+import { loadMachine } from "./load-machine.server";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.machine.name ?? "Machine"}, Harmostat` },
 ];
 
-const pageSize = 40;
-
 export async function loader({ params, context, request }: Route.LoaderArgs) {
-  return asPerson(context, request, everyRole, async ({ pool, person, now }) => {
-    const machine = isId(params.machineId) ? await machineById(pool, person.workshopId, params.machineId) : null;
-    if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
-    const before = Number(new URL(request.url).searchParams.get("before"));
-    const from = Number.isSafeInteger(before) && before > 0 ? before : Number.MAX_SAFE_INTEGER;
-    const [stages, jobs, page] = await Promise.all([
-      stagesOfMachines(pool, [machine.id]),
-      openJobs(pool, [machine.id]),
-      logbookPage(pool, machine.id, from, pageSize + 1),
-    ]);
-    const standing = await standings(
-      pool,
-      stages.map((stage) => stage.id),
-    );
-    return {
-      machine,
-      stages: stages.map((stage) => {
-        const known = standing.find((item) => item.stageId === stage.id) ?? null;
-        return { stage, standing: known, state: stageState(known) };
-      }),
-      jobs,
-      entries: page.slice(0, pageSize),
-      older: page.length > pageSize ? (page[pageSize - 1]?.seq ?? null) : null,
-      paged: from !== Number.MAX_SAFE_INTEGER,
-      timeZone: person.timeZone,
-      mayWork: mayWork.includes(person.role),
-      now: now.toISOString(),
-    };
-  });
+  const before = Number(new URL(request.url).searchParams.get("before"));
+  return asPerson(context, request, everyRole, (asked) => loadMachine(asked, params.machineId, before));
 }
 
 /** Opens a job. The ids were made with the form, so that sending it twice opens one. */

@@ -1,0 +1,70 @@
+/** The doors between the rooms: a room may import only these, besides itself. */
+const below = "^core/(quantity|numerics)/";
+const shared = "^core/(quantity|numerics|statistics|reference)/";
+const elements = "gears|fastening";
+
+const door = (name, from, allowed, extra = {}) => ({
+  name,
+  severity: "error",
+  from: { path: from, pathNot: "\\.test\\.tsx?$", ...(extra.from ?? {}) },
+  to: {
+    path: "^(core|calc|data|operations|server|ui|app|workers|scripts|demo|tests)/",
+    pathNot: allowed,
+    ...(extra.to ?? {}),
+  },
+});
+
+module.exports = {
+  forbidden: [
+    { name: "no circles", severity: "error", from: {}, to: { circular: true, dependencyTypesNot: ["type-only"] } },
+    door("quantity stands alone", "^core/quantity/", "^core/quantity/"),
+    door("numerics stands alone", "^core/numerics/", "^core/numerics/"),
+    door("statistics and reference", "^core/(statistics|reference)/", [below, "^core/(statistics|reference)/"]),
+    ...elements.split("|").map((e) => door(`element ${e}`, `^core/${e}/`, [shared, `^core/${e}/`])),
+    door("rounds and limits", "^core/(rounds|limits)/", [shared, `^core/(${elements}|rounds|limits)/`]),
+    door("advice, practice, logbook", "^core/(advice|practice|logbook)/", "^core/"),
+    door("calc", "^calc/", ["^calc/", "^core/"]),
+    door("data", "^data/", ["^data/", "^core/"]),
+    door("operations", "^operations/", ["^operations/", "^core/", "^calc/", "^data/"]),
+    door("ui", "^ui/", ["^ui/", "^core/quantity/"]),
+    door("app", "^app/", ["^app/", "^ui/", "^core/", "^calc/", "^operations/", "^data/"]),
+    {
+      name: "app reads data in .server files only",
+      severity: "error",
+      from: { path: "^app/", pathNot: "\\.server\\.tsx?$" },
+      to: { path: "^data/", dependencyTypesNot: ["type-only"] },
+    },
+    door("workers", "^workers/", ["^workers/", "^core/", "^calc/"]),
+    door("demo", "^demo/", ["^demo/", "^core/"]),
+    door("server", "^server/", ["^server/", "^data/", "^app/session/request-context"]),
+    {
+      name: "scripts take nothing from app",
+      severity: "error",
+      from: { path: "^scripts/" },
+      to: { path: "^app/", dependencyTypesNot: ["type-only"] },
+    },
+    {
+      name: "pg only in data",
+      severity: "error",
+      from: { pathNot: "^data/postgres/" },
+      to: { path: "node_modules/pg/" },
+    },
+    {
+      name: "core has no packages",
+      severity: "error",
+      from: { path: "^core/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypes: ["npm", "npm-dev", "core"] },
+    },
+    { name: "resolvable", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "(\\+types|virtual:)" } },
+  ],
+  options: {
+    doNotFollow: { path: "node_modules" },
+    exclude: { path: "\\+types" },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: "tsconfig.json" },
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "require", "node", "default", "types"],
+    },
+  },
+};

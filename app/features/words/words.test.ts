@@ -1,0 +1,30 @@
+import { expect, test } from "vitest";
+import { amountWords, parseAmount } from "./amount";
+import { refusalWords } from "./refusal";
+
+test.each([
+  [0.125, "turns", "one eighth of a turn"],
+  [-0.1875, "turns", "3/16 of a turn"],
+  [1, "turns", "one whole turn"],
+  [2.5, "turns", "2 1/2 turns"],
+  [14, "deg", "14°"],
+  [-0.04, "mm", "0.04 mm"],
+] as const)("%d %s is said as %s", (amount, unit, words) => {
+  expect(amountWords(amount, unit, unit === "deg" ? 1 : 0.02)).toBe(words);
+});
+
+test.each([
+  ["1/8", "turns", 0.125],
+  ["3 sixteenths", "turns", 0.1875],
+  ["45°", "turns", 0.125],
+  ["0,25", "turns", 0.25],
+  ["14", "deg", 14],
+  ["5 thou", "mm", 0.127],
+] as const)("%s as %s", (typed, unit, amount) => {
+  const parsed = parseAmount(typed, unit);
+  expect(parsed.ok && parsed.value).toBeCloseTo(amount, 9);
+});
+
+test("a refusal nobody has words for still says that nothing typed is lost", () => {
+  expect(refusalWords({ code: "brand-new", path: [], facts: {} })).toContain("still here");
+});

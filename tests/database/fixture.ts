@@ -1,0 +1,138 @@
+import { v7 } from "uuid";
+import { afterAll, beforeAll, inject } from "vitest";
+import { mustHold } from "~/core/quantity";
+import { openPool, type Pool } from "~/data/postgres";
+import type { Person } from "~/data/queries/people";
+import { insertPerson } from "~/data/queries/people";
+import { addMachine } from "~/operations/add-machine";
+import type { Context } from "~/operations/context";
+import { openJob } from "~/operations/open-job";
+import { recordEntry } from "~/operations/record-entry";
+import { setUpWorkshop } from "~/operations/set-up-workshop";
+import { openCluster } from "~/scripts/lib/cluster";
+import { ensureDatabase } from "~/scripts/lib/database";
+
+export type Works = {
+  pool: Pool;
+  url: string;
+  lead: Person;
+  machineId: string;
+  stageId: string;
+  instrumentId: string;
+  as: (person?: Person) => Context;
+  addPerson: (role: Person["role"]) => Promise<Person>;
+  openJob: () => Promise<string>;
+  entry: (jobId: string, work: Record<string, unknown>, id?: string) => ReturnType<typeof recordEntry>;
+  round: (values?: readonly string[]) => Record<string, unknown>;
+};
+
+let count = 0;
+
+/** A fresh database for a test file, with one machine of one stage; emptied with the cluster. */
+export function freshWorks(): Works {
+  const works = {} as Works;
+  beforeAll(async () => {
+    const cluster = await openCluster(inject("clusterFolder"), { throwaway: true });
+    const name = `test_${process.pid}_${count++}_${Math.floor(performance.now())}`;
+    await ensureDatabase(cluster, name, "migrated");
+    works.url = cluster.url(name);
+    works.pool = openPool(works.url);
+    works.instrumentId = v7();
+    works.machineId = v7();
+    works.stageId = v7();
+    works.lead = await setUpWorkshop(
+      works.pool,
+      new Date(),
+      { id: v7(), name: "Test", timeZone: "Europe/London" },
+      { id: v7(), name: "Lead", signIn: "lead", password: "test" },
+      [
+        {
+          id: works.instrumentId,
+          name: "Indicator",
+          kind: "lever indicator",
+          resolutionMm: 0.01,
+          expandedUncertaintyMm: 0.006,
+          coverage: 2,
+        },
+      ],
+    );
+    mustHold(await addMachine(works.as(), machine(works)));
+  });
+  afterAll(() => works.pool.end());
+  works.as = (person = works.lead) => ({ pool: works.pool, person, now: new Date() });
+  works.addPerson = async (role) => {
+    const person = { ...works.lead, id: v7(), name: role, role };
+    await insertPerson(works.pool, { ...person, signIn: `${role}-${person.id}`, passwordHash: "none", at: new Date() });
+    return person;
+  };
+  works.openJob = async () => {
+    const id = v7();
+    const input = {
+      id,
+      entryId: v7(),
+      machineId: works.machineId,
+      stageIds: [works.stageId],
+      reason: "Test",
+      madeAt: new Date().toISOString(),
+    };
+    return mustHold(await openJob(works.as(), input)).jobId;
+  };
+  works.entry = (jobId, work, id = v7()) =>
+    recordEntry(works.as(), { id, jobId, stageId: works.stageId, madeAt: new Date().toISOString(), ...work });
+  works.round = (values = ["0.15", "0.17", "0,18", "7 thou", "0.16"]) => ({
+    kind: "round",
+    phase: "as-found",
+    method: {
+      instrumentId: works.instrumentId,
+      indicatorRadiusMm: null,
+      indicatorAngleDeg: 0,
+      temperatureC: 21,
+      sense: "clockwise",
+    },
+    readings: values.map((typed, i) => ({
+      tooth: ((i * 8) % 40) + 1,
+      turn: 1 + Math.floor(i / 5),
+      typed,
+      struck: false,
+      repeats: null,
+    })),
+  });
+  return works;
+}
+
+const machine = ({ machineId, stageId }: Works) => ({
+  id: machineId,
+  name: "Test machine",
+  tag: "T-1",
+  place: "Bench",
+  model: "none",
+  usageUnit: "hours",
+  stages: [
+    {
+      id: stageId,
+      name: "Drive",
+      geometryId: v7(),
+      pair: { teeth: [20, 40], moduleMm: 2, centreDistanceMm: 60.2 },
+      clamps: {
+        points: [
+          { x: 0, y: 0 },
+          { x: 9, y: 0 },
+        ],
+        size: "M6",
+        torqueNm: 9,
+        passes: 2,
+        compound: false,
+      },
+      adjusterId: v7(),
+      adjusterName: "Slide",
+      adjuster: { type: "slide" },
+      step: 0.01,
+      positiveWord: "out",
+      negativeWord: "in",
+      limitsId: v7(),
+      limits: { loMm: 0.1, aimMm: null, hiMm: 0.24 },
+      sourceKind: "drawing",
+      source: "T",
+    },
+  ],
+});

@@ -1,0 +1,151 @@
+import { v7 } from "uuid";
+import { describe, expect, test } from "vitest";
+import { mustHold } from "~/core/quantity";
+import { none, one, sql, transaction } from "~/data/postgres";
+import { entriesOfJob } from "~/data/queries/entries";
+import { allMachines, type Machine, standings } from "~/data/queries/machines";
+import { correctEntry } from "~/operations/correct-entry";
+import { verifyChain } from "~/operations/verify-chain";
+import { freshWorks } from "./fixture";
+
+const works = freshWorks();
+const verify = async () => {
+  const [machine] = (await allMachines(works.pool)) as [Machine];
+  return transaction(works.pool, (db) => verifyChain(db, machine));
+};
+
+describe("entries are append-only, whoever asks", () => {
+  test.each([
+    "update entry set body = '{}'",
+    "delete from entry",
+    "truncate entry cascade",
+    "update reading set value_mm = 0",
+    "delete from reading",
+    "truncate reading",
+    "update stage_limits set hi_mm = 9",
+    "delete from stage_geometry",
+    "update machine set entry_count = 0",
+  ])("%s", async (text) => {
+    const job = await works.openJob();
+    mustHold(await works.entry(job, works.round()));
+    await expect(works.pool.query(text)).rejects.toMatchObject({ code: "HA001" });
+  });
+
+  test("a reading cannot join an entry later", async () => {
+    const job = await works.openJob();
+    const entry = mustHold(await works.entry(job, works.round()));
+    const copy = `insert into reading select entry_id, 99, tooth, turn, angle_deg, sense, quantity, typed, unit, value_mm, struck,
+      repeats, indicator_radius_mm, indicator_angle_deg, instrument_id, resolution_mm, expanded_uncertainty_mm, temperature_c, live
+      from reading where entry_id = '${entry.id}' and ordinal = 0`;
+    await expect(works.pool.query(copy)).rejects.toMatchObject({ code: "HA002" });
+  });
+});
+
+describe("a reading says what was measured", () => {
+  test("typed text, unit, canonical value, instrument of that day, live or isolated", async () => {
+    const job = await works.openJob();
+    mustHold(await works.entry(job, { kind: "isolated", lock: "7", acknowledged: [] }));
+    const round = works.round();
+    const method = { ...(round.method as object), indicatorRadiusMm: 80, indicatorAngleDeg: 60 - 1e-9 };
+    mustHold(await works.entry(job, { ...round, method }));
+    const stored = (await entriesOfJob(works.pool, job)).at(-1);
+    const thou = stored?.readings[3];
+    expect(thou).toMatchObject({
+      typed: "7 thou",
+      unit: "thou",
+      live: false,
+      resolutionMm: 0.01,
+      temperatureC: 21,
+      turn: 1,
+      tooth: 25,
+    });
+    // The lever stands at twice the working radius (60.2·40/60 = 40.1333) and 60° off: a quarter of 0.1778 arrives.
+    expect(thou?.valueMm).toBeCloseTo((0.1778 * 40.13333333 * 0.5) / 80, 8);
+  });
+});
+
+describe("sent twice stays one", () => {
+  test("the same id again gives the same entry; under another job it is refused", async () => {
+    const [job, other] = [await works.openJob(), await works.openJob()];
+    const id = v7();
+    const answers = await Promise.all(Array.from({ length: 5 }, () => works.entry(job, works.round(), id)));
+    expect(new Set(answers.map((answer) => mustHold(answer).seq)).size).toBe(1);
+    const again = await works.entry(other, { kind: "note", text: "x" }, id);
+    expect(again).toMatchObject({ ok: false, refusal: { code: "id-taken" } });
+  });
+
+  test("two people at once: all entries stand, numbered without a gap, and the chain is whole", async () => {
+    const job = await works.openJob();
+    await Promise.all(Array.from({ length: 24 }, (_, i) => works.entry(job, { kind: "note", text: `note ${i}` })));
+    expect((await entriesOfJob(works.pool, job)).filter((entry) => entry.kind === "note")).toHaveLength(24);
+    expect((await verify()).breaks).toBeNull();
+  });
+});
+
+test("the chain names the first entry that was tampered with, and entries missing at the end", async () => {
+  const job = await works.openJob();
+  const entry = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
+  const last = mustHold(await works.entry(job, { kind: "note", text: "after" }));
+  const behindTheTriggers = (statement: string) =>
+    transaction(works.pool, async (db) => {
+      await db.query("set local session_replication_role = replica");
+      await db.query(statement);
+    });
+  await behindTheTriggers(
+    `update reading set value_mm = value_mm + 0.01 where entry_id = '${entry.id}' and ordinal = 2`,
+  );
+  expect((await verify()).breaks).toMatchObject({ seq: entry.seq, why: "content-differs" });
+  await behindTheTriggers(`update reading set value_mm = 0.17 where entry_id = '${entry.id}' and ordinal = 2`);
+  await behindTheTriggers(`delete from entry where id = '${last.id}'`);
+  expect((await verify()).breaks).toMatchObject({ seq: last.seq, id: null, why: "head-differs" });
+  await behindTheTriggers(
+    `update machine set entry_count = ${entry.seq}, head_hash = (select hash from entry where id = '${entry.id}')`,
+  );
+  expect((await verify()).breaks).toBeNull();
+});
+
+test("a stage is as its last counting round says; a move or a correction changes that", async () => {
+  const standing = async () => (await standings(works.pool, [works.stageId]))[0];
+  const job = await works.openJob();
+  const before = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
+  const after = mustHold(await works.entry(job, works.round(["0.35", "0.36", "0.37"])));
+  expect((await standing())?.result?.verdict).toBe("does-not-conform");
+  const correction = {
+    kind: "correction",
+    id: v7(),
+    namesEntry: after.id,
+    madeAt: new Date().toISOString(),
+    text: "Wrong gear",
+    voids: true,
+  };
+  mustHold(await correctEntry(works.as(), correction));
+  expect(await standing()).toMatchObject({
+    result: { verdict: "conforms" },
+    readAt: before.madeAt,
+    changedSince: false,
+  });
+  mustHold(await works.entry(job, { kind: "move", amount: 0.02, did: "so", advised: null, reasons: [], note: "" }));
+  expect((await standing())?.changedSince).toBe(true);
+});
+
+test("the queries behind the pages find their rows by index", async () => {
+  await none(works.pool, sql`analyze entry`);
+  const plans = await transaction(works.pool, async (db) => {
+    await db.query("set local enable_seqscan = off; set local enable_bitmapscan = off; set local enable_sort = off");
+    const explain = (text: string) =>
+      one(db, { text: `explain (format json) ${text}`, values: [] }, (row) => JSON.stringify(row));
+    return [
+      await explain(
+        `select * from entry where machine_id = '${works.machineId}' and seq < 900 order by seq desc limit 40`,
+      ),
+      await explain(
+        `select * from entry where stage_id = '${works.stageId}' and kind = 'round' order by seq desc limit 1`,
+      ),
+      await explain(`select * from entry where job_id = '${v7()}' order by seq`),
+    ];
+  });
+  for (const plan of plans) {
+    expect(plan).not.toContain("Seq Scan");
+    expect(plan).not.toContain('"Sort"');
+  }
+});

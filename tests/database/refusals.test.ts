@@ -1,0 +1,141 @@
+import { v7 } from "uuid";
+import { describe, expect, test } from "vitest";
+import { mustHold, type Result } from "~/core/quantity";
+import { entriesOfJob } from "~/data/queries/entries";
+import { correctEntry } from "~/operations/correct-entry";
+import { openJob } from "~/operations/open-job";
+import { saveDraft } from "~/operations/save-draft";
+import { signIn } from "~/operations/sign-in";
+import { signJob } from "~/operations/sign-job";
+import { freshWorks } from "./fixture";
+
+const works = freshWorks();
+const refusalOf = (result: Result<unknown>) =>
+  result.ok ? "accepted" : `${result.refusal.code} ${result.refusal.path.join(".")}`.trim();
+
+describe("bad input is named at its place and leaves nothing behind", () => {
+  const readings = (count: number) => Array.from({ length: count }, () => "0.15");
+  test.each<[string, () => Record<string, unknown>, string]>([
+    ["5,000 readings", () => works.round(readings(5000)), "too-many readings"],
+    ["no readings", () => works.round([]), "too-few readings"],
+    ["a word for a number", () => works.round(["0.1", "a hair", "0.2"]), "not-a-number readings.1.typed"],
+    ["newtons for millimetres", () => works.round(["0.1", "5 N"]), "wrong-dimension readings.1.typed"],
+    ["a note of 10 kB", () => ({ kind: "note", text: "x".repeat(10_240) }), "text-too-long text"],
+    ["a note with a NUL", () => ({ kind: "note", text: "a\u0000b" }), "not-text text"],
+    ["half a surrogate pair", () => ({ kind: "note", text: "a\ud800b" }), "not-text text"],
+    [
+      "a move of nothing",
+      () => ({ kind: "move", amount: 0, did: "so", advised: null, reasons: [], note: "" }),
+      "no-amount amount",
+    ],
+    ["a clamp that is not there", () => ({ kind: "clamp", clamp: 3, pass: 1, state: "firm" }), "no-such-clamp clamp"],
+    [
+      "going live without a word",
+      () => ({ kind: "live", acknowledged: ["guards-on"] }),
+      "not-acknowledged acknowledged.nothing-left-in",
+    ],
+    [
+      "a run with nothing noted",
+      () => ({ kind: "proof", direction: "forwards", speed: "slow", current: "", temperature: "", noise: "" }),
+      "nothing-noted noise",
+    ],
+    ["an unknown kind", () => ({ kind: "wish" }), "not-understood kind"],
+  ])("%s", async (_, work, refusal) => {
+    const job = await works.openJob();
+    expect(refusalOf(await works.entry(job, work()))).toBe(refusal);
+    expect(await entriesOfJob(works.pool, job)).toHaveLength(1);
+  });
+
+  test("an instrument of nowhere, a stage of another job, a job of nowhere", async () => {
+    const job = await works.openJob();
+    const round = works.round();
+    const method = { ...(round.method as object), instrumentId: v7() };
+    expect(refusalOf(await works.entry(job, { ...round, method }))).toBe("no-such-instrument method.instrumentId");
+    expect(refusalOf(await works.entry(job, { ...round, stageId: v7() }))).toBe("no-such-stage stageId");
+    expect(refusalOf(await works.entry(v7(), round))).toBe("no-such-job jobId");
+  });
+});
+
+describe("signing", () => {
+  const signature = (jobId: string, seenEntry: string, provisional: readonly string[]) => ({
+    kind: "signature",
+    id: v7(),
+    jobId,
+    stageId: works.stageId,
+    madeAt: new Date().toISOString(),
+    seenEntry,
+    provisional,
+    comment: "",
+    nextDate: null,
+  });
+
+  test("refused where something came in unseen, or was not acknowledged; then it closes for good", async () => {
+    const job = await works.openJob();
+    const round = mustHold(await works.entry(job, works.round()));
+    const note = mustHold(await works.entry(job, { kind: "note", text: "from the other tablet" }));
+    expect(await signJob(works.as(), signature(job, round.id, ["not-proved"]))).toMatchObject({
+      refusal: { code: "job-changed", facts: { count: 1 } },
+    });
+    expect(refusalOf(await signJob(works.as(), signature(job, note.id, [])))).toBe(
+      "not-acknowledged provisional.not-proved",
+    );
+    const good = signature(job, note.id, ["not-proved"]);
+    const [first, second] = await Promise.all([signJob(works.as(), good), signJob(works.as(), good)]);
+    expect(mustHold(first).seq).toBe(mustHold(second).seq);
+
+    expect(refusalOf(await works.entry(job, { kind: "note", text: "too late" }))).toBe("job-signed jobId");
+    expect(refusalOf(await signJob(works.as(), signature(job, note.id, ["not-proved"])))).toBe("job-signed jobId");
+    await expect(works.pool.query(`update job set reason = 'x' where id = '${job}'`)).rejects.toMatchObject({
+      code: "HA003",
+    });
+    const copied = `insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, made_by, made_at, recorded_at, previous_hash, hash)
+      select gen_random_uuid(), machine_id, seq + 1000, job_id, stage_id, kind, body, made_by, made_at, recorded_at, hash, hash
+      from entry where id = '${note.id}'`;
+    await expect(works.pool.query(copied)).rejects.toMatchObject({ code: "HA003" });
+    const correction = {
+      kind: "correction",
+      id: v7(),
+      namesEntry: note.id,
+      madeAt: new Date().toISOString(),
+      text: "It was mine",
+      voids: false,
+    };
+    expect(mustHold(await correctEntry(works.as(), correction)).jobId).toBe(job);
+  });
+
+  test("a job with nothing read cannot be signed", async () => {
+    const job = await works.openJob();
+    const opened = (await entriesOfJob(works.pool, job))[0];
+    expect(refusalOf(await signJob(works.as(), signature(job, opened?.id ?? "", [])))).toBe("nothing-read seenEntry");
+  });
+});
+
+test("a reader may look and nothing else", async () => {
+  const reader = works.as(await works.addPerson("reader"));
+  const anything = { kind: "note", id: v7(), text: "x" };
+  for (const operation of [openJob, signJob, correctEntry, saveDraft]) {
+    expect(refusalOf(await operation(reader, anything))).toBe("role");
+  }
+});
+
+test("somebody of another workshop finds neither job nor machine", async () => {
+  const job = await works.openJob();
+  const stranger = { ...works.lead, workshopId: v7() };
+  const input = {
+    id: v7(),
+    jobId: job,
+    stageId: works.stageId,
+    madeAt: new Date().toISOString(),
+    kind: "note",
+    text: "x",
+  };
+  const { recordEntry } = await import("~/operations/record-entry");
+  expect(refusalOf(await recordEntry(works.as(stranger), input))).toBe("no-such-job jobId");
+});
+
+test("sign-in takes the right password only, and says the same for a wrong name", async () => {
+  expect((await signIn(works.pool, { signIn: "LEAD", password: "test" })).ok).toBe(true);
+  expect(refusalOf(await signIn(works.pool, { signIn: "lead", password: "Test" }))).toBe("wrong-sign-in password");
+  expect(refusalOf(await signIn(works.pool, { signIn: "nobody", password: "test" }))).toBe("wrong-sign-in password");
+  expect(refusalOf(await signIn(works.pool, { signIn: "", password: "test" }))).toBe("empty signIn");
+});

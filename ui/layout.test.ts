@@ -1,0 +1,32 @@
+import { expect, test } from "vitest";
+import { gaugeScale, niceTicks } from "./band-gauge/layout";
+import { dialScale, widestGap } from "./round-dial/layout";
+
+test("the dial: tooth positions clockwise from the top, larger values further out, mirrored when counted the other way", () => {
+  const scale = dialScale({ lo: 0.1, hi: 0.2 }, [0.05, 0.25], { inner: 90, outer: 200 });
+  const [x, y] = scale.place(90, 0.15);
+  expect(x).toBeGreaterThan(90);
+  expect(y).toBeCloseTo(0, 9);
+  expect(scale.radius(0.2)).toBeGreaterThan(scale.radius(0.1));
+  const mirrored = dialScale({ lo: 0.1, hi: 0.2 }, [0.05, 0.25], { inner: 90, outer: 200 }, true);
+  expect(mirrored.place(90, 0.15)[0]).toBeCloseTo(-x, 9);
+});
+
+test("one wild value stands at the edge and does not squeeze the band", () => {
+  const wild = dialScale({ lo: 0.1, hi: 0.2 }, [0.12, 40], { inner: 90, outer: 200 });
+  expect(wild.radius(40)).toBe(200);
+  expect(wild.radius(0.2) - wild.radius(0.1)).toBeGreaterThan(25);
+});
+
+test("the gauge shows band and bars on one scale, with round figures under it", () => {
+  const { at, ticks } = gaugeScale(0.14, 0.28, [{ min: 0.06, max: 0.12 }], 440);
+  expect(at(0.06)).toBeGreaterThan(0);
+  expect(at(0.28)).toBeLessThan(440);
+  expect(ticks.length).toBeGreaterThanOrEqual(4);
+  expect(niceTicks(0.043, 0.297, 6)).toEqual([0.05, 0.1, 0.15, 0.2, 0.25]);
+});
+
+test("a label goes where no reading stands", () => {
+  expect(widestGap([0, 30, 60, 90])).toBe(225);
+  expect(widestGap([])).toBe(50);
+});
