@@ -58,6 +58,6 @@ export function assessRound(
       school: "centre-of-band",
       tightRisk: 0.005,
     }),
-    questioned: questionable(readings, ratio, 3 * expandedUncertaintyMm),
+    questioned: questionable(readings, 3 * expandedUncertaintyMm),
   });
 }

@@ -35,13 +35,13 @@ describe("outliers", () => {
   const angles = Array.from({ length: 12 }, (_, i) => i * 30);
   test("a wild reading is questioned, its neighbours are not", () => {
     const readings = angles.map((angle) => at(angle, Number(wave(angle).toFixed(2)) + (angle === 210 ? 0.2 : 0)));
-    expect(questionable(readings, 2.85, 0.03)).toEqual([7]);
+    expect(questionable(readings, 0.03)).toEqual([7]);
   });
   test("two wild ones do not hide each other", () => {
     const readings = angles.map((angle) =>
       at(angle, wave(angle) + (angle === 210 || angle === 300 ? 0.2 : 0.002 * (angle % 7))),
     );
-    expect(questionable(readings, 2.85, 0.03)).toEqual([7, 10]);
+    expect(questionable(readings, 0.03)).toEqual([7, 10]);
   });
   test("an eccentric gear read well raises no question", () => {
     expect(
