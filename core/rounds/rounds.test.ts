@@ -47,7 +47,6 @@ describe("outliers", () => {
     expect(
       questionable(
         angles.map((angle) => at(angle, Number(wave(angle).toFixed(2)))),
-        2.85,
         0.03,
       ),
     ).toEqual([]);

@@ -53,6 +53,7 @@ export function ReadingsPane(props: Props) {
     setProblem(null);
     setRepeatOf(null);
     change((was) => ({ ...was, field: text }));
+    field.current?.focus();
   };
 
   const goTo = (position: number) => {
@@ -164,7 +165,13 @@ export function ReadingsPane(props: Props) {
           </p>
           <div className="flex gap-2">
             <Button onClick={() => strike(questioned.index)}>Strike it out</Button>
-            <Button kind="quiet" onClick={() => props.onKeepQuestioned(questioned.index)}>
+            <Button
+              kind="quiet"
+              onClick={() => {
+                props.onKeepQuestioned(questioned.index);
+                field.current?.focus();
+              }}
+            >
               Keep it
             </Button>
           </div>

@@ -1,0 +1,34 @@
+import { defineConfig } from "@playwright/test";
+
+const port = Number(process.env.E2E_PORT ?? 4790);
+const root = process.getuid?.() === 0;
+
+export default defineConfig({
+  testDir: "tests/e2e",
+  workers: 1,
+  forbidOnly: true,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [["list"], ["json"]] : [["list"]],
+  outputDir: "test-results",
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: "block",
+    trace: "retain-on-failure",
+    actionTimeout: 10_000,
+    navigationTimeout: 15_000,
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+      args: [
+        ...(root ? ["--no-sandbox"] : []),
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+});

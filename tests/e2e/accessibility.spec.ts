@@ -1,0 +1,57 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+import { awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+
+for (const room of ["bright", "dark"] as const) {
+  test(`every view passes the accessibility check in the ${room} room, and asks nothing of the network outside`, async ({
+    page,
+    context,
+  }) => {
+    const outside: string[] = [];
+    const complaints: string[] = [];
+    page.on("request", (request) => {
+      if (new URL(request.url()).hostname !== "127.0.0.1" && /^https?:/.test(request.url()))
+        outside.push(request.url());
+    });
+    page.on("console", (message) => {
+      if (message.type() === "error") complaints.push(message.text());
+    });
+    await visit(page, "/sign-in");
+    await context.addCookies([{ name: "room", value: room, url: page.url() }]);
+    await page.reload();
+    await awake(page);
+    const check = async (view: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${view}: ${v.id} ${v.nodes.map((n) => n.target).join(" ")}`)).toEqual([]);
+    };
+    await check("sign-in");
+    await signIn(page);
+    await check("floor");
+    await page.getByRole("link", { name: "Rotary die-cutter" }).click();
+    await expect(page.getByRole("heading", { name: "Logbook" })).toBeVisible();
+    await check("machine");
+    const job = await beginJob(page, "Sheet feeder", "cam drive", "Check");
+    await page.getByRole("link", { name: "Make safe" }).click();
+    await check("make safe");
+    await page.getByRole("link", { name: "As found" }).click();
+    await readRound(page, ["0.10", "0.12", "0.11", "0.30", "0.17", "0.09"]);
+    await page.getByText("Numbers behind this").click();
+    await check("as found");
+    await page.getByRole("button", { name: /^Round done with/ }).click();
+    await page.getByRole("button", { name: /^Did otherwise|^Moved it/ }).click();
+    await check("next move");
+    await page.getByRole("link", { name: "Lock up" }).first().click();
+    await check("lock up");
+    await page.getByRole("link", { name: "Prove" }).click();
+    await check("prove");
+    await page.getByRole("button", { name: "Go live" }).click();
+    await check("going live");
+    await page.keyboard.press("Escape");
+    await page.getByRole("link", { name: "Sign off" }).click();
+    await check("sign off");
+    await closeJob(page, job);
+    await check("signed");
+    expect(outside).toEqual([]);
+    expect(complaints).toEqual([]);
+  });
+}

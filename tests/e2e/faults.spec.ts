@@ -1,0 +1,148 @@
+import { expect, test } from "@playwright/test";
+import { openCluster } from "../../scripts/lib/cluster";
+import { anotherTablet, awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+
+test("the network goes in the middle of a job: nothing is lost, it is said calmly, and all of it arrives once", async ({
+  page,
+  context,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "No network");
+  await readRound(page, ["0.10", "0.12"]);
+  await context.setOffline(true);
+  await readRound(page, ["0.14", "0.13"]);
+  await page.keyboard.type("0.1");
+  await expect(page.getByRole("status").filter({ hasText: "Kept on this tablet" })).toBeVisible();
+  await page.getByRole("link", { name: "Make safe" }).click();
+  await page.getByLabel("Note for the logbook").fill("Written without a network");
+  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await expect(page.getByLabel("Tape")).toContainText("waiting");
+  await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting", { timeout: 20_000 });
+  await page.reload();
+  await awake(page);
+  await expect(page.getByLabel("Tape").getByText("Written without a network")).toHaveCount(1);
+  await page.getByRole("link", { name: "As found" }).click();
+  await expect(page.getByLabel("Readings").getByRole("textbox")).toHaveValue("0.1");
+  await expect(page.getByRole("list", { name: /Readings so far/ }).getByRole("listitem")).toHaveCount(4);
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  await closeJob(page, job);
+});
+
+test("the database is stopped in the middle of a save and started again: kept, said, sent once", async ({
+  page,
+  request,
+}) => {
+  const folder = process.env.E2E_CLUSTER;
+  test.skip(!folder, "needs the cluster that ./test starts");
+  const cluster = await openCluster(folder ?? "", { throwaway: true });
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Database away");
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await cluster.stop();
+  try {
+    await page.getByRole("button", { name: /^Round done with/ }).click();
+    await expect(page.getByRole("status").filter({ hasText: "1 to send: logbook away" })).toBeVisible();
+    await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
+    expect((await request.get("/health")).status()).toBe(503);
+    const other = await page.context().newPage();
+    await other.goto("/");
+    await expect(other.getByRole("heading", { name: "The logbook cannot be reached just now" })).toBeVisible();
+    await other.close();
+  } finally {
+    await cluster.start();
+  }
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting", { timeout: 20_000 });
+  await page.reload();
+  await awake(page);
+  await expect(page.getByLabel("Tape").getByText(/As found, 3 readings/)).toHaveCount(1);
+  await closeJob(page, job);
+});
+
+test("two people on one job: both sets stand, and the signer is shown what came in first", async ({
+  page,
+  browser,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Two of us");
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
+  await page.getByRole("link", { name: "Sign off" }).click();
+  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+
+  const other = await anotherTablet(browser);
+  await signIn(other, `/jobs/${job}/make-safe`);
+  await other.getByLabel("Note for the logbook").fill("From the other side");
+  await other.getByRole("button", { name: "Put it on the tape" }).click();
+  await expect(other.getByRole("status").filter({ hasText: /^Kept \d/ })).toBeVisible();
+  await expect(other.getByLabel("Tape")).not.toContainText("waiting");
+  await other.context().close();
+
+  await page.getByRole("button", { name: /^Sign as/ }).click();
+  await expect(page.getByRole("alert")).toContainText("One entry came in while you were reading");
+  await expect(page.getByLabel("Tape")).toContainText("From the other side");
+  await page.getByRole("button", { name: /^Sign as/ }).click();
+  await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
+});
+
+test("a stale form sent twice opens one job; a signed one takes nothing more", async ({ page }) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Sheet feeder" }).click();
+  await page.getByLabel("Why is the cam drive looked at?").fill("Twice");
+  await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Number of the lock")).toBeVisible();
+  const first = page.url();
+  await page.goBack();
+  await awake(page);
+  await expect(page.getByRole("link", { name: /^Go on with the job/ })).toHaveCount(1);
+  await visit(page, new URL(first).pathname);
+  await page.getByLabel("Number of the lock").fill("3");
+  await page.keyboard.press("Enter");
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  const job = new URL(first).pathname.split("/")[2] ?? "";
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await closeJob(page, job);
+  const answer = await page.evaluate(async (id) => {
+    const response = await fetch(`/jobs/${id}/entries`, {
+      method: "POST",
+      body: JSON.stringify({ kind: "note", text: "late" }),
+    });
+    return { status: response.status, body: await response.json() };
+  }, job);
+  expect(answer.status).toBe(422);
+  expect(answer.body.refusal).toBeDefined();
+});
+
+test("an expired session in the middle of typing asks to sign in and goes on", async ({ page, context }) => {
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Session");
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await context.clearCookies();
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  await page.getByRole("link", { name: /Sign in again/ }).click();
+  await awake(page);
+  await page.getByLabel("Sign-in name").fill("lead");
+  await page.getByLabel("Password").fill("carton works");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(new RegExp(`/jobs/${job}`));
+  await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await closeJob(page, job);
+});
+
+test("requests from elsewhere, nonsense addresses and other methods get a clear answer and no stack trace", async ({
+  page,
+  request,
+}) => {
+  await signIn(page);
+  const forged = await request.post("/sign-out", { headers: { Origin: "http://elsewhere.example" } });
+  expect(forged.status()).toBe(403);
+  for (const path of ["/machines/nothing", "/jobs/00000000-0000-0000-0000-000000000000", "/nowhere"]) {
+    const response = await page.goto(path);
+    expect(response?.status()).toBe(404);
+    await expect(page.getByRole("heading", { name: "Nothing stands here" })).toBeVisible();
+    expect(await page.content()).not.toMatch(/node_modules|at async/);
+  }
+  const headers = (await request.get("/sign-in")).headers();
+  expect(headers["content-security-policy"]).toMatch(/script-src 'self' 'nonce-[^']+'/);
+  expect(headers["x-powered-by"]).toBeUndefined();
+});

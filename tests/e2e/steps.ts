@@ -1,0 +1,57 @@
+import { type Browser, expect, type Page } from "@playwright/test";
+
+/** Opens a path and waits until the page's script is at work. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await awake(page);
+}
+
+export const awake = (page: Page) => page.locator("html[data-hydrated]").waitFor({ state: "attached" });
+
+/** Signs in and goes on to a path; who is signed in already just goes there. */
+export async function signIn(page: Page, to = "/"): Promise<void> {
+  await visit(page, `/sign-in?to=${encodeURIComponent(to)}`);
+  if (!new URL(page.url()).pathname.startsWith("/sign-in")) return visit(page, to);
+  await page.getByLabel("Sign-in name").fill("lead");
+  await page.getByLabel("Password").fill("carton works");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(to);
+}
+
+/** Opens a job on a stage and makes it safe; the page stands at As found. */
+export async function beginJob(page: Page, machine: string, stage: string, reason: string): Promise<string> {
+  await signIn(page);
+  await page.getByRole("link", { name: machine }).click();
+  await expect(page.getByRole("heading", { name: machine, level: 1 })).toBeVisible();
+  await page.getByLabel(`Why is the ${stage} looked at?`).fill(reason);
+  await page.keyboard.press("Enter");
+  await page.getByLabel("Number of the lock").fill("31");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: "Isolated, lock 31" })).toBeVisible();
+  await expect(page).toHaveURL(/as-found$/);
+  return new URL(page.url()).pathname.split("/")[2] ?? "";
+}
+
+/** Signs what there is, so that the next test can open a job on the same stage. */
+export async function closeJob(page: Page, jobId: string): Promise<void> {
+  await visit(page, `/jobs/${jobId}/sign-off`);
+  const sign = page.getByRole("button", { name: /^Sign as/ });
+  await expect(sign).toBeVisible();
+  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await sign.click();
+  await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
+}
+
+/** Types readings one after the other, as an instrument with a keyboard interface does. */
+export async function readRound(page: Page, values: readonly string[]): Promise<void> {
+  for (const value of values) {
+    await page.keyboard.type(value);
+    await page.keyboard.press("Enter");
+  }
+}
+
+/** Another person at another tablet. */
+export async function anotherTablet(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  return context.newPage();
+}
