@@ -1,6 +1,6 @@
 import { gearPair, type PairGeometry } from "../gears";
 import { accept, type Result, refuse } from "../quantity";
-import { fitHarmonics, type Harmonics, type MeshRound, meshRound, questionable } from "../rounds";
+import { fitMeshRound, type Harmonics, type MeshRound, questionable } from "../rounds";
 import type { Adjuster } from "./adjusters";
 import { type Advice, advise } from "./advise";
 import type { Response } from "./response";
@@ -40,12 +40,11 @@ export function assessRound(
   if (readings.length === 0) return refuse("no-readings", ["readings"]);
   const pair = gearPair(stage.pair);
   if (!pair.ok) return pair;
-  const ratio = stage.pair.teeth[1] / stage.pair.teeth[0];
-  const round = meshRound(stage.pair, readings, { separatePinion: true });
-  const fit = round.ok ? round.value : null;
+  const fitted = fitMeshRound(stage.pair, readings, { separatePinion: true });
+  const fit = fitted.ok ? fitted.value.round : null;
   return accept({
     fit,
-    harmonics: fit ? (fitHarmonics(readings, ratio, true)?.harmonics ?? null) : null,
+    harmonics: fitted.ok ? fitted.value.harmonics : null,
     advice: advise({
       quantity: "backlash",
       readings: readings.map((reading) => ({ gearAngleDeg: reading.gearAngleDeg, value: reading.backlashMm })),

@@ -4,7 +4,7 @@ export { indicatorFactor } from "./indicator";
 export {
   type BacklashReading,
   backlashAt,
-  fitHarmonics,
+  fitMeshRound,
   type Harmonics,
   type MeshRound,
   meshRound,

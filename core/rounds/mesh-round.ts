@@ -37,8 +37,20 @@ export type Wave = { amplitude: number; tightRad: number };
 export function meshRound(
   geometry: PairGeometry,
   readings: readonly BacklashReading[],
-  options: { separatePinion: boolean; arcDeg?: readonly [number, number] | undefined },
+  options: RoundOptions,
 ): Result<MeshRound> {
+  const fitted = fitMeshRound(geometry, readings, options);
+  return fitted.ok ? accept(fitted.value.round) : fitted;
+}
+
+export type RoundOptions = { separatePinion: boolean; arcDeg?: readonly [number, number] | undefined };
+
+/** The same with the waves themselves, for drawing. */
+export function fitMeshRound(
+  geometry: PairGeometry,
+  readings: readonly BacklashReading[],
+  options: RoundOptions,
+): Result<{ round: MeshRound; harmonics: Harmonics }> {
   const pair = gearPair(geometry);
   if (!pair.ok) return pair;
   if (readings.length < 3) return refuse("too-few-readings", ["readings"], { least: 3, given: readings.length });
@@ -48,7 +60,7 @@ export function meshRound(
   if (!worst) return refuse("arc-empty", ["arcDeg"]);
   const values = readings.map((reading) => reading.backlashMm);
   const { mean, gear, pinion } = fitted.harmonics;
-  return accept({
+  const round: MeshRound = {
     meanMm: mean,
     minMm: least(values),
     maxMm: greatest(values),
@@ -57,7 +69,8 @@ export function meshRound(
     separable: fitted.separable,
     residualMm: fitted.residual,
     ...worst,
-  });
+  };
+  return accept({ round, harmonics: fitted.harmonics });
 }
 
 /** Backlash at a gear angle by the fitted waves, mm. */

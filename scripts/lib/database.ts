@@ -1,10 +1,10 @@
-import { resolve } from "node:path";
+import { join, resolve } from "node:path";
 import { migrate } from "../../data/migrate";
 import { maybeOne, openPool, sql } from "../../data/postgres";
 import type { Cluster } from "./cluster";
 
-/** What belongs to one checkout on one machine: cluster, secrets, log. Git-ignored. */
-export const homeFolder = resolve(import.meta.dirname, "../../.harmostat");
+/** What belongs to one checkout on one machine: cluster, secrets, log. Git-ignored; HARMOSTAT_HOME puts it elsewhere. */
+export const homeFolder = resolve(process.env.HARMOSTAT_HOME ?? join(import.meta.dirname, "../../.harmostat"));
 export const databaseName = "harmostat";
 
 export async function applyMigrations(url: string): Promise<string[]> {
