@@ -25,6 +25,8 @@ export function refusalMessage({ code, facts }: Refusal): string {
       return "these positions do not determine the mean and the gear's runout; spread them round the turn";
     case "arc-empty":
       return "the arc must run forwards and hold at least one tooth position";
+    case "no-sag":
+      return "a chain that hangs straight shows no sag to work from; let it out first";
     case "too-many-positions":
       return `there are only ${fact("most")} tooth positions in so many turns`;
     default:

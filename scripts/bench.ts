@@ -5,10 +5,7 @@
  * - CPU time of the server for the job page, as a ratio to a bare page of the same server with one trivial query
  * - JavaScript that the job page loads, compressed
  */
-import { spawn } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join, resolve } from "node:path";
+import { readFileSync } from "node:fs";
 import { gzipSync } from "node:zlib";
 import { assessRound, roundedMove } from "../core/advice";
 import { gearBlanks, toothOutlines } from "../core/gears";
@@ -19,8 +16,7 @@ import { openPool } from "../data/postgres";
 import { pairOf } from "../demo/scenario";
 import { lead, machines } from "../demo/works";
 import { curvePath, dialScale, outlinePath } from "../ui/round-dial/layout";
-import { freePort, openCluster, waitUntil } from "./lib/cluster";
-import { applyMigrations, ensureDatabase } from "./lib/database";
+import { withThrowawayApp } from "./lib/throwaway-app";
 
 const frameMs = 1000 / 60;
 
@@ -78,36 +74,6 @@ function recompute(): void {
   );
 }
 
-async function pages(): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), "harmostat-bench-"));
-  const cluster = await openCluster(folder, { throwaway: true });
-  const port = await freePort();
-  try {
-    await cluster.start();
-    await ensureDatabase(cluster, "bench");
-    await applyMigrations(cluster.url("bench"));
-    const app = spawn(process.execPath, ["--import", "tsx", "scripts/start.ts"], {
-      cwd: resolve(import.meta.dirname, ".."),
-      stdio: "ignore",
-      env: { ...process.env, DATABASE_URL: cluster.url("bench"), PORT: String(port) },
-    });
-    try {
-      await waitUntil(
-        async () => (await fetch(`http://127.0.0.1:${port}/health`).catch(() => null))?.ok === true,
-        120_000,
-        "the app did not start",
-      );
-      await measurePages(`http://127.0.0.1:${port}`, app.pid ?? 0, await openJobPath(cluster.url("bench")));
-    } finally {
-      app.kill("SIGTERM");
-      await new Promise((done) => app.once("exit", done));
-    }
-  } finally {
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
 async function openJobPath(url: string): Promise<string> {
   const pool = openPool(url);
   const { rows } = await pool.query("select id from job where signed_entry is null");
@@ -162,4 +128,4 @@ function cpuTicks(pid: number): number {
 }
 
 recompute();
-await pages();
+await withThrowawayApp(async ({ base, pid, databaseUrl }) => measurePages(base, pid, await openJobPath(databaseUrl)));

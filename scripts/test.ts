@@ -6,13 +6,11 @@
  *   ./test              everything
  *   ./test unit e2e     only these: typecheck lint architecture unit reference database build e2e
  */
-import { spawn, spawnSync } from "node:child_process";
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { buildIsCurrent, stampBuild } from "./lib/build-stamp";
-import { freePort, openCluster, waitUntil } from "./lib/cluster";
-import { applyMigrations, ensureDatabase } from "./lib/database";
+import { withThrowawayApp } from "./lib/throwaway-app";
 
 type Count = { passed: number; failed: number; skipped: number };
 
@@ -69,40 +67,16 @@ function vitest(project: string): Count {
   };
 }
 
-async function browser(): Promise<Count> {
-  const folder = mkdtempSync(join(tmpdir(), "harmostat-e2e-"));
-  const cluster = await openCluster(folder, { throwaway: true });
-  const port = await freePort();
-  const file = join(reports, "e2e.json");
-  try {
-    await cluster.start();
-    await ensureDatabase(cluster, "e2e");
-    await applyMigrations(cluster.url("e2e"));
-    const env = { ...process.env, DATABASE_URL: cluster.url("e2e"), PORT: String(port) };
-    const app = spawn(process.execPath, ["--import", "tsx", "scripts/start.ts"], { cwd: root, stdio: "inherit", env });
-    try {
-      await waitUntil(() => answers(port), 120_000, "the app did not start");
-      const good = run(bin("playwright"), ["test"], {
-        E2E_PORT: String(port),
-        E2E_CLUSTER: folder,
-        PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-      });
-      return playwrightCount(file, good);
-    } finally {
-      app.kill("SIGTERM");
-      await new Promise((done) => (app.exitCode === null ? app.once("exit", done) : done(null)));
-    }
-  } finally {
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-const answers = (port: number): Promise<boolean> =>
-  fetch(`http://127.0.0.1:${port}/health`).then(
-    (response) => response.ok,
-    () => false,
-  );
+const browser = (): Promise<Count> =>
+  withThrowawayApp(async ({ port, clusterFolder }) => {
+    const file = join(reports, "e2e.json");
+    const good = run(bin("playwright"), ["test"], {
+      E2E_PORT: String(port),
+      E2E_CLUSTER: clusterFolder,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+    });
+    return playwrightCount(file, good);
+  });
 
 function playwrightCount(file: string, good: boolean): Count {
   if (!existsSync(file)) return { passed: 0, failed: 1, skipped: 0 };

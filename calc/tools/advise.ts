@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { advise, canMove, type MoveStep, type ReasonCode, unitOf } from "../../core/advice";
-import { accept } from "../../core/quantity";
+import { accept, refuse } from "../../core/quantity";
 import { finite, notNegative, notZero, ordered, positive } from "../fields";
 import { tool } from "../tool";
 
@@ -72,6 +72,9 @@ export const adviseTool = tool({
     reasons: z.array(z.strictObject({ code: z.string(), text: z.string() })),
   }),
   run: (question) => {
+    // A straight chain has no slack whose change could be told.
+    if (question.quantity === "sag" && question.readings.every((reading) => reading.value <= 0))
+      return refuse("no-sag", ["readings"]);
     const advice = advise(question);
     const unit = unitOf(question.adjuster).replaceAll("-", " ");
     return accept({

@@ -1,5 +1,5 @@
 import { createContext, useContext } from "react";
-import type { LearntResponse } from "~/core/advice";
+import type { PastMove } from "~/core/advice";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Machine } from "~/data/queries/machines";
 import type { StationKey } from "./stations";
@@ -8,7 +8,7 @@ import type { JobData, JobNow } from "./use-job";
 export type JobLoaded = JobData & {
   machine: Machine;
   earlierProofs: NamedEntry[];
-  learnt: LearntResponse;
+  earlierMoves: PastMove[];
   timeZone: string;
   now: string;
 };

@@ -75,6 +75,15 @@ export function JobScreen({
             </Button>
           </div>
         ))}
+        {handsIn.has(here) && job.ready && !signed && job.record.power?.state !== "isolated" && (
+          <p role="alert" className="bg-panel border-b-2 border-outside px-5 max-sm:px-3.5 py-2 text-lg shrink-0">
+            <b className="text-outside">{job.record.power ? "It is live." : "It was not made safe."}</b>{" "}
+            <Link to={`/jobs/${data.job.id}/make-safe`} replace>
+              Make safe
+            </Link>{" "}
+            before hands go in.
+          </p>
+        )}
         <main className="grow min-h-0 flex flex-col">
           {job.ready ? <StationView key={here} here={here} /> : <Finding />}
         </main>
@@ -84,6 +93,9 @@ export function JobScreen({
     </JobContext>
   );
 }
+
+/** Stations at which hands are in the machine. */
+const handsIn: ReadonlySet<StationKey> = new Set(["as-found", "set", "lock-up"]);
 
 function StationView({ here }: { here: StationKey }) {
   switch (here) {

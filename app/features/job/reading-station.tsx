@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { isKind, type RoundPhase } from "~/core/logbook";
+import { isKind, pastMoves, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { lastRound } from "~/operations/build-entry";
 import { buttonClass } from "~/ui/button";
 import { emptyRound } from "./draft-store";
 import { useJobScreen } from "./job-context";
+import { learnStage } from "./learn-stage";
 import { MethodForm, methodOf } from "./method-form";
 import { MovePane } from "./move-pane";
 import { plannedTeeth } from "./planned-teeth";
@@ -22,7 +23,11 @@ const doneWords: Record<RoundPhase, string> = {
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const { data, job, stationPath } = useJobScreen();
-  const { stage, instruments, learnt } = data;
+  const { stage, instruments, earlierMoves } = data;
+  const learnt = useMemo(
+    () => learnStage(stage, [...earlierMoves, ...pastMoves(job.entries, stage.adjuster.id)], instruments),
+    [stage, earlierMoves, job.entries, instruments],
+  );
   const navigate = useNavigate();
   const soButton = useRef<HTMLButtonElement>(null);
   const round = job.draft.rounds[phase];

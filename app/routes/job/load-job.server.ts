@@ -1,6 +1,6 @@
 import { data } from "react-router";
-import { learnStage } from "~/app/features/job/learn-stage";
 import { isId } from "~/app/session/is-id";
+import { pastMoves } from "~/core/logbook";
 import { draftsOf } from "~/data/queries/drafts";
 import { earlierProofs, entriesOfJob, type NamedEntry, recentStageWork } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
@@ -9,7 +9,8 @@ import { machineById } from "~/data/queries/machines";
 import { stagesOfMachines } from "~/data/queries/stages";
 import type { Context } from "~/operations/context";
 
-const learntFrom = 60;
+const learntFrom = 40;
+const mostMoves = 20;
 
 /** A job with everything its screen needs, so that walking between its stations needs the server no more. */
 export async function loadJob(asked: Context, jobId: string) {
@@ -37,7 +38,11 @@ export async function loadJob(asked: Context, jobId: string) {
     entries,
     drafts,
     earlierProofs: proofs,
-    learnt: learnStage(stage, work, instruments),
+    // Those of this job are added on the screen, as they come.
+    earlierMoves: pastMoves(
+      work.filter((entry) => entry.jobId !== job.id),
+      stage.adjuster.id,
+    ).slice(-mostMoves),
     person: { id: person.id, name: person.name },
     timeZone: person.timeZone,
     now: now.toISOString(),

@@ -1,0 +1,104 @@
+/**
+ * Takes the pictures in docs/screenshots from the demo, on a throwaway cluster and an app of its own. `npm run screenshots`
+ */
+import { join, resolve } from "node:path";
+import { type BrowserContextOptions, chromium, type Page } from "@playwright/test";
+import { lead } from "../demo/works";
+import { withThrowawayApp } from "./lib/throwaway-app";
+
+const root = resolve(import.meta.dirname, "..");
+
+async function take(base: string): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: process.getuid?.() === 0 ? ["--no-sandbox"] : [],
+  });
+  const open = async (options: BrowserContextOptions): Promise<Page> => {
+    const context = await browser.newContext({ baseURL: base, locale: "en-GB", ...options });
+    const page = await context.newPage();
+    await page.goto("/sign-in");
+    await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
+    await page.getByLabel("Sign-in name").fill(lead.signIn);
+    await page.getByLabel("Password").fill(lead.password);
+    await page.keyboard.press("Enter");
+    await page.getByRole("link", { name: "Rotary die-cutter" }).waitFor();
+    return page;
+  };
+  const shoot = async (page: Page, name: string) => {
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+  };
+  const tablet = await open({ viewport: { width: 1280, height: 800 } });
+  await shoot(tablet, "floor");
+  await tablet.getByRole("link", { name: "Rotary die-cutter" }).click();
+  await tablet.getByRole("heading", { name: "Logbook" }).waitFor();
+  await shoot(tablet, "machine");
+  await wholeJob(tablet, (name) => shoot(tablet, name));
+
+  const phone = await open({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
+  await phone.getByRole("link", { name: /^Job open since/ }).click();
+  await phone.getByRole("button", { name: "Did it so" }).waitFor();
+  await shoot(phone, "job-phone");
+  const dark = await open({ viewport: { width: 1280, height: 800 } });
+  await dark.context().addCookies([{ name: "room", value: "dark", url: base }]);
+  await dark.reload();
+  await dark.getByRole("link", { name: /^Job open since/ }).click();
+  await dark.getByRole("button", { name: "Did it so" }).waitFor();
+  await shoot(dark, "job-dark");
+  await browser.close();
+}
+
+async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+  const read = async (values: readonly string[]) => {
+    for (const value of values) {
+      await page.keyboard.type(value);
+      await page.keyboard.press("Enter");
+    }
+  };
+  await page.getByLabel("Why is the cutter drive looked at?").fill("Rattles at start");
+  await page.keyboard.press("Enter");
+  await page.getByLabel("Number of the lock").fill("12");
+  await shoot("job-make-safe");
+  await page.keyboard.press("Enter");
+  await page.getByLabel("Reading at tooth 1", { exact: true }).waitFor();
+  await read(["0.26", "0.26", "0.24", "0.22", "0.21", "0.2", "0.21", "0.21", "0.23", "0.24"]);
+  await page.keyboard.type("0.25");
+  await shoot("job-as-found");
+  await read(["", "0.26", ""]);
+  await page.getByRole("button", { name: "Did it so" }).click();
+  await page.getByText("Clamp at full torque and read").waitFor();
+  await page.keyboard.type("0.13");
+  await shoot("job-set");
+  await read(["", ""]);
+  await page.getByRole("link", { name: "Lock up" }).last().click();
+  await page.getByRole("button", { name: "Clamp 1 snug", exact: true }).waitFor();
+  for (let i = 0; i < 14; i++) {
+    await page.keyboard.press("Enter");
+    await page.waitForTimeout(120);
+  }
+  await shoot("job-lock-up");
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press("Enter");
+    await page.waitForTimeout(120);
+  }
+  await page.getByRole("link", { name: "Read the check round" }).click();
+  await page.getByLabel("Reading at tooth 1", { exact: true }).waitFor();
+  await read(["0.18", "0.18", "0.17", "0.15", "0.14", "0.13", "0.14", "0.14", "0.16", "0.17", "0.18", "0.18", ""]);
+  await page.getByRole("button", { name: "Go live" }).click();
+  for (const tick of await page.getByRole("dialog").getByRole("checkbox").all()) await tick.check();
+  await page.getByRole("dialog").getByRole("button", { name: "Go live" }).click();
+  for (const [current, noise] of [
+    ["1.3", "quiet"],
+    ["2.2", "even hum"],
+  ] as const) {
+    await page.getByLabel("Current").fill(current);
+    await page.getByLabel("Temperature").fill("31");
+    await page.getByLabel("Noise, in words").fill(noise);
+    await page.getByRole("button", { name: "Log this run" }).click();
+  }
+  await shoot("job-prove");
+  await page.getByRole("link", { name: "Sign off" }).last().click();
+  await shoot("job-sign-off");
+}
+
+await withThrowawayApp(({ base }) => take(base));
