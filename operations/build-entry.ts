@@ -1,13 +1,5 @@
 import { z } from "zod";
-import {
-  type Bodies,
-  type Entry,
-  type EntryKind,
-  isKind,
-  jobRecord,
-  type ReadingRecord,
-  voidedBy,
-} from "../core/logbook";
+import { type Bodies, type Entry, type EntryKind, jobRecord, knownRound, type ReadingRecord } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Instrument } from "../data/queries/instruments";
 import type { Stage } from "../data/queries/stages";
@@ -66,15 +58,7 @@ export function buildEntry(
       const instrument = instruments.find((candidate) => candidate.id === work.method.instrumentId);
       if (!instrument) return refuse("no-such-instrument", ["method", "instrumentId"]);
       const live = jobRecord(entries, 0).power?.state === "live";
-      return buildRound(work, stage, instrument, lastRound(entries, stage.id), live);
+      return buildRound(work, stage, instrument, knownRound(entries, stage.id, stage.geometry.pair.teeth[1]), live);
     }
   }
-}
-
-/** The job's last round on a stage that no correction voids. */
-export function lastRound(entries: readonly Entry[], stageId: string) {
-  const voided = voidedBy(entries);
-  return (
-    entries.filter(isKind("round")).findLast((round) => round.stageId === stageId && !voided.has(round.id)) ?? null
-  );
 }

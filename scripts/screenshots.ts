@@ -33,8 +33,6 @@ async function take(base: string): Promise<void> {
   await tablet.getByRole("link", { name: "Rotary die-cutter" }).click();
   await tablet.getByRole("heading", { name: "Logbook" }).waitFor();
   await shoot(tablet, "machine");
-  await wholeJob(tablet, (name) => shoot(tablet, name));
-
   const phone = await open({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
   await phone.getByRole("link", { name: /^Job open since/ }).click();
   await phone.getByRole("button", { name: "Did it so" }).waitFor();
@@ -45,6 +43,7 @@ async function take(base: string): Promise<void> {
   await dark.getByRole("link", { name: /^Job open since/ }).click();
   await dark.getByRole("button", { name: "Did it so" }).waitFor();
   await shoot(dark, "job-dark");
+  await wholeJob(tablet, (name) => shoot(tablet, name));
   await browser.close();
 }
 

@@ -14,7 +14,7 @@ export function Field({ label, error, hint, className = "", ...rest }: Shared & 
         {...rest}
         id={id}
         aria-invalid={error ? true : undefined}
-        aria-describedby={`${id}-notes`}
+        aria-describedby={error || hint ? `${id}-notes` : undefined}
         className={`w-full min-h-12 px-3 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`}
       />
       <Notes id={id} error={error} hint={hint} />
@@ -34,7 +34,7 @@ export function TextArea({ label, error, hint, className = "", ...rest }: Shared
         {...rest}
         id={id}
         aria-invalid={error ? true : undefined}
-        aria-describedby={`${id}-notes`}
+        aria-describedby={error || hint ? `${id}-notes` : undefined}
         className={`w-full px-3 py-2 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`}
       />
       <Notes id={id} error={error} hint={hint} />
@@ -43,6 +43,7 @@ export function TextArea({ label, error, hint, className = "", ...rest }: Shared
 }
 
 function Notes({ id, error, hint }: { id: string; error: ReactNode; hint: ReactNode }) {
+  if (!error && !hint) return null;
   return (
     <p
       id={`${id}-notes`}

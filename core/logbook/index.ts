@@ -13,4 +13,5 @@ export {
   type SignedRecord,
 } from "./entry";
 export { type ClampNow, type JobRecord, jobRecord, signedRecord, voidedBy } from "./job-record";
+export { type CountingReading, countingReadings, type KnownRound, knownRound } from "./known-round";
 export { pastMoves } from "./past-moves";

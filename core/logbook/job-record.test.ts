@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import type { Entry } from "./entry";
 import { jobRecord } from "./job-record";
+import { knownRound } from "./known-round";
 import { pastMoves } from "./past-moves";
 
 let seq = 0;
@@ -56,4 +57,21 @@ test("a move teaches only alone between two rounds, under the present adjuster, 
     [0.3, false],
   ]);
   expect(moves[0]?.before).toContainEqual({ tooth: 1, value: 0.1 });
+});
+
+test("after two moves with one reading each the whole round is still known", () => {
+  const at = (tooth: number, valueMm: number) => ({ tooth, angleDeg: (tooth - 1) * 9, valueMm, struck: false });
+  const on = (phase: string, readings: unknown[]) =>
+    entry("round", { phase, result: { verdict: "conforms" } }, { stageId: "s", readings } as never);
+  const rounds = [
+    on("as-found", [at(1, 0.1), at(11, 0.14), at(31, 0.12)]),
+    on("set", [at(1, 0.2)]),
+    on("set", [at(1, 0.15)]),
+  ];
+  const known = knownRound(rounds, "s", 40);
+  expect(known?.readings.map(({ tooth, backlashMm }) => [tooth, Number(backlashMm.toFixed(6))])).toEqual([
+    [1, 0.15],
+    [11, 0.19],
+    [31, 0.17],
+  ]);
 });

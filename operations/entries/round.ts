@@ -1,8 +1,14 @@
 import { z } from "zod";
 import { assessRound } from "../../core/advice";
-import type { Bodies, EntryOf, ReadingRecord, RoundPhase } from "../../core/logbook";
+import {
+  type Bodies,
+  countingReadings,
+  type KnownRound,
+  type ReadingRecord,
+  type RoundPhase,
+} from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
-import { carryRound, type RoundValues, typedRound } from "../../core/rounds";
+import { type RoundValues, typedRound } from "../../core/rounds";
 import type { Instrument } from "../../data/queries/instruments";
 import type { Stage } from "../../data/queries/stages";
 import { id, text } from "../input";
@@ -39,14 +45,14 @@ export type RoundInput = z.output<typeof roundInput>;
 /**
  * The body and readings of a round, judged by the stage's present geometry and limits.
  *
- * @param earlier the job's last round on this stage, from which a round read at the tight spot alone is carried over
+ * @param known the round as the job knows it so far, from which one read at the tight spot alone is carried over
  * @param live whether the drive was live when it was read
  */
 export function buildRound(
   input: RoundInput,
   stage: Stage,
   instrument: Instrument,
-  earlier: EntryOf<"round"> | null,
+  known: KnownRound | null,
   live: boolean,
 ): Result<{ body: Bodies["round"]; readings: ReadingRecord[] }> {
   const values = typedRound(stage.geometry.pair, instrument, input.method, input.readings);
@@ -75,32 +81,8 @@ export function buildRound(
       live,
     };
   });
-  const result = judgeRound(stage, readings, input.phase, values.value.expandedUncertaintyMm, earlier);
+  const result = judgeRound(stage, readings, input.phase, values.value.expandedUncertaintyMm, known);
   return result.ok ? accept({ body: { phase: input.phase, result: result.value }, readings }) : result;
-}
-
-type CountedReading = { tooth: number; angleDeg: number; valueMm: number; struck: boolean };
-
-/** Readings that count, carried over a move where only the tight spot was read again. */
-export function countingReadings(
-  readings: readonly CountedReading[],
-  phase: RoundPhase,
-  earlier: EntryOf<"round"> | null,
-  teeth: number,
-): { readings: { tooth: number; gearAngleDeg: number; backlashMm: number }[]; carriedFrom: string | null } {
-  const counted = (list: readonly CountedReading[]) =>
-    list
-      .filter((reading) => !reading.struck)
-      .map((reading) => ({ gearAngleDeg: reading.angleDeg, backlashMm: reading.valueMm }));
-  const fresh = counted(readings);
-  const withTooth = (list: readonly { gearAngleDeg: number; backlashMm: number }[]) =>
-    list.map((reading) => ({ ...reading, tooth: (Math.round((reading.gearAngleDeg * teeth) / 360) % teeth) + 1 }));
-  const positions = new Set(fresh.map((reading) => reading.gearAngleDeg)).size;
-  if (phase === "set" && positions < 3 && earlier) {
-    const carried = carryRound(counted(earlier.readings), fresh);
-    if (carried) return { readings: withTooth(carried), carriedFrom: earlier.id };
-  }
-  return { readings: withTooth(fresh), carriedFrom: null };
 }
 
 function judgeRound(
@@ -108,9 +90,9 @@ function judgeRound(
   readings: readonly ReadingRecord[],
   phase: RoundPhase,
   expandedUncertaintyMm: number,
-  earlier: EntryOf<"round"> | null,
+  known: KnownRound | null,
 ): Result<Bodies["round"]["result"]> {
-  const counting = countingReadings(readings, phase, earlier, stage.geometry.pair.teeth[1]);
+  const counting = countingReadings(readings, phase, known, stage.geometry.pair.teeth[1]);
   if (counting.readings.length === 0) return refuse("all-struck", ["readings"]);
   const { loMm, aimMm, hiMm } = stage.limits;
   const assessed = assessRound(

@@ -1,8 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { isKind, pastMoves, type RoundPhase } from "~/core/logbook";
+import { isKind, knownRound, pastMoves, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { lastRound } from "~/operations/build-entry";
 import { buttonClass } from "~/ui/button";
 import { emptyRound } from "./draft-store";
 import { useJobScreen } from "./job-context";
@@ -36,19 +35,14 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const response = useMemo(() => (learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined), [learnt]);
   const [problem, setProblem] = useState<Refusal | null>(null);
 
-  const last = lastRound(job.entries, stage.id);
-  const beforeLast = useMemo(
-    () =>
-      lastRound(
-        job.entries.filter((entry) => entry.id !== last?.id),
-        stage.id,
-      ),
-    [job.entries, last?.id, stage.id],
-  );
-  const recorded = useMemo(
-    () => (last ? recordedView(stage, last, beforeLast, response) : null),
-    [stage, last, beforeLast, response],
-  );
+  const last = job.record.lastRound;
+  const teeth = stage.geometry.pair.teeth[1];
+  const known = useMemo(() => knownRound(job.entries, stage.id, teeth), [job.entries, stage.id, teeth]);
+  const recorded = useMemo(() => {
+    if (!last) return null;
+    const before = job.entries.filter((entry) => entry.seq < last.seq);
+    return recordedView(stage, last, knownRound(before, stage.id, teeth), response);
+  }, [stage, last, job.entries, teeth, response]);
   const positions = useMemo(() => {
     const planned = plannedTeeth(stage.geometry.pair.teeth);
     const stand = phase === "set" ? recorded?.standTooth : null;
@@ -65,10 +59,10 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
         phase,
         readings: round.readings,
         open: tooth === null || round.field === "" ? null : { typed: round.field, tooth },
-        earlier: last,
+        known,
         response,
       }),
-    [stage, method, phase, round, tooth, last, response],
+    [stage, method, phase, round, tooth, known, response],
   );
   // What stands in the logbook is shown until one types again, and until something was moved.
   const settled = !typing && recorded !== null && !job.record.changedSinceRound;
@@ -126,7 +120,7 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const moves = job.entries.filter(isKind("move")).length;
   useEffect(() => {
     if (phase === "set" && moves > 0)
-      document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus();
+      document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus({ preventScroll: true });
   }, [phase, moves]);
 
   const waitingForReading =
@@ -142,7 +136,7 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           round={round}
           change={(how) => job.changeRound(phase, how)}
           positions={positions}
-          teeth={stage.geometry.pair.teeth[1]}
+          teeth={teeth}
           view={typed}
           bareUnit={method.bareUnit}
           onBareUnit={(unit) => job.changeText("method.unit", unit)}

@@ -47,7 +47,8 @@ export function ReadingsPane(props: Props) {
 
   const complete = enough && (props.stopsEarly || unread(0) === -1);
 
-  useEffect(() => field.current?.focus(), []);
+  // Without scrolling: on a phone the sentence above the field may be the thing to look at.
+  useEffect(() => field.current?.focus({ preventScroll: true }), []);
 
   const type = (text: string) => {
     setProblem(null);

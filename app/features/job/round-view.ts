@@ -1,12 +1,11 @@
 import { type Advice, type Assessment, assessRound, type Response, type RoundedMove, roundedMove } from "~/core/advice";
 import { judge } from "~/core/limits";
-import type { EntryOf, RoundPhase } from "~/core/logbook";
+import { countingReadings, type EntryOf, type KnownRound, type RoundPhase } from "~/core/logbook";
 import { parseQuantity } from "~/core/quantity";
 import { backlashAt, gearAngle, type RoundMethod, typedRound } from "~/core/rounds";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import type { RoundDraft } from "~/operations/draft-body";
-import { countingReadings } from "~/operations/entries/round";
 import type { MarkState } from "~/ui/state-mark";
 import { verdictState } from "../words/state";
 
@@ -46,7 +45,7 @@ type Question = {
   readings: RoundDraft["readings"];
   /** What stands in the field, and for which tooth; counts as a reading while it can be understood. */
   open: { typed: string; tooth: number } | null;
-  earlier: EntryOf<"round"> | null;
+  known: KnownRound | null;
   response: Response | undefined;
 };
 
@@ -58,7 +57,7 @@ export function roundView({
   phase,
   readings,
   open,
-  earlier,
+  known,
   response,
 }: Question): RoundView | null {
   const previewed = open && parseQuantity(open.typed, "length", "mm").ok;
@@ -75,18 +74,18 @@ export function roundView({
     {
       expandedUncertaintyMm: values.value.expandedUncertaintyMm,
       phase,
-      earlier,
+      known,
       response,
       openIndex: previewed ? typed.length - 1 : -1,
     },
   );
 }
 
-/** The same from an entry that stands in the logbook. */
+/** The same from an entry that stands in the logbook; `known` is the round as it was known before it. */
 export function recordedView(
   stage: Stage,
   round: EntryOf<"round">,
-  earlier: EntryOf<"round"> | null,
+  known: KnownRound | null,
   response: Response | undefined,
 ): RoundView | null {
   return assessValues(
@@ -96,7 +95,7 @@ export function recordedView(
     {
       expandedUncertaintyMm: round.body.result.expandedUncertaintyMm,
       phase: round.body.phase,
-      earlier,
+      known,
       response,
       openIndex: -1,
     },
@@ -110,7 +109,7 @@ function assessValues(
   of: {
     expandedUncertaintyMm: number;
     phase: RoundPhase;
-    earlier: EntryOf<"round"> | null;
+    known: KnownRound | null;
     response: Response | undefined;
     openIndex: number;
   },
@@ -123,7 +122,7 @@ function assessValues(
     angleDeg: gearAngle(reading, teeth),
     valueMm: valuesMm[index] ?? Number.NaN,
   }));
-  const counting = countingReadings(all, of.phase, of.earlier, teeth);
+  const counting = countingReadings(all, of.phase, of.known, teeth);
   const assessed = assessRound(
     {
       pair: geometry.pair,

@@ -68,7 +68,8 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                 {jobs.map((job) => (
                   <p key={job.id} className="mt-1">
                     <Link to={`/jobs/${job.id}`} className="text-ink min-h-11 inline-flex items-center">
-                      Job open since {clockOrDay(job.openedAt, timeZone, now)}
+                      Job open since {clockOrDay(job.openedAt, timeZone, now)},{" "}
+                      {stages.find((item) => item.stage.id === job.stageIds[0])?.stage.name.toLowerCase()}
                     </Link>
                     <span className="block text-mid text-base">
                       {job.reason}. {job.openedByName}

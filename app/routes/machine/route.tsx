@@ -157,7 +157,7 @@ function StartJob({
         defaultValue={actionData?.reason}
         error={actionData ? refusalWords(actionData.refusal) : undefined}
       />
-      <Button kind="solid" large type="submit" disabled={busy} className="mb-5">
+      <Button kind="solid" large type="submit" disabled={busy}>
         Start a job
       </Button>
     </Form>
