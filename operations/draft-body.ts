@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { typedReading } from "./entries/typed-reading";
 import { instant, text } from "./input";
 
 const roundDraft = z.object({
@@ -6,17 +7,7 @@ const roundDraft = z.object({
   field: text(40_000),
   /** Position that the field is for, from 0 in the order of reading. */
   at: z.number().int().gte(0).lte(10_000),
-  readings: z
-    .array(
-      z.object({
-        tooth: z.number().int().gte(1).lte(10_000),
-        turn: z.number().int().gte(1).lte(10_000),
-        typed: text(40),
-        struck: z.boolean(),
-        repeats: z.number().int().gte(0).nullable(),
-      }),
-    )
-    .max(10_000),
+  readings: z.array(typedReading).max(10_000),
 });
 export type RoundDraft = z.output<typeof roundDraft>;
 

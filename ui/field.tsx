@@ -4,39 +4,35 @@ type Shared = { label: ReactNode; error?: ReactNode; hint?: ReactNode; className
 
 /** A labelled input; an error stands under it and is announced. */
 export function Field({ label, error, hint, className = "", ...rest }: Shared & ComponentProps<"input">) {
-  const id = useId();
   return (
-    <div className={className}>
-      <label htmlFor={id} className="block font-semibold mb-1">
-        {label}
-      </label>
-      <input
-        {...rest}
-        id={id}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-notes` : undefined}
-        className={`w-full min-h-12 px-3 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`}
-      />
-      <Notes id={id} error={error} hint={hint} />
-    </div>
+    <Labelled label={label} error={error} hint={hint} className={className}>
+      {(wiring) => <input {...rest} {...wiring} className={`min-h-12 ${boxClass(error)}`} />}
+    </Labelled>
   );
 }
 
 export function TextArea({ label, error, hint, className = "", ...rest }: Shared & ComponentProps<"textarea">) {
+  return (
+    <Labelled label={label} error={error} hint={hint} className={className}>
+      {(wiring) => <textarea rows={3} {...rest} {...wiring} className={`py-2 ${boxClass(error)}`} />}
+    </Labelled>
+  );
+}
+
+const boxClass = (error: ReactNode): string =>
+  `w-full px-3 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`;
+
+type Wiring = { id: string; "aria-invalid": true | undefined; "aria-describedby": string | undefined };
+
+function Labelled({ label, error, hint, className, children }: Shared & { children: (wiring: Wiring) => ReactNode }) {
   const id = useId();
+  const notes = error || hint ? `${id}-notes` : undefined;
   return (
     <div className={className}>
       <label htmlFor={id} className="block font-semibold mb-1">
         {label}
       </label>
-      <textarea
-        rows={3}
-        {...rest}
-        id={id}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error || hint ? `${id}-notes` : undefined}
-        className={`w-full px-3 py-2 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`}
-      />
+      {children({ id, "aria-invalid": error ? true : undefined, "aria-describedby": notes })}
       <Notes id={id} error={error} hint={hint} />
     </div>
   );

@@ -11,7 +11,8 @@ import { accept, type Result, refuse } from "../../core/quantity";
 import { type RoundValues, typedRound } from "../../core/rounds";
 import type { Instrument } from "../../data/queries/instruments";
 import type { Stage } from "../../data/queries/stages";
-import { id, text } from "../input";
+import { id } from "../input";
+import { typedReading } from "./typed-reading";
 
 export const mostReadings = 1000;
 
@@ -27,18 +28,7 @@ export const roundInput = z.object({
   kind: z.literal("round"),
   phase: z.enum(["as-found", "set", "check"]),
   method: roundMethod,
-  readings: z
-    .array(
-      z.object({
-        tooth: z.number().int().gte(1).lte(10_000),
-        turn: z.number().int().gte(1).lte(10_000),
-        typed: text(40),
-        struck: z.boolean(),
-        repeats: z.number().int().gte(0).nullable(),
-      }),
-    )
-    .min(1)
-    .max(mostReadings),
+  readings: z.array(typedReading).min(1).max(mostReadings),
 });
 export type RoundInput = z.output<typeof roundInput>;
 

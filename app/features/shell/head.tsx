@@ -16,7 +16,23 @@ export function Head({ children, right }: { children?: ReactNode; right?: ReactN
   );
 }
 
-export function PlaceNav() {
+/** The head of a place: where one is, the room, who is signed in. */
+export function PlaceHead() {
+  return (
+    <Head
+      right={
+        <>
+          <RoomSwitch />
+          <PersonMenu />
+        </>
+      }
+    >
+      <PlaceNav />
+    </Head>
+  );
+}
+
+function PlaceNav() {
   return (
     <nav aria-label="Places">
       <NavLink

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { Head, PersonMenu, PlaceNav, RoomSwitch } from "~/app/features/shell/head";
+import { PlaceHead } from "~/app/features/shell/head";
 import { StageCell } from "~/app/features/stage/stage-cell";
 import { clockOrDay } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
@@ -18,16 +18,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
   const stageCount = rows.reduce((sum, row) => sum + row.stages.length, 0);
   return (
     <>
-      <Head
-        right={
-          <>
-            <RoomSwitch />
-            <PersonMenu />
-          </>
-        }
-      >
-        <PlaceNav />
-      </Head>
+      <PlaceHead />
       <main>
         <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 px-5 max-sm:px-3.5 py-5 border-b border-rule">
           <h1 className="text-3xl max-sm:text-2xl font-bold">{floorNews(rows)}</h1>

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { data, Form, Link, redirect, useNavigation } from "react-router";
 import { v7 } from "uuid";
 import { LogbookList } from "~/app/features/logbook/logbook-list";
-import { Head, PersonMenu, PlaceNav, RoomSwitch } from "~/app/features/shell/head";
+import { PlaceHead } from "~/app/features/shell/head";
 import { StageCell } from "~/app/features/stage/stage-cell";
 import { refusalWords } from "~/app/features/words/refusal";
 import { clockOrDay, day } from "~/app/features/words/times";
@@ -46,16 +46,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
   const { machine, stages, jobs, entries, older, timeZone, now } = loaderData;
   return (
     <>
-      <Head
-        right={
-          <>
-            <RoomSwitch />
-            <PersonMenu />
-          </>
-        }
-      >
-        <PlaceNav />
-      </Head>
+      <PlaceHead />
       <main className="grid lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)]">
         <div className="p-5 max-sm:p-3.5">
           <header className="mb-6">

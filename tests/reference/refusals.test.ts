@@ -1,0 +1,150 @@
+import { describe, expect, test } from "vitest";
+import { tools } from "~/calc";
+import { refusalOf } from "./run";
+
+/** A good input for every tool, with every optional key that can stand beside the others. */
+const good: Record<string, Record<string, unknown>> = {
+  "gear-identify": {
+    toothCount: 24,
+    tipDiameterMm: 26,
+    rootDiameterMm: 21.5,
+    spans: [{ teeth: 3, mm: 7.7 }],
+    resolutionMm: 0.01,
+    measuredBy: "caliper",
+    tipToleranceMm: 0.1,
+  },
+  "gear-pair": {
+    teeth: [20, 40],
+    moduleMm: 1,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 10,
+    profileShift: [0.1, 0],
+    thinningMm: [0.02, 0],
+    faceWidthMm: 10,
+    tipDiameterMm: [22, 42],
+    internal: false,
+    centreDistanceMm: 31,
+  },
+  "gear-span": { toothCount: 24, moduleMm: 1, profileShift: 0, thinningMm: 0, spanTeeth: 3, pinDiameterMm: 1.7 },
+  "mesh-round": {
+    teeth: [20, 40],
+    moduleMm: 1,
+    readings: [0, 90, 180, 270].map((gearAngleDeg) => ({ gearAngleDeg, backlashMm: 0.1 })),
+    separatePinion: true,
+    arcDeg: [0, 200],
+  },
+  "round-plan": { teeth: [20, 40], positions: 9, maxTurns: 2 },
+  verdict: { valueMm: 1, limits: { lo: 0, hi: 2 }, expandedUncertainty: 0.1 },
+  advise: {
+    quantity: "backlash",
+    readings: [{ gearAngleDeg: 0, value: 0.2 }],
+    worst: { min: 0.1, max: 0.3 },
+    limits: { lo: 0.05, aim: 0.1, hi: 0.15 },
+    expandedUncertainty: 0.01,
+    sensitivity: 0.7,
+    adjuster: {
+      type: "screw",
+      leadMm: 0.7,
+      angleDeg: 0,
+      oneWay: false,
+      springReturn: false,
+      travel: { min: -2, max: 2 },
+    },
+    response: { perUnit: 0.5, sd: 0.1 },
+    school: "tight-spot",
+    tightRisk: 0.01,
+  },
+  response: { prior: { perUnit: 0.7, sd: 0.2 }, moves: [{ amount: 0.5, change: 0.3 }], readingSd: 0.01 },
+  "fasten-order": { bolts: 6, passes: 2, torqueNm: 9 },
+};
+
+type Spot = { path: (string | number)[]; value: unknown };
+
+/** Every value inside an input, with its path. */
+function spots(value: unknown, path: (string | number)[] = []): Spot[] {
+  const here = path.length === 0 ? [] : [{ path, value }];
+  if (Array.isArray(value)) return [...here, ...value.flatMap((item, i) => spots(item, [...path, i]))];
+  if (value && typeof value === "object")
+    return [...here, ...Object.entries(value).flatMap(([key, inner]) => spots(inner, [...path, key]))];
+  return here;
+}
+
+function changed(input: unknown, path: readonly (string | number)[], to: unknown): unknown {
+  const copy = structuredClone(input) as Record<string | number, unknown>;
+  let at = copy;
+  for (const part of path.slice(0, -1)) at = at[part] as Record<string | number, unknown>;
+  const last = path[path.length - 1] as string | number;
+  if (to === undefined) delete at[last];
+  else at[last] = to;
+  return copy;
+}
+
+describe.each(tools.map((tool) => tool.name))("%s", (name) => {
+  const input = good[name] ?? {};
+
+  test("takes its good input", () => {
+    expect(refusalOf(name, input)).toBe("accepted");
+  });
+
+  test("names an unknown key, at every level", () => {
+    expect(refusalOf(name, { ...input, extra: 1 })).toBe("unknown-key extra");
+    for (const { path, value } of spots(input)) {
+      if (!value || typeof value !== "object" || Array.isArray(value)) continue;
+      expect(refusalOf(name, changed(input, [...path, "extra"], 1))).toBe(
+        `unknown-key ${[...path, "extra"].join(".")}`,
+      );
+    }
+  });
+
+  test("names what has the wrong type, wherever it stands", () => {
+    for (const { path, value } of spots(input)) {
+      if (value && typeof value === "object") continue;
+      const wrong = typeof value === "number" ? "text" : 7;
+      expect(refusalOf(name, changed(input, path, wrong))).toMatch(new RegExp(` ${path.join(".")}$`));
+      expect(refusalOf(name, changed(input, path, null))).toMatch(new RegExp(` ${path.join(".")}$`));
+    }
+  });
+
+  test("is no object: refused as a whole", () => {
+    for (const nothing of [null, [], "x", 3]) expect(refusalOf(name, nothing)).toMatch(/^wrong-type $/);
+  });
+});
+
+test.each<[string, (string | number)[], unknown, string]>([
+  ["gear-identify", ["toothCount"], 2, "too-small"],
+  ["gear-identify", ["tipDiameterMm"], 0, "too-small"],
+  ["gear-identify", ["rootDiameterMm"], 30, "root-not-below-tip"],
+  ["gear-identify", ["measuredBy"], "eye", "not-listed"],
+  ["gear-identify", ["spans"], [], "too-few"],
+  ["gear-identify", ["tipToleranceMm"], -0.1, "too-small"],
+  ["gear-pair", ["pressureAngleDeg"], 60, "too-large"],
+  ["gear-pair", ["helixAngleDeg"], -60, "too-small"],
+  ["gear-pair", ["thinningMm", 1], -0.01, "too-small"],
+  ["gear-pair", ["faceWidthMm"], 0, "too-small"],
+  ["gear-pair", ["teeth"], [20, 40, 60], "too-many"],
+  ["gear-span", ["spanTeeth"], 2.5, "not-whole"],
+  ["gear-span", ["thinningMm"], -1, "too-small"],
+  ["mesh-round", ["readings"], [], "too-few"],
+  ["mesh-round", ["arcDeg"], [10, 10], "arc-empty"],
+  ["round-plan", ["positions"], 0, "too-small"],
+  ["round-plan", ["positions"], 81, "too-many-positions"],
+  ["verdict", ["expandedUncertainty"], -0.1, "too-small"],
+  ["verdict", ["limits", "lo"], 3, "window-upside-down"],
+  ["advise", ["limits", "lo"], 0.2, "window-upside-down"],
+  ["advise", ["worst", "min"], 0.4, "window-upside-down"],
+  ["advise", ["adjuster", "travel", "min"], 3, "window-upside-down"],
+  ["advise", ["adjuster", "leadMm"], 0, "too-small"],
+  ["advise", ["adjuster", "angleDeg"], 90, "cannot-move-the-centres"],
+  ["advise", ["response", "perUnit"], 0, "is-zero"],
+  ["advise", ["response", "sd"], 0, "too-small"],
+  ["advise", ["tightRisk"], 1, "too-large"],
+  ["advise", ["school"], "by-ear", "not-listed"],
+  ["advise", ["quantity"], "noise", "not-listed"],
+  ["response", ["prior", "sd"], 0, "too-small"],
+  ["response", ["readingSd"], 0, "too-small"],
+  ["fasten-order", ["bolts"], 0, "too-small"],
+  ["fasten-order", ["passes"], 0, "too-small"],
+  ["fasten-order", ["torqueNm"], -1, "too-small"],
+])("%s refuses %j = %j: %s", (name, path, value, code) => {
+  expect(refusalOf(name, changed(good[name], path, value))).toBe(`${code} ${path.join(".")}`);
+});
