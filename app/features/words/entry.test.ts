@@ -1,0 +1,53 @@
+import { expect, test } from "vitest";
+import type { Entry } from "~/core/logbook";
+import type { StageAdjuster } from "~/data/queries/stages";
+import { entryWords } from "./entry";
+
+const adjuster = { name: "Jack screw", step: 1 / 16, positiveWord: "out", negativeWord: "in" } as StageAdjuster;
+const words = (kind: string, body: object, readings: object[] = []) => {
+  const { title, detail } = entryWords({ kind, body, readings } as unknown as Entry, adjuster);
+  return `${title} | ${detail}`;
+};
+const result = { count: 12, minMm: 0.064, maxMm: 0.12, verdict: "does-not-conform", fits: true };
+
+test.each([
+  ["job-opened", { reason: "Squeals" }, "Job opened | Squeals"],
+  ["isolated", { lock: "12" }, "Isolated, lock 12 | Proved dead"],
+  ["live", { saw: [] }, "Live | All clear acknowledged"],
+  ["live", { saw: ["clamp 2 snug"] }, "Live | Acknowledged although clamp 2 snug"],
+  ["round", { phase: "as-found", result }, "As found, 12 readings | 0.06 to 0.12 mm, outside"],
+  [
+    "round",
+    { phase: "check", result: { ...result, fits: false } },
+    "Check round, 12 readings | 0.06 to 0.12 mm, outside, wider than its limits",
+  ],
+  ["move", { amount: -0.1875, unit: "turns", did: "so", note: "" }, "Jack screw 3/16 of a turn in | As advised"],
+  [
+    "move",
+    { amount: 0.25, unit: "turns", did: "otherwise", note: "Key slipped" },
+    "Jack screw a quarter turn out | Otherwise than advised. Key slipped",
+  ],
+  [
+    "clamp",
+    { clamp: 3, of: 4, state: "firm", torqueNm: 48, pass: 3, passes: 3 },
+    "Clamp 3 of 4 firm | 48 N·m, pass 3 of 3",
+  ],
+  [
+    "proof",
+    { direction: "forwards", speed: "slow", currentA: 1.36, temperatureC: null, noise: "even hum" },
+    "Run forwards, slow | 1.4 A, even hum",
+  ],
+  [
+    "signature",
+    { record: { asFound: result, asLeft: null }, comment: "Quiet" },
+    "Signed | 0.06 to 0.12 as found, not read as left. Quiet",
+  ],
+  ["correction", { text: "Wrong gear", voids: true }, "Correction: does not count | Wrong gear"],
+])("%s %j", (kind, body, line) => {
+  expect(words(kind, body)).toBe(line);
+});
+
+test("a reading at one tooth says which", () => {
+  const one = { phase: "set", result: { ...result, count: 1, minMm: 0.2, maxMm: 0.2, verdict: "conforms" } };
+  expect(words("round", one, [{ tooth: 32 }])).toBe("While setting, tooth 32 | 0.20 mm, inside");
+});

@@ -1,0 +1,62 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { mustHold } from "~/core/quantity";
+import { entriesOfJob } from "~/data/queries/entries";
+import { instrumentsOfWorkshop } from "~/data/queries/instruments";
+import { stagesOfMachines } from "~/data/queries/stages";
+import { buildEntry, workInput } from "~/operations/build-entry";
+import { liveChecks } from "~/operations/entries/power";
+import { freshWorks } from "./fixture";
+
+const works = freshWorks();
+
+test("what a tablet shows before the server has answered is what the server then keeps", async () => {
+  const value = fc.integer({ min: 5, max: 40 }).map((hundredths) => (hundredths / 100).toFixed(2));
+  const work = fc.oneof(
+    fc
+      .array(value, { minLength: 1, maxLength: 8 })
+      .chain((values) =>
+        fc.constantFrom("as-found", "set", "check").map((phase) => ({ ...works.round(values), phase })),
+      ),
+    fc
+      .double({ min: 0.01, max: 0.5, noNaN: true })
+      .map((amount) => ({ kind: "move", amount, did: "so", advised: null, reasons: [], note: "" })),
+    fc.record({
+      kind: fc.constant("clamp"),
+      clamp: fc.integer({ min: 1, max: 2 }),
+      pass: fc.integer({ min: 0, max: 2 }),
+      state: fc.constantFrom("eased", "snug", "firm"),
+    }),
+    fc.constantFrom(
+      { kind: "isolated", lock: "7", acknowledged: ["air"] },
+      { kind: "live", acknowledged: [...liveChecks] },
+    ),
+    value.map((current) => ({
+      kind: "proof",
+      direction: "forwards",
+      speed: "slow",
+      current,
+      temperature: "90 °F",
+      noise: "",
+    })),
+  );
+  await fc.assert(
+    fc.asyncProperty(fc.array(work, { minLength: 3, maxLength: 9 }), async (row) => {
+      const job = await works.openJob();
+      const [stage] = await stagesOfMachines(works.pool, [works.machineId]);
+      const instruments = await instrumentsOfWorkshop(works.pool, works.lead.workshopId);
+      for (const item of row) {
+        const before = await entriesOfJob(works.pool, job);
+        const shown = mustHold(
+          buildEntry(workInput.parse(item), stage as NonNullable<typeof stage>, instruments, before),
+        );
+        const kept = mustHold(await works.entry(job, item));
+        expect(kept.body).toEqual(shown.body);
+        expect(kept.readings).toEqual(shown.readings);
+        const stored = (await entriesOfJob(works.pool, job)).at(-1);
+        expect({ body: stored?.body, readings: stored?.readings }).toEqual(shown);
+      }
+    }),
+    { seed: 9, numRuns: 25 },
+  );
+});
