@@ -23,7 +23,7 @@ test("the network goes in the middle of a job: nothing is lost, it is said calml
   await awake(page);
   await expect(page.getByLabel("Tape").getByText("Written without a network")).toHaveCount(1);
   await page.getByRole("link", { name: "As found" }).click();
-  await expect(page.getByLabel("Readings").getByRole("textbox")).toHaveValue("0.1");
+  await expect(page.getByRole("textbox", { name: /^Reading at tooth|^Every place/ })).toHaveValue("0.1");
   await expect(page.getByRole("list", { name: /Readings so far/ }).getByRole("listitem")).toHaveCount(4);
   await page.getByRole("button", { name: /^Round done with/ }).click();
   await closeJob(page, job);

@@ -5,7 +5,7 @@ test("blind entry: stepping back, repeats asked about, strike-out kept visible, 
   page,
 }) => {
   const job = await beginJob(page, "Sheet feeder", "cam drive", "Entry");
-  const field = page.getByLabel("Readings").getByRole("textbox");
+  const field = page.getByRole("textbox", { name: /^Reading at tooth|^Every place/ });
   const list = page.getByRole("list", { name: /Readings so far/ });
   await readRound(page, ["0.10", "0.11"]);
   await expect(field).toBeFocused();

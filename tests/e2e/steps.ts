@@ -27,7 +27,7 @@ export async function beginJob(page: Page, machine: string, stage: string, reaso
   await page.keyboard.press("Enter");
   await page.getByLabel("Number of the lock").fill("31");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("button", { name: "Isolated, lock 31" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Isolated, lock 31", exact: true })).toBeVisible();
   await expect(page).toHaveURL(/as-found$/);
   return new URL(page.url()).pathname.split("/")[2] ?? "";
 }

@@ -34,7 +34,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await expect(page.getByRole("heading", { name: "Make safe before anything is touched" })).toBeVisible();
   await page.keyboard.type("12");
   await press("Enter");
-  await expect(page.getByRole("button", { name: "Isolated, lock 12" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Isolated, lock 12", exact: true })).toBeVisible();
 
   // As found: the field keeps the focus; the advice follows every keystroke.
   await expect(page.getByLabel("Reading at tooth 1", { exact: true })).toBeFocused();

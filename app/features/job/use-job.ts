@@ -54,6 +54,8 @@ export function useJob(data: JobData): JobNow {
   const [served, setServed] = useState(data.entries);
   const [waiting, setWaiting] = useState<Waiting[]>([]);
   const [kept, setKept] = useState<Kept>({ at: null, waiting: 0, why: null });
+  /** When what was last taken by the server had been typed. */
+  const [draftKept, setDraftKept] = useState(emptyDraft().savedAt);
   const [draft, setDraft] = useState<Draft>({ id: "", body: emptyDraft() });
 
   const entries = useMemo(
@@ -124,7 +126,7 @@ export function useJob(data: JobData): JobNow {
   }, [kept.why, send, look]);
 
   // The draft goes to the server after a pause in typing, and again until it has arrived.
-  const unsavedDraft = draft.id !== "" && draft.body.savedAt > (kept.at ?? "");
+  const unsavedDraft = draft.id !== "" && draft.body.savedAt > draftKept;
   useEffect(() => {
     if (!unsavedDraft) return;
     const timer = setTimeout(
@@ -136,7 +138,10 @@ export function useJob(data: JobData): JobNow {
           body: draft.body,
         });
         if ("stopped" in answer) setKept((was) => ({ ...was, why: answer.stopped }));
-        else setKept((was) => ({ ...was, at: new Date().toISOString(), why: was.waiting > 0 ? was.why : null }));
+        else {
+          setDraftKept(draft.body.savedAt);
+          setKept((was) => ({ ...was, at: new Date().toISOString(), why: was.waiting > 0 ? was.why : null }));
+        }
       },
       kept.why ? retryMs : draftPauseMs,
     );

@@ -24,15 +24,18 @@ export function EntryRow({
 }) {
   const [correcting, setCorrecting] = useState(false);
   const { title, detail } = entryWords(entry, stage?.adjuster);
+  const line = (
+    <>
+      <b className="font-semibold">{title}</b>
+      {detail && <span className="text-tape-mid">: {detail}</span>}
+    </>
+  );
   const voided = corrections.some((correction) => correction.kind === "correction" && correction.body.voids);
   return (
     <div className="border-t border-dashed border-tape-mid/50 py-2 grid grid-cols-[3.5rem_minmax(0,1fr)_auto] gap-x-3">
       <span className="figure text-tape-mid">{clock(entry.madeAt, timeZone)}</span>
       <div>
-        <p className={voided ? "line-through" : ""}>
-          <b className="font-semibold">{title}</b>
-          {detail && <span className="text-tape-mid">: {detail}</span>}
-        </p>
+        <p>{voided ? <s>{line}</s> : line}</p>
         <p className="text-tape-mid">
           <span className="figure">{entry.seq}</span> {stage?.name ?? "whole machine"}, {entry.madeByName}
         </p>
