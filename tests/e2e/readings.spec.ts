@@ -72,8 +72,9 @@ test("did otherwise is logged as it was done, and on a phone the whole job is at
   await expect(page.getByRole("alert")).toContainText("is not a number");
   await page.getByLabel("Eccentric bush: how much?").fill("2");
   await page.getByLabel("Why", { exact: true }).fill("Key slipped");
-  await page.getByRole("button", { name: "Log this move" }).click();
+  await page.getByRole("button", { name: "Log this move" }).dblclick();
   await expect(page.getByLabel("Tape")).toContainText("Eccentric bush 2° clockwise");
+  await expect(page.getByLabel("Tape").getByText(/^Eccentric bush/)).toHaveCount(1);
   await expect(page).toHaveURL(/set$/);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await closeJob(page, job);

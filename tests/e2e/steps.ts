@@ -29,6 +29,7 @@ export async function beginJob(page: Page, machine: string, stage: string, reaso
   await page.keyboard.press("Enter");
   await expect(page.getByRole("button", { name: "Isolated, lock 31", exact: true })).toBeVisible();
   await expect(page).toHaveURL(/as-found$/);
+  await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
   return new URL(page.url()).pathname.split("/")[2] ?? "";
 }
 

@@ -78,6 +78,7 @@ test("hands in a live machine are warned, going back asks to make safe again, an
   await page.getByLabel("Number of the lock").fill("32");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("button", { name: "Isolated, lock 32", exact: true })).toBeVisible();
+  await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
   await readRound(page, ["0.10", "0.12", "0.11"]);
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
   await closeJob(page, job);

@@ -9,7 +9,10 @@ import { ReadingStation } from "./reading-station";
 
 type Touch = { clamp: number; pass: number; state: ClampState };
 
-/** The clamps where they are, in their order; each touch logs one. Then the check round. */
+/**
+ * The clamps where they are, in their order; each touch logs one. Then the check round. The second half of a double tap
+ * (detail 2) would log the next clamp, which nobody has touched.
+ */
 export function LockUp() {
   const { data, job } = useJobScreen();
   const [search] = useSearchParams();
@@ -50,7 +53,7 @@ export function LockUp() {
               <span className="figure">{formatNumber(torque ?? 0, torque && torque < 10 ? 1 : 0)}</span> N·m.
             </p>
             <div>
-              <Button key={touched} autoFocus kind="now" large onClick={() => touch(next)}>
+              <Button key={touched} autoFocus kind="now" large onClick={(event) => event.detail < 2 && touch(next)}>
                 Clamp {next.clamp} {next.state}
               </Button>
             </div>
@@ -169,7 +172,7 @@ function ClampDrawing({
             aria-label={`Clamp ${i + 1}, ${clamp.state === "unknown" ? "not touched" : clamp.state}`}
             transform={`translate(${x * scale} ${y * scale})`}
             className="cursor-pointer"
-            onClick={() => onTouch(i + 1)}
+            onClick={(event) => event.detail < 2 && onTouch(i + 1)}
             onKeyDown={(event) => {
               if (event.key !== "Enter" && event.key !== " ") return;
               event.preventDefault();

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { v7 } from "uuid";
 import { type Entry, type JobRecord, jobRecord } from "~/core/logbook";
-import { accept, type Refusal, type Result } from "~/core/quantity";
+import { accept, type Refusal, type Result, refuse } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Job } from "~/data/queries/jobs";
@@ -44,6 +44,7 @@ export type JobNow = {
 const draftPauseMs = 700;
 const retryMs = 4000;
 const lookMs = 20_000;
+const twiceMs = 400;
 
 /**
  * The job as this tablet knows it: the server's entries, those on their way shown as if they were there, and what is being
@@ -159,6 +160,7 @@ export function useJob(data: JobData): JobNow {
     [job.id, stage.id],
   );
 
+  const justPut = useRef(new Set<string>());
   const put = useCallback(
     async (work: Record<string, unknown>): Promise<Result<Entry>> => {
       const payload = {
@@ -171,6 +173,12 @@ export function useJob(data: JobData): JobNow {
       };
       const built = optimistic(payload, latest.current.entries, stage, instruments, person);
       if (!built.ok) return built;
+      // A key pressed twice by a gloved thumb, or an Enter too many, is one entry. Clamps follow each other that fast.
+      if (payload.kind !== "clamp") {
+        if (justPut.current.has(payload.kind)) return refuse("just-done", []);
+        justPut.current.add(payload.kind);
+        setTimeout(() => justPut.current.delete(payload.kind), twiceMs);
+      }
       const item: Waiting = { id: payload.id, jobId: job.id, order: Date.now(), payload };
       await putWaiting(item);
       setWaiting((was) => [...was, item]);

@@ -30,6 +30,8 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return "Every reading is struck out. Read at least one again.";
     case "nothing-noted":
       return "Note at least one of current, temperature and noise.";
+    case "just-done":
+      return "That was logged a moment ago.";
     case "nothing-read":
       return "Nothing was read in this job yet.";
     case "text-too-long":
