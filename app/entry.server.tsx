@@ -2,7 +2,13 @@ import { PassThrough } from "node:stream";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { isbot } from "isbot";
 import { renderToPipeableStream } from "react-dom/server";
-import { type EntryContext, type HandleErrorFunction, type RouterContextProvider, ServerRouter } from "react-router";
+import {
+  type EntryContext,
+  type HandleErrorFunction,
+  isRouteErrorResponse,
+  type RouterContextProvider,
+  ServerRouter,
+} from "react-router";
 import { nonceContext } from "./session/request-context";
 
 const giveUpMs = 8000;
@@ -42,5 +48,7 @@ export default function handleRequest(
 }
 
 export const handleError: HandleErrorFunction = (error, { request }) => {
-  if (!request.signal.aborted) console.error(error);
+  // An address that leads nowhere is the visitor's matter, not the server's.
+  const ofVisitor = isRouteErrorResponse(error) && error.status < 500;
+  if (!request.signal.aborted && !ofVisitor) console.error(error);
 };

@@ -146,3 +146,31 @@ test("requests from elsewhere, nonsense addresses and other methods get a clear 
   expect(headers["content-security-policy"]).toMatch(/script-src 'self' 'nonce-[^']+'/);
   expect(headers["x-powered-by"]).toBeUndefined();
 });
+
+test("a job is signed elsewhere while a note waits here: said, with the note still to be read", async ({
+  page,
+  browser,
+  context,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Signed elsewhere");
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await page.getByRole("link", { name: "Make safe" }).click();
+  await context.setOffline(true);
+  await page.getByLabel("Note for the logbook").fill("Shim of 0.05 taken out");
+  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
+
+  const other = await anotherTablet(browser);
+  await signIn(other);
+  await closeJob(other, job);
+  await other.context().close();
+
+  await context.setOffline(false);
+  const strip = page.getByRole("alert").filter({ hasText: "Not taken into the logbook" });
+  await expect(strip).toContainText("This job is signed", { timeout: 20_000 });
+  await expect(strip).toContainText("Shim of 0.05 taken out");
+  await strip.getByRole("button", { name: "Put aside" }).click();
+  await expect(strip).toHaveCount(0);
+});

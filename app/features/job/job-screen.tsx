@@ -5,7 +5,6 @@ import type { JobRecord } from "~/core/logbook";
 import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
 import { Head, PersonMenu, RoomSwitch } from "../shell/head";
-import { refusalWords } from "../words/refusal";
 import { clock } from "../words/times";
 import { GoingLive } from "./going-live";
 import { JobContext, type JobLoaded } from "./job-context";
@@ -13,6 +12,7 @@ import { LockUp } from "./lock-up";
 import { MakeSafe } from "./make-safe";
 import { Prove } from "./prove";
 import { ReadingStation } from "./reading-station";
+import { RefusedStrip } from "./refused-strip";
 import { SignOff } from "./sign-off";
 import { type StationKey, stationOf, stations } from "./stations";
 import { type Kept, useJob } from "./use-job";
@@ -62,18 +62,7 @@ export function JobScreen({
         </Head>
         <StationBar here={here} record={job.record} signed={signed} jobId={data.job.id} />
         {job.refused.map((waiting) => (
-          <div
-            key={waiting.id}
-            role="alert"
-            className="bg-panel border-b-2 border-outside px-5 py-2 flex gap-4 items-center"
-          >
-            <p className="grow">
-              <b>Not taken into the logbook:</b> {waiting.refusal && refusalWords(waiting.refusal)}
-            </p>
-            <Button kind="quiet" onClick={() => job.dismiss(waiting.id)}>
-              Put aside
-            </Button>
-          </div>
+          <RefusedStrip key={waiting.id} waiting={waiting} onAside={() => job.dismiss(waiting.id)} />
         ))}
         {handsIn.has(here) && job.ready && !signed && job.record.power?.state !== "isolated" && (
           <p role="alert" className="bg-panel border-b-2 border-outside px-5 max-sm:px-3.5 py-2 text-lg shrink-0">

@@ -16,10 +16,17 @@ export function MakeSafe() {
   const power = job.record.power;
   const lock = job.draft.texts.lock ?? "";
   const ticked = (job.draft.texts.cautions ?? "").split(" ").filter(Boolean);
+  // Once said, what an instrument or a quick hand types next is not the lock's number any more.
+  const [said, setSaid] = useState(false);
   const isolate = async (event: React.FormEvent) => {
     event.preventDefault();
+    if (said) return;
+    setSaid(true);
     const result = await job.put({ kind: "isolated", lock, acknowledged: ticked });
-    if (!result.ok) return setRefusal(result.refusal);
+    if (!result.ok) {
+      setSaid(false);
+      return setRefusal(result.refusal);
+    }
     job.changeText("cautions", "");
     navigate(stationPath("as-found"), { replace: true });
   };
@@ -60,6 +67,7 @@ export function MakeSafe() {
             label="Number of the lock"
             autoFocus
             autoComplete="off"
+            readOnly={said}
             value={lock}
             onChange={(event) => {
               setRefusal(null);

@@ -41,7 +41,7 @@ test("sent oldest first, each once, and gone from the tablet when taken", async 
   expect(report).toMatchObject({ stopped: null });
   expect(report.taken).toHaveLength(2);
   expect(await waitingOf(job)).toEqual([]);
-  await flush(job);
+  expect(await flush(job)).toMatchObject({ asked: false });
   expect(seen).toHaveLength(2);
 });
 
@@ -76,7 +76,7 @@ test.each([
 ] as const)("%d stops the sending and keeps everything", async (status, code, stopped) => {
   await putWaiting(waiting("x", 1));
   serverThat(() => refusal(status, code));
-  expect(await flush(job)).toEqual({ taken: [], stopped });
+  expect(await flush(job)).toEqual({ taken: [], asked: true, stopped });
   expect(await waitingOf(job)).toHaveLength(1);
 });
 

@@ -13,6 +13,8 @@ export type Waiting = {
 
 export type FlushReport = {
   taken: NamedEntry[];
+  /** Whether the server was spoken to at all: with nothing to send it was not, and nothing is known of it. */
+  asked: boolean;
   /** Why the rest still waits; null when nothing does. */
   stopped: "no-network" | "server" | "database" | "signed-out" | null;
 };
@@ -48,17 +50,19 @@ export const dropWaiting = async (id: string): Promise<void> => {
 export async function flush(jobId: string): Promise<FlushReport> {
   const send = async (): Promise<FlushReport> => {
     const taken: NamedEntry[] = [];
+    let asked = false;
     for (const waiting of await waitingOf(jobId)) {
       if (waiting.refusal) continue;
+      asked = true;
       const answer = await post(`/jobs/${jobId}/entries`, waiting.payload);
-      if ("stopped" in answer) return { taken, stopped: answer.stopped };
+      if ("stopped" in answer) return { taken, asked, stopped: answer.stopped };
       if ("refusal" in answer) await putWaiting({ ...waiting, refusal: answer.refusal });
       else {
         taken.push((answer.body as { entry: NamedEntry }).entry);
         await dropWaiting(waiting.id);
       }
     }
-    return { taken, stopped: null };
+    return { taken, asked, stopped: null };
   };
   return navigator.locks ? navigator.locks.request(`harmostat-outbox-${jobId}`, send) : send();
 }

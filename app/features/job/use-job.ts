@@ -55,6 +55,8 @@ export function useJob(data: JobData): JobNow {
   const [served, setServed] = useState(data.entries);
   const [waiting, setWaiting] = useState<Waiting[]>([]);
   const [kept, setKept] = useState<Kept>({ at: null, waiting: 0, why: null });
+  /** Counts the times it was tried to send; each is an occasion to try the draft again. */
+  const [tries, setTries] = useState(0);
   /** When what was last taken by the server had been typed. */
   const [draftKept, setDraftKept] = useState(emptyDraft().savedAt);
   const [draft, setDraft] = useState<Draft>({ id: "", body: emptyDraft() });
@@ -81,11 +83,11 @@ export function useJob(data: JobData): JobNow {
     const left = await waitingOf(job.id);
     setWaiting(left);
     const unsent = left.filter((item) => !item.refusal).length;
-    setKept((was) => ({
-      at: report.stopped ? was.at : new Date().toISOString(),
-      waiting: unsent,
-      why: report.stopped,
-    }));
+    setKept((was) => {
+      if (!report.asked) return { ...was, waiting: unsent };
+      return { at: report.stopped ? was.at : new Date().toISOString(), waiting: unsent, why: report.stopped };
+    });
+    setTries((count) => count + 1);
     return report;
   }, [job.id, takeIn]);
 
@@ -126,28 +128,26 @@ export function useJob(data: JobData): JobNow {
     };
   }, [kept.why, send, look]);
 
-  // The draft goes to the server after a pause in typing, and again until it has arrived.
+  // The draft goes to the server after a pause in typing, and again with every try to send until it has arrived.
   const unsavedDraft = draft.id !== "" && draft.body.savedAt > draftKept;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every try to send is an occasion for the draft as well
   useEffect(() => {
     if (!unsavedDraft) return;
-    const timer = setTimeout(
-      async () => {
-        const answer = await post(`/jobs/${job.id}/draft`, {
-          id: draft.id,
-          jobId: job.id,
-          stageId: stage.id,
-          body: draft.body,
-        });
-        if ("stopped" in answer) setKept((was) => ({ ...was, why: answer.stopped }));
-        else {
-          setDraftKept(draft.body.savedAt);
-          setKept((was) => ({ ...was, at: new Date().toISOString(), why: was.waiting > 0 ? was.why : null }));
-        }
-      },
-      kept.why ? retryMs : draftPauseMs,
-    );
+    const timer = setTimeout(async () => {
+      const answer = await post(`/jobs/${job.id}/draft`, {
+        id: draft.id,
+        jobId: job.id,
+        stageId: stage.id,
+        body: draft.body,
+      });
+      if ("stopped" in answer) setKept((was) => ({ ...was, why: answer.stopped }));
+      else {
+        setDraftKept(draft.body.savedAt);
+        setKept((was) => ({ ...was, at: new Date().toISOString(), why: was.waiting > 0 ? was.why : null }));
+      }
+    }, draftPauseMs);
     return () => clearTimeout(timer);
-  }, [unsavedDraft, draft, kept.why, job.id, stage.id]);
+  }, [unsavedDraft, draft, tries, job.id, stage.id]);
 
   const change = useCallback(
     (how: (body: DraftBody) => DraftBody) => {
@@ -160,6 +160,7 @@ export function useJob(data: JobData): JobNow {
     [job.id, stage.id],
   );
 
+  const lastOrder = useRef(0);
   const justPut = useRef(new Set<string>());
   const put = useCallback(
     async (work: Record<string, unknown>): Promise<Result<Entry>> => {
@@ -175,11 +176,13 @@ export function useJob(data: JobData): JobNow {
       if (!built.ok) return built;
       // A key pressed twice by a gloved thumb, or an Enter too many, is one entry. Clamps follow each other that fast.
       if (payload.kind !== "clamp") {
-        if (justPut.current.has(payload.kind)) return refuse("just-done", []);
-        justPut.current.add(payload.kind);
-        setTimeout(() => justPut.current.delete(payload.kind), twiceMs);
+        const same = JSON.stringify(work);
+        if (justPut.current.has(same)) return refuse("just-done", []);
+        justPut.current.add(same);
+        setTimeout(() => justPut.current.delete(same), twiceMs);
       }
-      const item: Waiting = { id: payload.id, jobId: job.id, order: Date.now(), payload };
+      lastOrder.current = Math.max(Date.now(), lastOrder.current + 1);
+      const item: Waiting = { id: payload.id, jobId: job.id, order: lastOrder.current, payload };
       await putWaiting(item);
       setWaiting((was) => [...was, item]);
       send();
