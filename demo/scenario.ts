@@ -1,6 +1,6 @@
 import { assessRound, centreChange, roundedMove } from "../core/advice";
 import { circleOrder, pointsOrder } from "../core/fastening";
-import type { PairGeometry } from "../core/gears";
+import { type PairGeometry, spurPair } from "../core/gears";
 import { type Random, type SimulatedMesh, seededRandom, simulatedMesh } from "../core/practice";
 import { mustHold } from "../core/quantity";
 import { gearAngle, roundPlan } from "../core/rounds";
@@ -18,15 +18,8 @@ const day = 86_400_000;
 const minute = 60_000;
 
 export const pairOf = (stage: DemoStage): PairGeometry => ({
-  teeth: stage.teeth,
-  moduleMm: stage.moduleMm,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 0,
-  profileShift: [0, 0],
-  thinningMm: [0, 0],
+  ...spurPair(stage.teeth, stage.moduleMm, stage.centreDistanceMm),
   faceWidthMm: stage.faceWidthMm,
-  internal: false,
-  centreDistanceMm: stage.centreDistanceMm,
 });
 
 /** Seven months of work before `now`, oldest first. */

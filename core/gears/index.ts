@@ -1,6 +1,6 @@
 export { type Identified, identifyGear, type MeasuredGear, type PitchCandidate, type PitchName } from "./identify";
 export { inverseInvolute, involute } from "./involute";
 export { type Point, toothOutlines } from "./outline";
-export { type GearPair, gearBlanks, gearPair, type PairGeometry } from "./pair";
+export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from "./pair";
 export { gearSpan, type SpanMeasure } from "./span";
 export { type GearBlank, toothCircles } from "./tooth-circles";

@@ -17,6 +17,22 @@ export type PairGeometry = {
   centreDistanceMm?: number | undefined;
 };
 
+/** A plain spur pair: 20°, unshifted, unthinned, external. */
+export const spurPair = (
+  teeth: readonly [number, number],
+  moduleMm: number,
+  centreDistanceMm?: number,
+): PairGeometry => ({
+  teeth,
+  moduleMm,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 0,
+  profileShift: [0, 0],
+  thinningMm: [0, 0],
+  internal: false,
+  centreDistanceMm,
+});
+
 export type GearPair = {
   moduleMm: number;
   referenceDiameterMm: [number, number];

@@ -1,21 +1,12 @@
 import { expect, test } from "vitest";
 import { assessRound, centreChange } from "../advice";
-import type { PairGeometry } from "../gears";
+import { spurPair } from "../gears";
 import { mustHold } from "../quantity";
 import { gearAngle, meshRound, roundPlan } from "../rounds";
 import { seededRandom } from "./random";
 import { simulatedMesh } from "./simulated-mesh";
 
-const pair: PairGeometry = {
-  teeth: [22, 57],
-  moduleMm: 2.5,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 0,
-  profileShift: [0, 0],
-  thinningMm: [0, 0],
-  internal: false,
-  centreDistanceMm: 98.97,
-};
+const pair = spurPair([22, 57], 2.5, 98.97);
 const hidden = {
   pair,
   meanMm: 0.3,

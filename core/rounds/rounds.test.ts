@@ -1,20 +1,11 @@
 import { describe, expect, test } from "vitest";
-import type { PairGeometry } from "../gears";
+import { spurPair } from "../gears";
 import { mustHold } from "../quantity";
 import { carryRound } from "./carry";
 import { questionable } from "./outliers";
 import { typedRound } from "./typed-round";
 
-const pair: PairGeometry = {
-  teeth: [20, 40],
-  moduleMm: 2,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 0,
-  profileShift: [0, 0],
-  thinningMm: [0, 0],
-  internal: false,
-  centreDistanceMm: 60,
-};
+const pair = spurPair([20, 40], 2, 60);
 const instrument = { resolutionMm: 0.01, expandedUncertaintyMm: 0.006, coverage: 2 };
 const typed = (tooth: number, text: string, struck = false) => ({ tooth, turn: 1, typed: text, struck });
 const at = (gearAngleDeg: number, backlashMm: number) => ({ gearAngleDeg, backlashMm });

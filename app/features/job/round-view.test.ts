@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { spurPair } from "~/core/gears";
 import type { KnownRound } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
 import { roundView } from "./round-view";
@@ -12,16 +13,7 @@ const stage: Stage = {
   geometry: {
     id: "g",
     revision: 1,
-    pair: {
-      teeth: [20, 40],
-      moduleMm: 2,
-      pressureAngleDeg: 20,
-      helixAngleDeg: 0,
-      profileShift: [0, 0],
-      thinningMm: [0, 0],
-      internal: false,
-      centreDistanceMm: 60.2,
-    },
+    pair: spurPair([20, 40], 2, 60.2),
     clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
   },
   adjuster: {
