@@ -1,13 +1,17 @@
 import type { Tool } from "./tool";
 import { adviseTool } from "./tools/advise";
 import { fastenOrderTool } from "./tools/fasten-order";
+import { fitTool } from "./tools/fit";
 import { gearIdentify } from "./tools/gear-identify";
 import { gearPairTool } from "./tools/gear-pair";
 import { gearSpanTool } from "./tools/gear-span";
 import { meshRoundTool } from "./tools/mesh-round";
 import { responseTool } from "./tools/response";
 import { roundPlanTool } from "./tools/round-plan";
+import { thermalMeshTool } from "./tools/thermal-mesh";
+import { trendTool } from "./tools/trend";
 import { verdictTool } from "./tools/verdict";
+import { warmUpTool } from "./tools/warm-up";
 
 export const tools: readonly Tool[] = [
   gearIdentify,
@@ -19,6 +23,10 @@ export const tools: readonly Tool[] = [
   adviseTool,
   responseTool,
   fastenOrderTool,
+  fitTool,
+  trendTool,
+  warmUpTool,
+  thermalMeshTool,
 ] as unknown as readonly Tool[];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

@@ -27,6 +27,14 @@ export function refusalMessage({ code, facts }: Refusal): string {
       return "the arc must run forwards and hold at least one tooth position";
     case "no-sag":
       return "a chain that hangs straight shows no sag to work from; let it out first";
+    case "missing":
+      return "this is missing";
+    case "one-of-missing":
+      return "give one temperature for all, or one for the housing and each gear";
+    case "one-of-doubled":
+      return "give one temperature for all, or one for the housing and each gear, not both";
+    case "no-two-times":
+      return "the points need at least two different times within one segment";
     case "too-many-positions":
       return `there are only ${fact("most")} tooth positions in so many turns`;
     default:

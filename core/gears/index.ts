@@ -3,4 +3,5 @@ export { inverseInvolute, involute } from "./involute";
 export { type Point, toothOutlines } from "./outline";
 export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from "./pair";
 export { gearSpan, type SpanMeasure } from "./span";
+export { type ThermalMesh, thermalMesh } from "./thermal-mesh";
 export { type GearBlank, toothCircles } from "./tooth-circles";

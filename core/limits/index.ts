@@ -1,1 +1,2 @@
+export { classWindow, type Fit, fitOf } from "./fit";
 export { judge, type Limits, type Verdict, worstVerdict } from "./verdict";

@@ -1,4 +1,12 @@
 export {
+  deviationsUm,
+  type HoleClass,
+  holeClasses,
+  largestNominalMm,
+  type ShaftClass,
+  shaftClasses,
+} from "./iso-286";
+export {
   commonPressureAnglesDeg,
   moduleOfDiametralPitch,
   standardDiametralPitches,

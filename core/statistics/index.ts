@@ -1,4 +1,6 @@
 export { median } from "./median";
 export { normalQuantile } from "./normal-quantile";
 export { pooledDeviation } from "./pooled-deviation";
+export { robustTrend, type Trend, type TrendPoint } from "./trend";
 export { combined, differenceUncertainty, fromResolution } from "./uncertainty";
+export { type WarmUp, type WarmUpPoint, warmUp } from "./warm-up";

@@ -56,6 +56,18 @@ const good: Record<string, Record<string, unknown>> = {
   },
   response: { prior: { perUnit: 0.7, sd: 0.2 }, moves: [{ amount: 0.5, change: 0.3 }], readingSd: 0.01 },
   "fasten-order": { bolts: 6, passes: 2, torqueNm: 9 },
+  fit: { holeMm: [10, 10.02], shaftMm: [9.9, 9.98], nominalMm: 10 },
+  trend: { points: [0, 1, 2].map((t) => ({ t, y: t })), resets: [5], limit: 9 },
+  "warm-up": { points: [0, 1, 2, 4].map((minutes) => ({ minutes, tempC: 20 + minutes })), limitC: 50 },
+  "thermal-mesh": {
+    teeth: [20, 40],
+    moduleMm: 1,
+    housingPerK: 23e-6,
+    gearPerK: [8e-5, 8e-5],
+    fromC: 20,
+    housingToC: 50,
+    gearToC: [60, 70],
+  },
 };
 
 type Spot = { path: (string | number)[]; value: unknown };
