@@ -5,6 +5,12 @@ import type { Adjuster } from "./adjusters";
 import { type Advice, advise } from "./advise";
 import type { Response } from "./response";
 
+/**
+ * Below this the pinion is not fitted, though the positions could tell it apart: twice as many places as unknowns leave a
+ * residual; with fewer, one wild reading becomes a runout that is not there (common practice).
+ */
+const placesForPinion = 10;
+
 export type StageToAssess = {
   pair: PairGeometry;
   limits: { lo: number; aim?: number | undefined; hi: number };
@@ -40,7 +46,8 @@ export function assessRound(
   if (readings.length === 0) return refuse("no-readings", ["readings"]);
   const pair = gearPair(stage.pair);
   if (!pair.ok) return pair;
-  const fitted = fitMeshRound(stage.pair, readings, { separatePinion: true });
+  const places = new Set(readings.map((reading) => reading.gearAngleDeg)).size;
+  const fitted = fitMeshRound(stage.pair, readings, { separatePinion: places >= placesForPinion });
   const fit = fitted.ok ? fitted.value.round : null;
   return accept({
     fit,

@@ -22,6 +22,8 @@ type Props = {
   onText: (name: string, text: string) => void;
   onSo: () => void;
   onOtherwise: (amount: number, note: string) => Refusal | null;
+  /** A reading that stands off and that nobody has answered for: to be looked at before anything is moved. */
+  questioned: { tooth: number; typed: string } | null;
   /** What to do where no move is asked for. */
   onward: ReactNode;
   soButton?: RefObject<HTMLButtonElement | null>;
@@ -45,7 +47,7 @@ export function MovePane(props: Props) {
     );
   }
   const { limits } = stage;
-  const move = view.move && view.move.amount !== 0 ? view.move : null;
+  const move = !props.questioned && view.move && view.move.amount !== 0 ? view.move : null;
   return (
     <section aria-label="Next move" className="flex flex-col gap-3">
       <div>
@@ -53,7 +55,14 @@ export function MovePane(props: Props) {
           Next move, from {counted(view)} {counted(view) === 1 ? "reading" : "readings"}{" "}
           <StateMark state={view.state} />
         </p>
-        <Sentence {...props} view={view} />
+        {props.questioned ? (
+          <p className="text-2xl font-semibold leading-snug">
+            Look at <span className="text-now">tooth {props.questioned.tooth}</span> first: {props.questioned.typed}{" "}
+            stands off from the others. Read it again, strike it out, or keep it.
+          </p>
+        ) : (
+          <Sentence {...props} view={view} />
+        )}
       </div>
       {move && (
         <p className="text-lg" aria-live="polite">
@@ -93,7 +102,7 @@ export function MovePane(props: Props) {
         </div>
       )}
       {otherwise && <Otherwise {...props} onDone={() => setOtherwise(false)} />}
-      <Why {...props} view={view} />
+      {!props.questioned && <Why {...props} view={view} />}
     </section>
   );
 }

@@ -180,6 +180,7 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
               move(amount, "otherwise", note);
               return null;
             }}
+            questioned={questioned && { tooth: questioned.tooth, typed: round.readings[questioned.index]?.typed ?? "" }}
             soButton={soButton}
             onward={settled ? <Onward to={stationPath(phase === "check" ? "prove" : "lock-up")} phase={phase} /> : null}
           />

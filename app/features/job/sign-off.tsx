@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
-import { isKind, type RoundResult } from "~/core/logbook";
+import { isKind, type JobRecord, type RoundResult } from "~/core/logbook";
 import { formatNumber, type Refusal } from "~/core/quantity";
 import type { StageLimits } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
@@ -55,12 +55,7 @@ export function SignOff() {
             })}
             {record.moves.length === 0 && <li>Nothing was moved.</li>}
             <li>
-              {record.clamps.filter((clamp) => clamp.state === "firm" || clamp.state === "dressed").length} of{" "}
-              {record.clamps.length} clamps firm
-              {record.clamps.every((clamp) => clamp.state === "dressed") ? ", all with compound" : ""}.{" "}
-              {record.proofs.length === 0
-                ? "No powered run."
-                : `${record.proofs.length} powered ${record.proofs.length === 1 ? "run" : "runs"}.`}
+              {clampWords(record)} {proofWords(record)}
             </li>
           </ul>
         </section>
@@ -76,6 +71,16 @@ export function SignOff() {
     </div>
   );
 }
+
+function clampWords({ clamps }: JobRecord): string {
+  if (clamps.every((clamp) => clamp.state === "unknown")) return "No clamp was touched.";
+  const firm = clamps.filter((clamp) => clamp.state === "firm" || clamp.state === "dressed").length;
+  const compound = clamps.every((clamp) => clamp.state === "dressed") ? ", all with compound" : "";
+  return `${firm} of ${clamps.length} clamps firm${compound}.`;
+}
+
+const proofWords = ({ proofs }: JobRecord): string =>
+  proofs.length === 0 ? "No powered run." : `${proofs.length} powered ${proofs.length === 1 ? "run" : "runs"}.`;
 
 function Round({
   title,

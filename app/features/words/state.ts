@@ -10,7 +10,7 @@ export const verdictState: Record<Verdict, MarkState> = {
 
 export const provisionalWords: Record<Provisional, string> = {
   "no-as-found": "Nothing was read as found",
-  "not-inside": "It is not inside its limits",
+  "not-inside": "It is outside its limits, or too near them to tell",
   "no-check-round": "No round was read after the last move or clamp",
   "clamps-not-firm": "Not every clamp is firm",
   "no-compound": "No locking compound on the clamps yet",
