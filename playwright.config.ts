@@ -7,8 +7,9 @@ export default defineConfig({
   testDir: "tests/e2e",
   workers: 1,
   forbidOnly: true,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  // Generous: these machines lose most of a core to their neighbours in bursts, and nothing here is judged by its speed.
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [["list"], ["json"]] : [["list"]],
   outputDir: "test-results",
   use: {
@@ -16,8 +17,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: "block",
     trace: "retain-on-failure",
-    actionTimeout: 10_000,
-    navigationTimeout: 15_000,
+    actionTimeout: 20_000,
+    navigationTimeout: 30_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
       args: [

@@ -8,7 +8,11 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: "unit", include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.ts"] },
+        test: {
+          name: "unit",
+          testTimeout: 30_000,
+          include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.ts"],
+        },
       },
       { extends: true, test: { name: "reference", testTimeout: 30_000, include: ["tests/reference/**/*.test.ts"] } },
       {

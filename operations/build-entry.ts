@@ -52,12 +52,12 @@ export function buildEntry(
     case "live": {
       const missing = liveChecks.find((check) => !work.acknowledged.includes(check));
       if (missing) return refuse("not-acknowledged", ["acknowledged", missing]);
-      return plain(accept(buildLive(work, jobRecord(entries, stage.geometry.clamps.points.length))));
+      return plain(accept(buildLive(work, jobRecord(entries, stage.geometry.clamps))));
     }
     case "round": {
       const instrument = instruments.find((candidate) => candidate.id === work.method.instrumentId);
       if (!instrument) return refuse("no-such-instrument", ["method", "instrumentId"]);
-      const live = jobRecord(entries, 0).power?.state === "live";
+      const live = jobRecord(entries, stage.geometry.clamps).power?.state === "live";
       return buildRound(work, stage, instrument, knownRound(entries, stage.id, stage.geometry.pair.teeth[1]), live);
     }
   }

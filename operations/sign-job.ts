@@ -51,7 +51,7 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
     const seen = entries.findIndex((entry) => entry.id === value.seenEntry);
     const unseen = entries.length - 1 - seen;
     if (unseen > 0) return refuse("job-changed", ["seenEntry"], { count: unseen });
-    const record = jobRecord(entries, stage.geometry.clamps.points.length);
+    const record = jobRecord(entries, stage.geometry.clamps);
     if (!record.lastRound) return refuse("nothing-read", ["seenEntry"]);
     const missing = record.provisional.find((item) => !value.provisional.includes(item));
     if (missing) return refuse("not-acknowledged", ["provisional", missing]);

@@ -12,6 +12,6 @@ export {
   type Sense,
   type SignedRecord,
 } from "./entry";
-export { type ClampNow, type JobRecord, jobRecord, signedRecord, voidedBy } from "./job-record";
+export { type ClampNow, type Clamps, type JobRecord, jobRecord, signedRecord, voidedBy } from "./job-record";
 export { type CountingReading, countingReadings, type KnownRound, knownRound } from "./known-round";
 export { pastMoves } from "./past-moves";

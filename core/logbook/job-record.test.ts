@@ -19,7 +19,7 @@ const move = (amount: number) => entry("move", { amount, teaches: true });
 const clamp = (n: number, state: string) => entry("clamp", { clamp: n, state, pass: 2 });
 
 test("what is provisional follows from what was done, in order", () => {
-  const provisional = (entries: Entry[]) => jobRecord(entries, 2).provisional;
+  const provisional = (entries: Entry[]) => jobRecord(entries, { points: [1, 2], compound: true }).provisional;
   expect(provisional([])).toEqual(["no-as-found", "not-proved"]);
   const found = round("as-found", "does-not-conform");
   expect(provisional([found])).toEqual(["not-inside", "not-proved"]);
@@ -29,12 +29,17 @@ test("what is provisional follows from what was done, in order", () => {
   expect(provisional(firm)).toEqual(["no-check-round", "no-compound", "not-proved"]);
   const dressed = [...firm, clamp(1, "dressed"), clamp(2, "dressed"), round("check"), entry("proof", {})];
   expect(provisional(dressed)).toEqual([]);
+  // Where no compound belongs on the screws, its absence is nothing provisional.
+  expect(jobRecord(firm, { points: [1, 2], compound: false }).provisional).toEqual(["no-check-round", "not-proved"]);
 });
 
 test("a voided round no longer counts as found", () => {
   const wrong = round("as-found");
   const right = round("as-found", "undecided");
-  const record = jobRecord([wrong, right, entry("correction", { voids: true }, { namesEntry: wrong.id })], 0);
+  const record = jobRecord([wrong, right, entry("correction", { voids: true }, { namesEntry: wrong.id })], {
+    points: [],
+    compound: true,
+  });
   expect(record.asFound?.id).toBe(right.id);
 });
 

@@ -1,5 +1,8 @@
 import { type ClampState, type Entry, type EntryOf, isKind, type Provisional, type SignedRecord } from "./entry";
 
+/** The stage's clamp screws: how many, and whether they are to be dressed with locking compound. */
+export type Clamps = { points: readonly unknown[]; compound: boolean };
+
 export type ClampNow = { state: ClampState | "unknown"; pass: number };
 
 export type JobRecord = {
@@ -17,7 +20,7 @@ export type JobRecord = {
 };
 
 /** What the entries of one job on one stage add up to. Entries in order of their numbers; those voided by a correction do not count. */
-export function jobRecord(entries: readonly Entry[], clampCount: number): JobRecord {
+export function jobRecord(entries: readonly Entry[], pattern: Clamps): JobRecord {
   const voided = voidedBy(entries);
   const counting = entries.filter((entry) => !voided.has(entry.id));
   const rounds = counting.filter(isKind("round"));
@@ -28,11 +31,11 @@ export function jobRecord(entries: readonly Entry[], clampCount: number): JobRec
     lastRound,
     changedSinceRound: lastRound === null || changes.some((entry) => entry.seq > lastRound.seq),
     moves: counting.filter(isKind("move")),
-    clamps: clampsNow(counting, clampCount),
+    clamps: clampsNow(counting, pattern.points.length),
     proofs: counting.filter(isKind("proof")),
     power: powerNow(counting),
   };
-  return { ...record, provisional: whatIsProvisional(record) };
+  return { ...record, provisional: whatIsProvisional(record, pattern.compound) };
 }
 
 export const signedRecord = (record: JobRecord): SignedRecord => ({
@@ -68,14 +71,14 @@ function powerNow(entries: readonly Entry[]): JobRecord["power"] {
   return last ? { state: "live" } : null;
 }
 
-function whatIsProvisional(record: Omit<JobRecord, "provisional">): Provisional[] {
+function whatIsProvisional(record: Omit<JobRecord, "provisional">, compound: boolean): Provisional[] {
   const result: Provisional[] = [];
   const worked = record.moves.length > 0 || record.clamps.some((clamp) => clamp.state !== "unknown");
   if (!record.asFound) result.push("no-as-found");
   if (record.lastRound && record.lastRound.body.result.verdict !== "conforms") result.push("not-inside");
   if (record.changedSinceRound && worked) result.push("no-check-round");
   if (worked && !record.clamps.every(isTight)) result.push("clamps-not-firm");
-  else if (worked && !record.clamps.every((clamp) => clamp.state === "dressed")) result.push("no-compound");
+  else if (worked && compound && !record.clamps.every((clamp) => clamp.state === "dressed")) result.push("no-compound");
   if (record.proofs.length === 0) result.push("not-proved");
   return result;
 }

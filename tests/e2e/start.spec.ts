@@ -35,7 +35,7 @@ test.afterAll(() => {
 test("after a kill -9 the next start just works and what was acknowledged is there; Ctrl-C leaves nothing running", async ({
   page,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const first = start(port);

@@ -103,13 +103,11 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Enter");
   await expect(page.getByRole("row", { name: /forwards, slow/ })).toContainText("1.4 A, 30 °C, even hum");
 
-  // Sign off: one page; what is provisional is acknowledged.
+  // Sign off: one page; nothing is left provisional.
   await tabTo(/^Sign off$/);
   await tabTo(/^Sign off$/);
   await press("Enter");
   await expect(page.getByRole("article", { name: "The job on one page" })).toContainText("6 of 6 clamps firm");
-  await page.getByRole("checkbox", { name: "No locking compound on the clamps yet" }).focus();
-  await press("Space");
   await page.getByLabel("Remark").focus();
   await page.keyboard.type("Runs quietly");
   await tabTo(/^Sign as I\. Varga$/);

@@ -65,7 +65,7 @@ export function useJob(data: JobData): JobNow {
     () => withWaiting(served, waiting, stage, instruments, person),
     [served, waiting, stage, instruments, person],
   );
-  const record = useMemo(() => jobRecord(entries, stage.geometry.clamps.points.length), [entries, stage]);
+  const record = useMemo(() => jobRecord(entries, stage.geometry.clamps), [entries, stage]);
   const latest = useRef({ entries, draft });
   latest.current = { entries, draft };
 
