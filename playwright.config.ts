@@ -7,7 +7,7 @@ export default defineConfig({
   testDir: "tests/e2e",
   workers: 1,
   forbidOnly: true,
-  // Generous: these machines lose most of a core to their neighbours in bursts, and nothing here is judged by its speed.
+  // Generous: a busy machine is no failure, and nothing here is judged by its speed.
   timeout: 180_000,
   expect: { timeout: 20_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [["list"], ["json"]] : [["list"]],
