@@ -46,6 +46,22 @@ test("more than a person can send is refused before it is read", async () => {
   expect((await answer.json()).refusal.facts.most).toBe(1000);
 });
 
+test("so is what does not say how large it is", async () => {
+  const body = new ReadableStream({
+    start(controller) {
+      controller.enqueue(new TextEncoder().encode("x"));
+      controller.close();
+    },
+  });
+  const answer = await fetch(`${base}/thing`, {
+    method: "POST",
+    headers: { Origin: base },
+    body,
+    duplex: "half",
+  } as RequestInit);
+  expect(answer.status).toBe(413);
+});
+
 test("every answer has its own nonce and lets nothing in from outside", async () => {
   const policies = await Promise.all(
     [1, 2].map(async () => (await fetch(`${base}/thing`)).headers.get("content-security-policy") ?? ""),

@@ -51,10 +51,11 @@ const hostOf = (origin: string): string | null => {
   }
 };
 
-/** A body larger than the largest thing a person can send is refused before it is read. */
+/** A body larger than the largest thing a person can send, or of a size that is not told, is refused before it is read. */
 export const limitBody =
   (mostBytes: number): RequestHandler =>
   (request, response, next) => {
-    if (Number(request.get("content-length") ?? 0) <= mostBytes) return next();
+    const untold = request.get("transfer-encoding") !== undefined;
+    if (!untold && Number(request.get("content-length") ?? 0) <= mostBytes) return next();
     response.status(413).json({ refusal: { code: "too-much", path: [], facts: { most: mostBytes } } });
   };

@@ -1,4 +1,5 @@
 import { redirect } from "react-router";
+import { safePath } from "~/app/session/safe-path";
 import type { Route } from "./+types/room";
 
 /** Bright or dark room, for a year. */
@@ -6,6 +7,6 @@ export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData();
   const room = form.get("room") === "dark" ? "dark" : "bright";
   const from = request.headers.get("referer");
-  const back = from && URL.canParse(from) ? new URL(from).pathname : "/";
+  const back = safePath(from && URL.canParse(from) ? new URL(from).pathname : null);
   return redirect(back, { headers: { "Set-Cookie": `room=${room}; Path=/; Max-Age=31536000; SameSite=Lax` } });
 }

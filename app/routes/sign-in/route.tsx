@@ -1,6 +1,7 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from "react-router";
 import { refusalWords } from "~/app/features/words/refusal";
 import { poolContext } from "~/app/session/request-context";
+import { safePath } from "~/app/session/safe-path";
 import { beginSession, signedInPerson, withDatabase } from "~/app/session/session.server";
 import { signIn } from "~/operations/sign-in";
 import { Button } from "~/ui/button";
@@ -25,10 +26,6 @@ export async function action({ request, context }: Route.ActionArgs) {
     });
   });
 }
-
-/** Only a path of this site; anything else goes to the floor. */
-const safePath = (to: FormDataEntryValue | null): string =>
-  typeof to === "string" && /^\/(?![/\\])/.test(to) ? to : "/";
 
 export default function SignIn({ actionData }: Route.ComponentProps) {
   const [search] = useSearchParams();
