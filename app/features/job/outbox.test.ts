@@ -1,6 +1,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, expect, test, vi } from "vitest";
-import { dropWaiting, flush, putWaiting, type Waiting, waitingOf } from "./outbox";
+import { dropWaiting, flush, putWaiting, waitingOf } from "./outbox";
+import type { Waiting } from "./waiting-store";
 
 let jobs = 0;
 let job = "";

@@ -1,15 +1,6 @@
-import { type IDBPDatabase, openDB } from "idb";
 import type { Refusal } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
-
-/** An entry on its way: kept in the browser until the server has taken it. */
-export type Waiting = {
-  id: string;
-  jobId: string;
-  order: number;
-  payload: Record<string, unknown> & { id: string; kind: string; madeAt: string };
-  refusal?: Refusal;
-};
+import { type Waiting, waitingStore } from "./waiting-store";
 
 export type FlushReport = {
   taken: NamedEntry[];
@@ -19,28 +10,14 @@ export type FlushReport = {
   stopped: "no-network" | "server" | "database" | "signed-out" | null;
 };
 
-let opening: Promise<IDBPDatabase> | null = null;
-const database = () => {
-  opening ??= openDB("harmostat", 1, {
-    upgrade(db) {
-      db.createObjectStore("outbox", { keyPath: "id" }).createIndex("job", "jobId");
-    },
-  });
-  return opening;
-};
-
-export async function waitingOf(jobId: string): Promise<Waiting[]> {
-  const all: Waiting[] = await (await database()).getAllFromIndex("outbox", "job", jobId);
+export const waitingOf = async (jobId: string): Promise<Waiting[]> => {
+  const all = await (await waitingStore()).ofJob(jobId);
   return all.sort((a, b) => a.order - b.order);
-}
-
-export const putWaiting = async (waiting: Waiting): Promise<void> => {
-  await (await database()).put("outbox", waiting);
 };
 
-export const dropWaiting = async (id: string): Promise<void> => {
-  await (await database()).delete("outbox", id);
-};
+export const putWaiting = async (waiting: Waiting): Promise<void> => (await waitingStore()).put(waiting);
+
+export const dropWaiting = async (id: string): Promise<void> => (await waitingStore()).drop(id);
 
 /**
  * Sends what waits for a job, oldest first, and stops at the first that cannot get through. One tab at a time sends. An entry

@@ -1,6 +1,6 @@
 import { Button } from "~/ui/button";
 import { refusalWords } from "../words/refusal";
-import type { Waiting } from "./outbox";
+import type { Waiting } from "./waiting-store";
 
 /** An entry that the server would not take: why, and what was in it, until the technician has put it aside. */
 export function RefusedStrip({ waiting, onAside }: { waiting: Waiting; onAside: () => void }) {

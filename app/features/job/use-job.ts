@@ -11,7 +11,8 @@ import type { DraftBody, RoundDraft } from "~/operations/draft-body";
 import { checkInput } from "~/operations/input";
 import type { TapeEntry } from "../logbook/tape";
 import { claimDraft, type Draft, emptyDraft, keepDraft, type StoredDraft } from "./draft-store";
-import { dropWaiting, type FlushReport, flush, post, putWaiting, type Waiting, waitingOf } from "./outbox";
+import { dropWaiting, type FlushReport, flush, post, putWaiting, waitingOf } from "./outbox";
+import type { Waiting } from "./waiting-store";
 
 export type JobData = {
   job: Job;

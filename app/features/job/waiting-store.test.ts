@@ -1,0 +1,34 @@
+import { beforeEach, expect, test, vi } from "vitest";
+import { waitingStore } from "./waiting-store";
+
+beforeEach(() => {
+  const methods = {
+    getItem(this: Record<string, string>, key: string) {
+      return this[key] ?? null;
+    },
+    setItem(this: Record<string, string>, key: string, value: string) {
+      this[key] = value;
+    },
+    removeItem(this: Record<string, string>, key: string) {
+      delete this[key];
+    },
+  };
+  vi.stubGlobal("localStorage", Object.create(methods));
+  vi.stubGlobal("indexedDB", undefined);
+});
+
+test("where the browser's database is forbidden, entries wait in its small storage", async () => {
+  const store = await waitingStore();
+  const waiting = (id: string, jobId: string) => ({
+    id,
+    jobId,
+    order: 1,
+    payload: { id, kind: "note", madeAt: "2026-01-01T00:00:00Z" },
+  });
+  await store.put(waiting("a", "job"));
+  await store.put(waiting("b", "other"));
+  expect((await store.ofJob("job")).map((item) => item.id)).toEqual(["a"]);
+  await store.drop("a");
+  expect(await store.ofJob("job")).toEqual([]);
+  expect(await store.ofJob("other")).toHaveLength(1);
+});
