@@ -9,7 +9,13 @@ import {
 } from "react-router";
 import { isUnavailable, type Pool } from "~/data/postgres";
 import { type Person, personById, type Role } from "~/data/queries/people";
-import { deleteSession, insertSession, sessionData, updateSession } from "~/data/queries/sessions";
+import {
+  deleteExpiredSessions,
+  deleteSession,
+  insertSession,
+  sessionData,
+  updateSession,
+} from "~/data/queries/sessions";
 import type { Context } from "~/operations/context";
 import { personContext, poolContext } from "./request-context";
 
@@ -43,8 +49,11 @@ const storage = (pool: Pool) =>
     deleteData: (id) => deleteSession(pool, id),
   });
 
+/** Begins a session, and clears away those that have run out. */
 export async function beginSession(context: Readonly<RouterContextProvider>, personId: string): Promise<string> {
-  const { getSession, commitSession } = storage(context.get(poolContext));
+  const pool = context.get(poolContext);
+  await deleteExpiredSessions(pool, new Date());
+  const { getSession, commitSession } = storage(pool);
   const session = await getSession();
   session.set("personId", personId);
   return commitSession(session);

@@ -1,4 +1,4 @@
-import { judge, type Verdict } from "../limits";
+import { judge, type Verdict, worstVerdict } from "../limits";
 import { normalQuantile } from "../statistics";
 import { type Adjuster, amountFor, centreChange, type MoveUnit, unitOf, withinTravel } from "./adjusters";
 import { type MoveStep, moveSteps } from "./steps";
@@ -142,11 +142,7 @@ function makeScale(question: AdviceQuestion): Scale {
     perCentre: sensitivity * grown,
     perUnit: response ? response.perUnit * grown : null,
     relativeSd: response ? response.sd / Math.abs(response.perUnit) : 0.1,
-    verdict: verdicts.includes("does-not-conform")
-      ? "does-not-conform"
-      : verdicts.includes("undecided")
-        ? "undecided"
-        : "conforms",
+    verdict: worstVerdict(verdicts),
   };
 }
 

@@ -25,7 +25,7 @@ export function roundedMove(
 }
 
 /** What the whole round reads after another amount than the advised one, by the same response. */
-export function afterMove(
+function afterMove(
   advice: Advice,
   adjuster: Adjuster,
   amount: number,

@@ -1,4 +1,4 @@
-import { type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
+import { type Database, many, maybeOne, none, type Row, sql } from "../postgres";
 
 export type Job = {
   id: string;
@@ -60,6 +60,3 @@ export async function insertJob(
 
 export const markSigned = (db: Database, jobId: string, entryId: string) =>
   none(db, sql`update job set signed_entry = ${entryId} where id = ${jobId}`);
-
-export const jobExists = (db: Database, id: string) =>
-  one(db, sql`select exists (select 1 from job where id = ${id}) as there`, (row) => row.there as boolean);

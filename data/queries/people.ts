@@ -28,9 +28,6 @@ export const personForSignIn = (db: Database, signIn: string) =>
 export const countWorkshops = (db: Database) =>
   one(db, sql`select count(*) as n from workshop`, (row) => row.n as number);
 
-export const countMachines = (db: Database) =>
-  one(db, sql`select count(*) as n from machine`, (row) => row.n as number);
-
 export const insertWorkshop = (db: Database, w: { id: string; name: string; timeZone: string; at: Date }) =>
   none(db, sql`insert into workshop values (${w.id}, ${w.name}, ${w.timeZone}, ${w.at})`);
 

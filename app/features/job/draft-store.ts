@@ -1,5 +1,4 @@
 import { v7 } from "uuid";
-import type { RoundPhase } from "~/core/logbook";
 import { type DraftBody, draftBody, type RoundDraft } from "~/operations/draft-body";
 
 export type Draft = { id: string; body: DraftBody };
@@ -81,5 +80,3 @@ function lockForLife(id: string): Promise<boolean> {
     });
   });
 }
-
-export type RoundDrafts = Record<RoundPhase, RoundDraft>;
