@@ -56,7 +56,7 @@ export type StageStanding = {
   changedSince: boolean;
 };
 
-/** How each stage stands: its last round that no correction voids, and whether anything changed after it. */
+/** How each stage stands: its last round, and whether anything changed after it; what a correction voids does not count. */
 export const standings = (db: Database, stageIds: readonly string[]) =>
   many(
     db,
@@ -71,9 +71,15 @@ export const standings = (db: Database, stageIds: readonly string[]) =>
         order by e.seq desc limit 1) r on true
       left join lateral (
         select max(seq) as seq from (
-          (select e.seq from entry e where e.stage_id = s.id and e.kind = 'move' order by e.seq desc limit 1)
+          (select e.seq from entry e where e.stage_id = s.id and e.kind = 'move'
+            and not exists (
+              select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
+            order by e.seq desc limit 1)
           union all
-          (select e.seq from entry e where e.stage_id = s.id and e.kind = 'clamp' order by e.seq desc limit 1)) x) c on true
+          (select e.seq from entry e where e.stage_id = s.id and e.kind = 'clamp'
+            and not exists (
+              select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
+            order by e.seq desc limit 1)) x) c on true
       where s.id = any(${stageIds})`,
     (row): StageStanding => ({
       stageId: row.stage_id,

@@ -124,8 +124,12 @@ test("a stage is as its last counting round says; a move or a correction changes
     readAt: before.madeAt,
     changedSince: false,
   });
-  mustHold(await works.entry(job, { kind: "move", amount: 0.02, did: "so", advised: null, reasons: [], note: "" }));
+  const move = mustHold(
+    await works.entry(job, { kind: "move", amount: 0.02, did: "so", advised: null, reasons: [], note: "" }),
+  );
   expect((await standing())?.changedSince).toBe(true);
+  mustHold(await correctEntry(works.as(), { ...correction, id: v7(), namesEntry: move.id, text: "Not on this stage" }));
+  expect((await standing())?.changedSince).toBe(false);
 });
 
 test("the queries behind the pages find their rows by index", async () => {
