@@ -1,56 +1,28 @@
 import { z } from "zod";
-import { adjusterSchema, pairGeometry, pairSchema } from "../calc";
-import { gearPair } from "../core/gears";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
-import { insertMachine, machineById } from "../data/queries/machines";
-import { insertAdjuster, insertGeometry, insertLimits, insertStage } from "../data/queries/stages";
+import { type Database, transaction } from "../data/postgres";
+import { insertMachine, lockHead, machineById, machineNamed } from "../data/queries/machines";
+import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { firstHash } from "./entry-hash";
-import { checkInput, id, words } from "./input";
+import { checkInput, id, text, words } from "./input";
+import { insertWholeStage } from "./insert-stage";
+import { checkGeometry, stageInput } from "./stage-input";
 
-const clampPattern = z.object({
-  points: z
-    .array(z.object({ x: z.number(), y: z.number() }))
-    .min(1)
-    .max(60),
-  size: words(20),
-  torqueNm: z.number().gt(0),
-  passes: z.number().int().gte(1).lte(6),
-  compound: z.boolean(),
-});
-
-const stageInput = z.object({
-  id,
-  name: words(80),
-  geometryId: id,
-  pair: pairSchema,
-  clamps: clampPattern,
-  adjusterId: id,
-  adjusterName: words(60),
-  adjuster: adjusterSchema,
-  step: z.number().gt(0),
-  positiveWord: words(40),
-  negativeWord: words(40),
-  limitsId: id,
-  limits: z
-    .object({ loMm: z.number(), aimMm: z.number().nullable(), hiMm: z.number() })
-    .refine((limits) => limits.loMm <= limits.hiMm, { path: ["loMm"], params: { code: "window-upside-down" } }),
-  sourceKind: z.enum(["maker", "drawing", "standard", "house rule", "recommended"]),
-  source: words(200),
-});
-
-const machineInput = z.object({
-  id,
+export const machineFields = z.object({
   name: words(80),
   tag: words(30),
-  place: words(80),
-  model: words(80),
+  site: text(60).trim().default(""),
+  hall: text(60).trim().default(""),
+  place: text(80).trim().default(""),
+  model: text(80).trim().default(""),
+  serial: text(60).trim().default(""),
   usageUnit: z.enum(["hours", "cycles", "starts"]),
-  stages: z.array(stageInput).max(60),
 });
 
-/** A machine with its gear stages, each with the first revision of geometry, adjuster and limits. Only leads may. */
+const machineInput = machineFields.extend({ id, entryId: id, stages: z.array(stageInput).max(60).default([]) });
+
+/** A machine, with its gear stages where they are known already. Only leads may. */
 export async function addMachine(
   { pool, person, now }: Context,
   input: unknown,
@@ -60,40 +32,56 @@ export async function addMachine(
   const checked = checkInput(machineInput, input);
   if (!checked.ok) return checked;
   const machine = checked.value;
+  const warnings: Extract<ReturnType<typeof checkGeometry>, { ok: true }>["value"][] = [];
   for (const [i, stage] of machine.stages.entries()) {
-    const pair = gearPair(pairGeometry(stage.pair));
-    if (!pair.ok) return refuse(pair.refusal.code, ["stages", i, "pair", ...pair.refusal.path], pair.refusal.facts);
+    const geometry = checkGeometry(stage.geometry, ["stages", String(i), "geometry"]);
+    if (!geometry.ok) return geometry;
+    warnings.push(geometry.value);
   }
   return transaction(pool, async (db): Promise<Result<{ machineId: string }>> => {
     if (await machineById(db, person.workshopId, machine.id)) return accept({ machineId: machine.id });
-    await insertMachine(db, { ...machine, workshopId: person.workshopId, headHash: firstHash(machine.id), at: now });
+    const free = await nameIsFree(db, person.workshopId, machine.id, machine);
+    if (!free.ok) return free;
+    await insertMachine(db, {
+      ...machine,
+      workshopId: person.workshopId,
+      twinOf: null,
+      headHash: firstHash(machine.id),
+      at: now,
+    });
+    const head = await lockHead(db, machine.id);
+    await appendEntry(db, head, {
+      id: machine.entryId,
+      machineId: machine.id,
+      kind: "change",
+      body: { what: "machine", text: `Entered as ${machine.name}, ${machine.tag}`, warnings: [] },
+      madeBy: person.id,
+      madeAt: now.toISOString(),
+      recordedAt: now,
+    });
     for (const [position, stage] of machine.stages.entries()) {
-      const revision = { stageId: stage.id, madeBy: person.id, from: now };
-      await insertStage(db, { id: stage.id, machineId: machine.id, position, name: stage.name, at: now });
-      await insertGeometry(db, revision, {
-        id: stage.geometryId,
-        revision: 1,
-        pair: pairGeometry(stage.pair),
-        clamps: stage.clamps,
-      });
-      await insertAdjuster(db, revision, {
-        id: stage.adjusterId,
-        revision: 1,
-        name: stage.adjusterName,
-        adjuster: stage.adjuster,
-        step: stage.step,
-        positiveWord: stage.positiveWord,
-        negativeWord: stage.negativeWord,
-      });
-      await insertLimits(db, revision, {
-        id: stage.limitsId,
-        revision: 1,
-        quantity: "circumferential-backlash",
-        ...stage.limits,
-        sourceKind: stage.sourceKind,
-        source: stage.source,
+      await insertWholeStage(db, head, stage, {
+        machineId: machine.id,
+        position,
+        personId: person.id,
+        now,
+        warnings: warnings[position] ?? [],
       });
     }
     return accept({ machineId: machine.id });
   });
+}
+
+/** A name belongs to one machine in service, a tag to one machine for ever. */
+export async function nameIsFree(
+  db: Database,
+  workshopId: string,
+  own: string,
+  { name, tag }: { name: string; tag: string },
+): Promise<Result<true>> {
+  const others = await machineNamed(db, workshopId, own, name, tag);
+  const tagged = others.find((other) => other.tag === tag);
+  if (tagged) return refuse("tag-taken", ["tag"], { name: tagged.name });
+  if (others.length > 0) return refuse("name-taken", ["name"], { tag: others[0]?.tag ?? "" });
+  return accept(true);
 }

@@ -1,20 +1,59 @@
-import type { Entry } from "../core/logbook";
+import type { Bodies, Entry, EntryKind, ReadingRecord } from "../core/logbook";
 import type { Database } from "../data/postgres";
 import { insertEntry } from "../data/queries/entries";
 import { advanceHead, type ChainHead } from "../data/queries/machines";
 import { entryHash } from "./entry-hash";
 
-type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
-export type NewEntry = DistributiveOmit<Entry, "seq">;
+/** An entry before it has its number; what it does not say is null, and the usage is the machine's. */
+export type NewEntry<K extends EntryKind = EntryKind> = {
+  id: string;
+  machineId: string;
+  kind: K;
+  body: Bodies[K];
+  madeBy: string;
+  madeAt: string;
+  recordedAt: Date;
+  jobId?: string | null;
+  stageId?: string | null;
+  namesEntry?: string | null;
+  geometryId?: string | null;
+  adjusterId?: string | null;
+  limitsId?: string | null;
+  readings?: ReadingRecord[];
+};
 
 /**
  * Puts an entry at the end of its machine's logbook. The caller holds the lock on the machine's row (`lockHead`), so numbers
- * follow the order in which the server took the entries, whatever the tablets' clocks say.
+ * follow the order in which the server took the entries, whatever the tablets' clocks say. `head` goes on with the entry, for
+ * the next one.
  */
-export async function appendEntry(db: Database, head: ChainHead, newEntry: NewEntry): Promise<Entry> {
-  const entry = { ...newEntry, seq: head.count + 1 } as Entry;
+export async function appendEntry<K extends EntryKind>(
+  db: Database,
+  head: ChainHead,
+  newEntry: NewEntry<K>,
+): Promise<Entry> {
+  const entry = {
+    id: newEntry.id,
+    machineId: newEntry.machineId,
+    seq: head.count + 1,
+    jobId: newEntry.jobId ?? null,
+    stageId: newEntry.stageId ?? null,
+    kind: newEntry.kind,
+    body: newEntry.body,
+    namesEntry: newEntry.namesEntry ?? null,
+    madeBy: newEntry.madeBy,
+    madeAt: new Date(newEntry.madeAt).toISOString(),
+    recordedAt: newEntry.recordedAt.toISOString(),
+    usage: newEntry.kind === "usage" ? (newEntry.body as Bodies["usage"]).total : head.usageTotal,
+    geometryId: newEntry.geometryId ?? null,
+    adjusterId: newEntry.adjusterId ?? null,
+    limitsId: newEntry.limitsId ?? null,
+    readings: newEntry.readings ?? [],
+  } as unknown as Entry;
   const hash = entryHash(entry, head.hash);
   await insertEntry(db, { entry, previousHash: head.hash, hash });
-  await advanceHead(db, entry.machineId, { count: entry.seq, hash });
+  head.count = entry.seq;
+  head.hash = hash;
+  await advanceHead(db, entry.machineId, head);
   return entry;
 }

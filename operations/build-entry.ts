@@ -1,9 +1,21 @@
 import { z } from "zod";
-import { type Bodies, type Entry, type EntryKind, jobRecord, knownRound, type ReadingRecord } from "../core/logbook";
+import {
+  type Bodies,
+  type Entry,
+  type EntryOf,
+  firstOfRound,
+  isKind,
+  jobRecord,
+  knownRound,
+  type ReadingRecord,
+  wholeRound,
+} from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Instrument } from "../data/queries/instruments";
 import type { Stage } from "../data/queries/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
+import { buildFeel, feelInput } from "./entries/feel";
+import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
 import { buildMove, moveInput } from "./entries/move";
 import { noteInput } from "./entries/note";
 import { buildLive, isolatedInput, liveChecks, liveInput } from "./entries/power";
@@ -13,6 +25,8 @@ import { buildRound, roundInput } from "./entries/round";
 /** What a technician can put into the logbook of an open job. */
 export const workInput = z.discriminatedUnion("kind", [
   roundInput,
+  feelInput,
+  looseThingInput,
   moveInput,
   clampInput,
   isolatedInput,
@@ -22,7 +36,7 @@ export const workInput = z.discriminatedUnion("kind", [
 ]);
 export type WorkInput = z.output<typeof workInput>;
 
-export type Built = { body: Bodies[EntryKind]; readings: ReadingRecord[] };
+export type Built = { body: Bodies[WorkInput["kind"]]; readings: ReadingRecord[]; namesEntry: string | null };
 
 /**
  * Body and readings of an entry, from what was put in and what the job holds so far. Pure: the server builds what it keeps
@@ -36,13 +50,18 @@ export function buildEntry(
   instruments: readonly Instrument[],
   entries: readonly Entry[],
 ): Result<Built> {
-  const plain = (body: Result<Bodies[EntryKind]>): Result<Built> =>
-    body.ok ? accept({ body: body.value, readings: [] }) : body;
+  const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
+    body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
+  const record = () => jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
   switch (work.kind) {
     case "move":
       return plain(buildMove(work, stage.adjuster));
     case "clamp":
       return plain(buildClamp(work, stage.geometry.clamps));
+    case "feel":
+      return plain(buildFeel(work, stage.geometry.pair.teeth[1]));
+    case "loose-thing":
+      return plain(buildLooseThing(work, record()), work.state === "out" ? work.names : null);
     case "proof":
       return plain(buildProof(work));
     case "note":
@@ -52,13 +71,25 @@ export function buildEntry(
     case "live": {
       const missing = liveChecks.find((check) => !work.acknowledged.includes(check));
       if (missing) return refuse("not-acknowledged", ["acknowledged", missing]);
-      return plain(accept(buildLive(work, jobRecord(entries, stage.geometry.clamps))));
+      return plain(accept(buildLive(work, record())));
     }
     case "round": {
       const instrument = instruments.find((candidate) => candidate.id === work.method.instrumentId);
       if (!instrument) return refuse("no-such-instrument", ["method", "instrumentId"]);
-      const live = jobRecord(entries, stage.geometry.clamps).power?.state === "live";
-      return buildRound(work, stage, instrument, knownRound(entries, stage.id, stage.geometry.pair.teeth[1]), live);
+      const first = work.continues === null ? null : roundToGoOnWith(work.continues, stage, entries);
+      if (work.continues !== null && first === null) return refuse("no-such-round", ["continues"]);
+      const live = record().power?.state === "live";
+      const known = knownRound(entries, stage.id, stage.geometry.pair.teeth[1]);
+      const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
+      return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }
   }
+}
+
+/** The last entry of a round, by its first, unless something was moved after it. */
+function roundToGoOnWith(firstId: string, stage: Stage, entries: readonly Entry[]): EntryOf<"round"> | null {
+  const here = entries.filter((entry) => entry.stageId === stage.id);
+  const last = here.filter(isKind("round")).findLast((round) => firstOfRound(round) === firstId);
+  const moved = here.some((entry) => entry.kind === "move" && last && entry.seq > last.seq);
+  return last && !moved ? last : null;
 }

@@ -1,12 +1,14 @@
 import { z } from "zod";
-import type { Entry } from "../core/logbook";
+import { type Entry, isKind } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
-import { entryById } from "../data/queries/entries";
-import { lockHead, machineById } from "../data/queries/machines";
+import { entryById, lastUsage } from "../data/queries/entries";
+import { keepUsage, lockHead, machineById } from "../data/queries/machines";
+import { alreadyThere } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, words } from "./input";
+import { refreshStanding } from "./refresh-standing";
 
 const correctionInput = z.object({
   kind: z.literal("correction"),
@@ -29,30 +31,33 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
     const machine = named && (await machineById(db, person.workshopId, named.entry.machineId));
     if (!named || !machine) return refuse("no-such-entry", ["namesEntry"]);
     const chain = await lockHead(db, machine.id);
-    const known = await entryById(db, value.id);
-    if (known) return known.entry.namesEntry === value.namesEntry ? accept(known.entry) : refuse("id-taken", ["id"]);
+    const known = await alreadyThere(db, value.id, (entry) => entry.namesEntry === value.namesEntry);
+    if (known) return known;
     if (value.voids && !voidable.has(named.entry.kind)) return refuse("cannot-be-voided", ["voids"]);
-    return accept(
-      await appendEntry(db, chain, {
-        id: value.id,
-        machineId: machine.id,
-        jobId: named.entry.jobId,
-        stageId: named.entry.stageId,
-        kind: "correction",
-        body: { text: value.text, voids: value.voids },
-        namesEntry: named.entry.id,
-        madeBy: person.id,
-        madeAt: new Date(value.madeAt).toISOString(),
-        recordedAt: now.toISOString(),
-        usage: null,
-        geometryId: named.entry.geometryId,
-        adjusterId: named.entry.adjusterId,
-        limitsId: named.entry.limitsId,
-        readings: [],
-      }),
-    );
+    const { jobId, stageId, geometryId, adjusterId, limitsId } = named.entry;
+    const entry = await appendEntry(db, chain, {
+      id: value.id,
+      machineId: machine.id,
+      jobId,
+      stageId,
+      kind: "correction",
+      body: { text: value.text, voids: value.voids },
+      namesEntry: named.entry.id,
+      madeBy: person.id,
+      madeAt: value.madeAt,
+      recordedAt: now,
+      geometryId,
+      adjusterId,
+      limitsId,
+    });
+    if (value.voids && stageId) await refreshStanding(db, stageId);
+    if (value.voids && isKind("usage")(named.entry)) {
+      const before = await lastUsage(db, machine.id);
+      await keepUsage(db, machine.id, before?.reading ?? null, before?.total ?? null);
+    }
+    return accept(entry);
   });
 }
 
 /** What can be said never to have counted. Isolation, going live and signatures happened, whatever is said of them later. */
-const voidable: ReadonlySet<string> = new Set(["round", "move", "clamp", "proof"]);
+const voidable: ReadonlySet<string> = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);

@@ -7,7 +7,11 @@ export const firstHash = (machineId: string): Buffer => sha256({ machine: machin
 
 /** SHA-256 over the canonical JSON (RFC 8785) of the entry with its readings, its attachments' hashes and the previous hash. */
 export const entryHash = (entry: Entry, previousHash: Buffer): Buffer =>
-  sha256({ ...entry, attachments: [], previousHash: previousHash.toString("hex") });
+  sha256({
+    ...entry,
+    attachments: entry.kind === "attachment" ? [entry.body.sha256] : [],
+    previousHash: previousHash.toString("hex"),
+  });
 
 const sha256 = (value: object): Buffer =>
   createHash("sha256")

@@ -6,15 +6,19 @@ import { lockHead, machineById } from "../data/queries/machines";
 import { stagesOfMachines } from "../data/queries/stages";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
-import { checkInput, id, words } from "./input";
+import { checkInput, id, instant, words } from "./input";
+import { trueTime } from "./true-time";
 
-const openJobInput = z.object({
+export const openJobInput = z.object({
   id,
   entryId: id,
   machineId: id,
   stageIds: z.array(id).min(1).max(50),
   reason: words(400),
-  madeAt: z.iso.datetime(),
+  /** A new assembly: there is nothing as found. */
+  firstBuild: z.boolean().default(false),
+  madeAt: instant,
+  sentAt: instant.optional(),
 });
 
 /** Opens a job on stages of one machine; its first entry says why. */
@@ -23,32 +27,28 @@ export async function openJob({ pool, person, now }: Context, input: unknown): P
   if (!allowed.ok) return allowed;
   const checked = checkInput(openJobInput, input);
   if (!checked.ok) return checked;
-  const { id: jobId, machineId, stageIds, reason } = checked.value;
+  const { id: jobId, machineId, stageIds, reason, firstBuild } = checked.value;
+  const { madeAt } = trueTime(checked.value.madeAt, checked.value.sentAt, now);
   return transaction(pool, async (db): Promise<Result<{ jobId: string }>> => {
     const machine = await machineById(db, person.workshopId, machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machineId);
     if (await jobById(db, person.workshopId, jobId)) return accept({ jobId });
+    if (machine.retiredAt) return refuse("machine-retired", ["machineId"]);
     const stages = await stagesOfMachines(db, [machineId]);
     if (!stageIds.every((wanted) => stages.some((stage) => stage.id === wanted)))
       return refuse("no-such-stage", ["stageIds"]);
-    await insertJob(db, { id: jobId, machineId, stageIds, reason, openedBy: person.id, openedAt: now });
+    await insertJob(db, { id: jobId, machineId, stageIds, reason, openedBy: person.id, openedAt: new Date(madeAt) });
     await appendEntry(db, head, {
       id: checked.value.entryId,
       machineId,
       jobId,
       stageId: stageIds.length === 1 ? (stageIds[0] ?? null) : null,
       kind: "job-opened",
-      body: { reason },
-      namesEntry: null,
+      body: firstBuild ? { reason, firstBuild } : { reason },
       madeBy: person.id,
-      madeAt: new Date(checked.value.madeAt).toISOString(),
-      recordedAt: now.toISOString(),
-      usage: null,
-      geometryId: null,
-      adjusterId: null,
-      limitsId: null,
-      readings: [],
+      madeAt,
+      recordedAt: now,
     });
     return accept({ jobId });
   });

@@ -1,32 +1,48 @@
+import { v5 } from "uuid";
 import { z } from "zod";
-import { type Entry, jobRecord, type Provisional, signedRecord } from "../core/logbook";
+import { type Entry, type JobRecord, jobRecord, type Provisional, signedRecord } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
-import { entriesOfJob, entryById } from "../data/queries/entries";
+import { type Database, transaction } from "../data/postgres";
+import { entriesOfJob } from "../data/queries/entries";
 import { jobById, markSigned } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
-import { stagesOfMachines } from "../data/queries/stages";
-import { appendEntry, type NewEntry } from "./append-entry";
+import { closePoints, insertPoint, openPointsOfStage } from "../data/queries/open-points";
+import { type Stage, stagesById } from "../data/queries/stages";
+import { keepNextDate } from "../data/queries/standings";
+import { alreadyThere } from "./already-there";
+import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text } from "./input";
+import { refreshStanding } from "./refresh-standing";
+import { trueTime } from "./true-time";
 
 const signInput = z.object({
   kind: z.literal("signature"),
+  /** Of the signature; of several stages, of the first. */
   id,
   jobId: id,
-  stageId: id,
   madeAt: instant,
+  sentAt: instant.optional(),
   /** The last entry of the job that the signer saw. */
   seenEntry: id,
-  /** What is left provisional, as the signer acknowledged it. */
-  provisional: z.array(z.string()).max(20),
+  stages: z
+    .array(
+      z.object({
+        stageId: id,
+        /** What is left provisional, as the signer acknowledged it. */
+        provisional: z.array(z.string().max(60)).max(20),
+        nextDate: z.iso.date().nullable(),
+      }),
+    )
+    .min(1)
+    .max(50),
   comment: text(4000).trim(),
-  nextDate: z.iso.date().nullable(),
 });
 
 /**
- * Signs a job and closes it for good. Refused when something came in that the signer has not seen (facts: count), when what is
- * left provisional was not acknowledged, or when nothing was done.
+ * Signs a job and closes it for good, with one signature for each of its stages. Refused when something came in that the signer has
+ * not seen (facts: count), when what is left provisional was not acknowledged, or when nothing was read. What stays provisional
+ * becomes an open point of the stage; what an earlier job left open and this one did not, is closed by it.
  */
 export async function signJob({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
   const allowed = checkRole(person, mayWork);
@@ -38,47 +54,83 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
     const found = await jobById(db, person.workshopId, value.jobId);
     if (!found) return refuse("no-such-job", ["jobId"]);
     const chain = await lockHead(db, found.machineId);
-    const known = await entryById(db, value.id);
-    if (known) return known.entry.jobId === found.id ? accept(known.entry) : refuse("id-taken", ["id"]);
+    const known = await alreadyThere(db, value.id, (entry) => entry.jobId === found.id);
+    if (known) return known;
     const job = await jobById(db, person.workshopId, value.jobId);
     if (!job || job.signedEntry) return refuse("job-signed", ["jobId"]);
-    const stage = (await stagesOfMachines(db, [job.machineId])).find(
-      (s) => s.id === value.stageId && job.stageIds.includes(s.id),
-    );
-    if (!stage) return refuse("no-such-stage", ["stageId"]);
-
+    const stages = await stagesById(db, job.stageIds);
     const entries = await entriesOfJob(db, job.id);
     const seen = entries.findIndex((entry) => entry.id === value.seenEntry);
     const unseen = entries.length - 1 - seen;
     if (unseen > 0) return refuse("job-changed", ["seenEntry"], { count: unseen });
-    const record = jobRecord(entries, stage.geometry.clamps);
-    if (!record.lastRound) return refuse("nothing-read", ["seenEntry"]);
-    const missing = record.provisional.find((item) => !value.provisional.includes(item));
-    if (missing) return refuse("not-acknowledged", ["provisional", missing]);
 
-    const entry = await appendEntry(db, chain, {
-      id: value.id,
-      machineId: job.machineId,
-      jobId: job.id,
-      stageId: stage.id,
-      kind: "signature",
-      body: {
-        record: signedRecord(record),
-        comment: value.comment,
-        nextDate: value.nextDate,
-        provisional: record.provisional as Provisional[],
-      },
-      namesEntry: null,
-      madeBy: person.id,
-      madeAt: new Date(value.madeAt).toISOString(),
-      recordedAt: now.toISOString(),
-      usage: null,
-      geometryId: stage.geometry.id,
-      adjusterId: stage.adjuster.id,
-      limitsId: stage.limits.id,
-      readings: [],
-    } as NewEntry);
-    await markSigned(db, job.id, entry.id);
-    return accept(entry);
+    const parts = job.stageIds.flatMap((stageId) => {
+      const stage = stages.find((s) => s.id === stageId);
+      return stage ? [{ stage, record: jobRecord(entries, { id: stageId, clamps: stage.geometry.clamps }) }] : [];
+    });
+    if (parts.every(({ record }) => !record.lastRound && !record.lastFeel))
+      return refuse("nothing-read", ["seenEntry"]);
+    for (const { stage, record } of parts) {
+      const said = value.stages.find((part) => part.stageId === stage.id);
+      if (!said) return refuse("no-such-stage", ["stages"]);
+      const missing = record.provisional.find((item) => !said.provisional.includes(item));
+      if (missing) return refuse("not-acknowledged", ["provisional", missing]);
+    }
+    const { madeAt } = trueTime(value.madeAt, value.sentAt, now);
+    let first: Entry | null = null;
+    for (const { stage, record } of parts) {
+      const nextDate = value.stages.find((part) => part.stageId === stage.id)?.nextDate ?? null;
+      const entry: Entry = await appendEntry(db, chain, {
+        id: first ? v5(stage.id, value.id) : value.id,
+        machineId: job.machineId,
+        jobId: job.id,
+        stageId: stage.id,
+        kind: "signature",
+        body: { record: signedRecord(record), comment: value.comment, nextDate, provisional: record.provisional },
+        madeBy: person.id,
+        madeAt,
+        recordedAt: now,
+        geometryId: stage.geometry.id,
+        adjusterId: stage.adjuster.id,
+        limitsId: stage.limits.id,
+      });
+      first ??= entry;
+      await settlePoints(db, stage, record, entry);
+      await refreshStanding(db, stage.id);
+      await keepNextDate(db, stage.id, nextDate, "");
+    }
+    if (!first) return refuse("no-such-stage", ["stages"]);
+    await markSigned(db, job.id, first.id);
+    return accept(first);
   });
+}
+
+/** What was not read as found is past mending; everything else that stays provisional must not be forgotten. */
+const remembered = (item: Provisional): boolean => item !== "no-as-found";
+
+/** A point that is still open keeps its first date; a look alone neither opens nor closes what only work can. */
+async function settlePoints(db: Database, stage: Stage, record: JobRecord, signature: Entry): Promise<void> {
+  const open = (await openPointsOfStage(db, stage.id)).filter((point) => point.code !== "said");
+  const still = record.provisional.filter(remembered);
+  const worked = record.moves.length > 0 || record.clamps.some((clamp) => clamp.state !== "unknown");
+  const settled = open.filter(
+    (point) => !still.includes(point.code as Provisional) && (worked || point.code === "not-inside"),
+  );
+  await closePoints(
+    db,
+    settled.map((point) => point.id),
+    signature.id,
+  );
+  for (const code of still.filter((item) => !open.some((point) => point.code === item))) {
+    await insertPoint(db, {
+      id: v5(code, signature.id),
+      machineId: stage.machineId,
+      stageId: stage.id,
+      code,
+      text: code === "things-left-in" ? record.things.map(({ thing }) => thing).join(", ") : "",
+      openedEntry: signature.id,
+      openedBy: signature.madeBy,
+      openedAt: signature.madeAt,
+    });
+  }
 }

@@ -1,4 +1,5 @@
 import type { Database } from "../data/postgres";
+import { attachmentDigest } from "../data/queries/attachments";
 import { chainPage } from "../data/queries/entries";
 import { lockHead, type Machine } from "../data/queries/machines";
 import { entryHash, firstHash } from "./entry-hash";
@@ -8,7 +9,13 @@ export type ChainReport = {
   entries: number;
   breaks: { seq: number; id: string | null; why: BreakReason } | null;
 };
-export type BreakReason = "number-missing" | "previous-hash-differs" | "content-differs" | "head-differs";
+export type BreakReason =
+  | "number-missing"
+  | "previous-hash-differs"
+  | "content-differs"
+  | "attachment-missing"
+  | "attachment-differs"
+  | "head-differs";
 
 const pageSize = 500;
 
@@ -25,6 +32,10 @@ export async function verifyChain(db: Database, machine: Machine): Promise<Chain
       if (stored.entry.seq !== seq + 1) return broken("number-missing");
       if (!stored.previousHash.equals(previous)) return broken("previous-hash-differs");
       if (!entryHash(stored.entry, previous).equals(stored.hash)) return broken("content-differs");
+      if (stored.entry.kind === "attachment") {
+        const digest = await attachmentDigest(db, stored.entry.id);
+        if (digest !== stored.entry.body.sha256) return broken(digest ? "attachment-differs" : "attachment-missing");
+      }
       previous = stored.hash;
       seq++;
     }

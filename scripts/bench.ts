@@ -27,9 +27,9 @@ function recompute(): void {
   const pair = pairOf(stage);
   const mesh = simulatedMesh({ ...stage.hidden, pair }, 0.01, 0.003, seededRandom(1));
   const readings = Array.from({ length: 48 }, (_, i) => ({
-    tooth: ((i * 7) % stage.teeth[1]) + 1,
-    turn: 1 + Math.floor((i * 7) / stage.teeth[1]),
-    typed: mesh.read((i * 7 * 360) / stage.teeth[1]).toFixed(2),
+    tooth: ((i * 7) % pair.teeth[1]) + 1,
+    turn: 1 + Math.floor((i * 7) / pair.teeth[1]),
+    typed: mesh.read((i * 7 * 360) / pair.teeth[1]).toFixed(2),
     struck: false,
   }));
   const outline = toothOutlines(gearBlanks(pair)[1]);
@@ -44,15 +44,15 @@ function recompute(): void {
       ),
     );
     const assessed = mustHold(
-      assessRound({ pair, limits, adjuster: stage.adjuster }, values.readings, values.expandedUncertaintyMm),
+      assessRound({ pair, limits, adjuster: stage.adjuster.adjuster }, values.readings, values.expandedUncertaintyMm),
     );
     const mm = values.readings.map((reading) => reading.backlashMm);
     const now = { min: Math.min(...mm), max: Math.max(...mm) };
-    const move = roundedMove(assessed.advice, stage.adjuster, stage.step, now.min, now.max);
+    const move = roundedMove(assessed.advice, stage.adjuster.adjuster, stage.adjuster.step, now.min, now.max);
     const scale = dialScale(limits, mm, { inner: 92, outer: 230 });
     const { harmonics } = assessed;
     if (!harmonics) throw new Error("48 readings did not give a fit");
-    const fitted = (angle: number) => backlashAt(harmonics, angle, stage.teeth[1] / stage.teeth[0]);
+    const fitted = (angle: number) => backlashAt(harmonics, angle, pair.teeth[1] / pair.teeth[0]);
     const shift = move ? move.minMm - now.min : 0;
     return [
       curvePath(scale, fitted),

@@ -13,6 +13,8 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node
 import type { Server } from "node:http";
 import { join, resolve } from "node:path";
 import { pathToFileURL } from "node:url";
+import { openPool } from "../data/postgres";
+import { fillStandings } from "../operations/refresh-standing";
 import type { Service } from "../server/app";
 import { buildIsCurrent, stampBuild } from "./lib/build-stamp";
 import { type Cluster, openCluster, portIsFree } from "./lib/cluster";
@@ -53,6 +55,7 @@ async function main(): Promise<void> {
   if (applied.length > 0)
     say(`Database: ${applied.length} ${applied.length === 1 ? "migration" : "migrations"} applied.`);
   const signIn = await fillEmptyDatabase(url, empty, homeFolder);
+  await standingsKept(url);
   process.env.SESSION_SECRET ??= keptSecret();
 
   if (!dev && !buildIsCurrent()) {
@@ -74,6 +77,12 @@ async function main(): Promise<void> {
 }
 
 const say = (text: string) => console.log(text);
+
+/** A database of an earlier release kept no standings of its stages. */
+async function standingsKept(url: string): Promise<void> {
+  const pool = openPool(url);
+  await fillStandings(pool).finally(() => pool.end());
+}
 
 async function ownDatabase(stopping: (() => Promise<unknown> | unknown)[]): Promise<string> {
   claimFolder();

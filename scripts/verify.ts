@@ -12,6 +12,8 @@ const words = {
   "number-missing": "an entry before it is missing",
   "previous-hash-differs": "it does not continue from the entry before it",
   "content-differs": "its content is not what was written",
+  "attachment-missing": "what was attached to it is missing",
+  "attachment-differs": "what was attached to it is not what was kept",
   "head-differs": "entries at the end are missing, or the head was changed",
 };
 

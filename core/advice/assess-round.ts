@@ -17,6 +17,8 @@ export type StageToAssess = {
   adjuster: Adjuster;
   /** As learnt; left out where no move has taught anything yet. */
   response?: Response | undefined;
+  /** Of a stage that turns only so far; the worst is looked for there alone. */
+  arcDeg?: readonly [number, number] | null | undefined;
 };
 
 export type BacklashAt = { gearAngleDeg: number; backlashMm: number };
@@ -47,7 +49,10 @@ export function assessRound(
   const pair = gearPair(stage.pair);
   if (!pair.ok) return pair;
   const places = new Set(readings.map((reading) => reading.gearAngleDeg)).size;
-  const fitted = fitMeshRound(stage.pair, readings, { separatePinion: places >= placesForPinion });
+  const fitted = fitMeshRound(stage.pair, readings, {
+    separatePinion: places >= placesForPinion,
+    arcDeg: stage.arcDeg ?? undefined,
+  });
   const fit = fitted.ok ? fitted.value.round : null;
   return accept({
     fit,

@@ -9,6 +9,7 @@ export {
   type ReasonCode,
 } from "./advise";
 export { type Assessment, assessRound, type BacklashAt, type StageToAssess } from "./assess-round";
+export { type FeelerStack, feelerFromSet } from "./feeler";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { learnResponse, type ObservedMove, type Response } from "./response";
 export { type RoundedMove, roundedMove } from "./rounded-move";

@@ -1,8 +1,10 @@
 import type { ReasonCode } from "../advice";
 import type { Verdict } from "../limits";
+import type { MeasuredQuantity } from "../rounds";
+import type { Feel, FeelMethod, FeelSays } from "./feel";
 
 export type RoundPhase = "as-found" | "set" | "check";
-export type ClampState = "eased" | "snug" | "firm" | "dressed";
+export type ClampState = "eased" | "started" | "snug" | "firm" | "dressed";
 export type Sense = "clockwise" | "counter-clockwise";
 
 /** One value of a round, with what turns it into the quantity and what was known of the instrument that day. */
@@ -15,15 +17,17 @@ export type ReadingRecord = {
   /** Cumulative, of the gear; may pass 360. */
   angleDeg: number;
   sense: Sense;
-  quantity: "circumferential-backlash";
+  quantity: MeasuredQuantity;
   typed: string;
   unit: string;
+  /** Circumferential backlash at the working pitch circle. */
   valueMm: number;
   struck: boolean;
   /** Ordinal of the first reading at the same position. */
   repeats: number | null;
-  indicatorRadiusMm: number;
-  indicatorAngleDeg: number;
+  /** null for what is not read with an indicator. */
+  indicatorRadiusMm: number | null;
+  indicatorAngleDeg: number | null;
   instrumentId: string;
   resolutionMm: number;
   expandedUncertaintyMm: number;
@@ -48,11 +52,19 @@ export type RoundResult = {
   carriedFrom: string | null;
 };
 
+/** A click by hand or ear at one tooth. */
+export type FeltAt = { tooth: number; feel: Feel };
+
+/** What a revision or a change of a machine touched. */
+export type ChangedThing = "machine" | "stage" | "geometry" | "adjuster" | "limits" | "retired" | "in-service";
+
 export type Bodies = {
-  "job-opened": { reason: string };
+  /** `firstBuild`: there is nothing as found. */
+  "job-opened": { reason: string; firstBuild?: boolean };
   isolated: { lock: string; acknowledged: string[] };
   live: { acknowledged: string[]; saw: string[] };
   round: { phase: RoundPhase; result: RoundResult };
+  feel: { phase: RoundPhase; method: FeelMethod; places: FeltAt[]; verdict: Verdict; says: FeelSays };
   move: {
     amount: number;
     unit: string;
@@ -62,7 +74,11 @@ export type Bodies = {
     reasons: ReasonCode[];
     teaches: boolean;
     note: string;
+    /** The leaves with which it was set, where the adjuster has no scale. */
+    feelerMm?: number[];
   };
+  /** Put in for the work, or taken out again: then the entry names the one that put it in. */
+  "loose-thing": { thing: string; state: "in" | "out"; where: string };
   clamp: { clamp: number; of: number; pass: number; passes: number; state: ClampState; torqueNm: number | null };
   proof: {
     direction: "forwards" | "backwards";
@@ -74,12 +90,24 @@ export type Bodies = {
   note: { text: string };
   signature: { record: SignedRecord; comment: string; nextDate: string | null; provisional: Provisional[] };
   correction: { text: string; voids: boolean };
+  "open-point": { text: string };
+  /** Names the entry that opened it. */
+  "point-closed": { text: string };
+  /** What the meter shows; `total` over all meters the machine has had. */
+  usage: { reading: number; unit: string; total: number; newMeter: boolean };
+  change: { what: ChangedThing; text: string; warnings: string[] };
+  attachment: { name: string; mediaType: string; sizeBytes: number; sha256: string; caption: string };
+  /** A computation of the Bench kept on a stage: what went in and what came out. */
+  computation: { tool: string; input: unknown; output: unknown; text: string };
+  plan: { date: string | null; text: string };
 };
 
 /** What a signature puts its name to, as it stood then. */
 export type SignedRecord = {
   asFound: RoundResult | null;
   asLeft: RoundResult | null;
+  /** By feel only, where nothing was measured. */
+  asLeftByFeel?: FeelSays;
   moves: number;
   clampsFirm: number;
   proofs: number;
@@ -89,6 +117,7 @@ export type Provisional =
   | "no-as-found"
   | "not-inside"
   | "no-check-round"
+  | "things-left-in"
   | "clamps-not-firm"
   | "no-compound"
   | "not-proved";

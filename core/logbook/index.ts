@@ -1,9 +1,11 @@
 export {
   type Bodies,
+  type ChangedThing,
   type ClampState,
   type Entry,
   type EntryKind,
   type EntryOf,
+  type FeltAt,
   isKind,
   type Provisional,
   type ReadingRecord,
@@ -12,6 +14,20 @@ export {
   type Sense,
   type SignedRecord,
 } from "./entry";
-export { type ClampNow, type Clamps, type JobRecord, jobRecord, signedRecord, voidedBy } from "./job-record";
+export { type Feel, type FeelMethod, type FeelSays, feelMethods, feels, judgeFeel } from "./feel";
+export {
+  type ClampNow,
+  type Clamps,
+  isSlack,
+  type JobRecord,
+  jobRecord,
+  type LooseThing,
+  type StageOfJob,
+  signedRecord,
+  voidedBy,
+} from "./job-record";
 export { type CountingReading, countingReadings, type KnownRound, knownRound } from "./known-round";
 export { pastMoves } from "./past-moves";
+export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
+export { roundVerdict, type StageState, type Standing, standingOf } from "./standing";
+export { firstOfRound, wholeRound } from "./whole-round";

@@ -1,6 +1,7 @@
 import { carryRound } from "../rounds";
 import { type Entry, isKind, type ReadingRecord, type RoundPhase } from "./entry";
 import { voidedBy } from "./job-record";
+import { wholeRound } from "./whole-round";
 
 export type CountingReading = { tooth: number; gearAngleDeg: number; backlashMm: number };
 
@@ -46,7 +47,8 @@ export function knownRound(entries: readonly Entry[], stageId: string, teeth: nu
   let known: KnownRound | null = null;
   for (const round of entries.filter(isKind("round"))) {
     if (round.stageId !== stageId || voided.has(round.id)) continue;
-    known = { id: round.id, readings: countingReadings(round.readings, round.body.phase, known, teeth).readings };
+    const readings = wholeRound(entries, round);
+    known = { id: round.id, readings: countingReadings(readings, round.body.phase, known, teeth).readings };
   }
   return known;
 }

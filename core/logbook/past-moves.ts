@@ -1,6 +1,7 @@
 import type { PastMove } from "../advice";
-import { type Entry, type EntryOf, isKind } from "./entry";
+import { type Entry, type EntryOf, isKind, type ReadingRecord } from "./entry";
 import { voidedBy } from "./job-record";
+import { wholeRound } from "./whole-round";
 
 /**
  * Moves of one stage with the rounds before and after each, oldest first, for learning the adjuster's response. A move
@@ -24,8 +25,8 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string): PastMo
       moves.push({
         amount: move.body.amount,
         teaches: move.body.teaches && move.adjusterId === adjusterId,
-        before: teethOf(before),
-        after: teethOf(entry),
+        before: teethOf(wholeRound(counting, before)),
+        after: teethOf(wholeRound(counting, entry)),
       });
     }
     before = entry;
@@ -34,7 +35,5 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string): PastMo
   return moves;
 }
 
-const teethOf = (round: EntryOf<"round">): PastMove["before"] =>
-  round.readings
-    .filter((reading) => !reading.struck)
-    .map((reading) => ({ tooth: reading.tooth, value: reading.valueMm }));
+const teethOf = (readings: readonly ReadingRecord[]): PastMove["before"] =>
+  readings.filter((reading) => !reading.struck).map((reading) => ({ tooth: reading.tooth, value: reading.valueMm }));

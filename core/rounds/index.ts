@@ -2,6 +2,13 @@ export { type AtAngle, carryRound } from "./carry";
 export { conditionOf, pairTerms, separableCondition } from "./harmonics";
 export { indicatorFactor } from "./indicator";
 export {
+  type MeasuredQuantity,
+  measuredQuantities,
+  normalPerCircumferential,
+  type ToBacklash,
+  toBacklash,
+} from "./measured";
+export {
   type BacklashReading,
   backlashAt,
   fitMeshRound,
@@ -12,6 +19,7 @@ export {
   type WorstPosition,
 } from "./mesh-round";
 export { questionable } from "./outliers";
+export { placesToRead } from "./places";
 export { type RoundPlan, roundPlan } from "./round-plan";
 export {
   gearAngle,

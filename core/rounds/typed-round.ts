@@ -2,9 +2,12 @@ import { gearPair, type PairGeometry } from "../gears";
 import { accept, parseQuantity, type Result, refuse } from "../quantity";
 import { differenceUncertainty, pooledDeviation } from "../statistics";
 import { indicatorFactor } from "./indicator";
+import { type MeasuredQuantity, toBacklash } from "./measured";
 
 export type TypedReading = { tooth: number; turn: number; typed: string; struck: boolean };
 export type RoundMethod = {
+  /** Left out: the rim's free way, with an indicator. */
+  quantity?: MeasuredQuantity | undefined;
   /** Where the indicator's tip touches; null: at the working pitch circle. */
   indicatorRadiusMm: number | null;
   indicatorAngleDeg: number;
@@ -37,34 +40,43 @@ export function typedRound(
   if (!mesh.ok) return mesh;
   const workingRadius = mesh.value.workingPitchDiameterMm[1] / 2;
   const indicatorRadiusMm = method.indicatorRadiusMm ?? workingRadius;
-  const factor = indicatorFactor(workingRadius, indicatorRadiusMm, method.indicatorAngleDeg);
+  const way = toBacklash(
+    pair,
+    mesh.value,
+    method.quantity ?? "circumferential-backlash",
+    indicatorFactor(workingRadius, indicatorRadiusMm, method.indicatorAngleDeg),
+  );
   const values: RoundValues["readings"] = [];
   for (const [i, reading] of readings.entries()) {
     if (reading.tooth < 1 || reading.tooth > pair.teeth[1])
       return refuse("no-such-tooth", ["readings", i, "tooth"], { tooth: reading.tooth, teeth: pair.teeth[1] });
     const parsed = parseQuantity(reading.typed, "length", "mm");
     if (!parsed.ok) return refuse(parsed.refusal.code, ["readings", i, "typed"], parsed.refusal.facts);
+    const backlashMm = way.convert(parsed.value.value);
+    if (!Number.isFinite(backlashMm)) return refuse("too-small", ["readings", i, "typed"]);
     values.push({
       gearAngleDeg: gearAngle(reading, pair.teeth[1]),
-      backlashMm: parsed.value.value * factor,
+      backlashMm,
       unit: parsed.value.unit.id,
       struck: reading.struck,
     });
   }
   const repeats = pooledDeviation(
-    values.filter((v) => !v.struck).map((v) => [v.gearAngleDeg, v.backlashMm / factor] as const),
+    values.filter((v) => !v.struck).map((v) => [v.gearAngleDeg, v.backlashMm / way.factor] as const),
   );
   return accept({
     readings: values,
     indicatorRadiusMm,
-    expandedUncertaintyMm:
-      factor *
-      differenceUncertainty(
-        instrument.resolutionMm,
-        instrument.expandedUncertaintyMm,
-        instrument.coverage,
-        repeats && repeats.freedom >= 3 ? { sd: repeats.sd, count: 1 } : undefined,
-      ),
+    expandedUncertaintyMm: Math.hypot(
+      way.factor *
+        differenceUncertainty(
+          instrument.resolutionMm,
+          instrument.expandedUncertaintyMm,
+          instrument.coverage,
+          repeats && repeats.freedom >= 3 ? { sd: repeats.sd, count: 1 } : undefined,
+        ),
+      2 * way.ownUncertainty,
+    ),
   });
 }
 

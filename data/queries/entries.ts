@@ -1,5 +1,5 @@
-import type { Entry, ReadingRecord } from "../../core/logbook";
-import { type Database, many, maybeOne, none, type Row, type Statement, sql } from "../postgres";
+import type { Entry, EntryOf, ReadingRecord } from "../../core/logbook";
+import { containing, type Database, many, maybeOne, none, type Row, type Statement, sql } from "../postgres";
 
 export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
 /** An entry as people read it: with the name of who made it. */
@@ -75,12 +75,85 @@ export const entriesOfJob = (db: Database, jobId: string) =>
     sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
   );
 
-/** A page of a machine's logbook, newest first, after (below) the number given. */
-export const logbookPage = (db: Database, machineId: string, beforeSeq: number, size: number) =>
+/** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
+export const logbookPage = (db: Database, machineId: string, beforeSeq: number, words: string, size: number) => {
+  const like = containing(words);
+  return namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.seq < ${beforeSeq}
+          and (${words} = '' or e.kind ilike ${like} or e.body::text ilike ${like} or p.name ilike ${like}
+            or e.stage_id in (select id from stage where machine_id = ${machineId} and name ilike ${like}))
+        order by e.seq desc limit ${size}`,
+  );
+};
+
+/** The corrections of entries, for showing them beside what they correct. */
+export const correctionsOf = (db: Database, ids: readonly string[]) =>
   namedEntries(
     db,
     sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
-        where e.machine_id = ${machineId} and e.seq < ${beforeSeq} order by e.seq desc limit ${size}`,
+        where e.names_entry = any(${ids}) and e.kind = 'correction' order by e.seq`,
+  );
+
+/** The newest reading of a machine's meter that no correction voids. */
+export const lastUsage = (db: Database, machineId: string) =>
+  maybeOne(
+    db,
+    sql`select e.body from entry e where e.machine_id = ${machineId} and e.kind = 'usage'
+          and not exists (
+            select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
+        order by e.seq desc limit 1`,
+    (row) => row.body as EntryOf<"usage">["body"],
+  );
+
+/** Readings of a machine's meter, newest first. */
+export const usageReadings = (db: Database, machineId: string, size: number) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.kind = 'usage' order by e.seq desc limit ${size}`,
+  );
+
+/** Photographs and files of a machine, newest first. */
+export const attachmentsOf = (db: Database, machineId: string, size: number) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.kind = 'attachment' order by e.seq desc limit ${size}`,
+  );
+
+/**
+ * What a stage's standing and trend rest on: its newest rounds, moves and changes with the corrections that name them, oldest
+ * first, without the single readings.
+ */
+export const stageHistory = (db: Database, stageId: string, size: number) =>
+  many(
+    db,
+    sql`
+      with work as (
+        (select * from entry where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
+        union all
+        (select * from entry where stage_id = ${stageId} and kind = 'feel' order by seq desc limit 20)
+        union all
+        (select * from entry where stage_id = ${stageId} and kind = 'move' order by seq desc limit ${size})
+        union all
+        (select * from entry where stage_id = ${stageId} and kind = 'clamp' order by seq desc limit 8)
+        union all
+        (select * from entry where stage_id = ${stageId} and kind = 'change' order by seq desc limit 40))
+      select * from work
+      union all
+      select c.* from entry c join work w on c.names_entry = w.id where c.kind = 'correction'
+      order by seq`,
+    toEntry,
+  );
+
+/** Rounds of a stage with their readings, newest first, below the number given: for laying any two on one gear. */
+export const roundsOfStage = async (db: Database, stageId: string, size: number) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.stage_id = ${stageId} and e.kind = 'round' and e.body->>'phase' <> 'set' order by e.seq desc limit ${size}`,
   );
 
 /** The newest rounds and moves of a stage with the corrections that name them, oldest first: what the response is learnt from. */

@@ -7,6 +7,8 @@ export type Instrument = {
   resolutionMm: number;
   expandedUncertaintyMm: number;
   coverage: number;
+  /** Thicknesses of a feeler set; empty for what has no leaves. */
+  leavesMm: number[];
 };
 
 const toInstrument = (row: Row): Instrument => ({
@@ -16,6 +18,7 @@ const toInstrument = (row: Row): Instrument => ({
   resolutionMm: row.resolution_mm,
   expandedUncertaintyMm: row.expanded_uncertainty_mm,
   coverage: row.coverage,
+  leavesMm: row.leaves_mm,
 });
 
 export const instrumentsOfWorkshop = (db: Database, workshopId: string) =>
@@ -24,5 +27,5 @@ export const instrumentsOfWorkshop = (db: Database, workshopId: string) =>
 export const insertInstrument = (db: Database, workshopId: string, i: Instrument) =>
   none(
     db,
-    sql`insert into instrument values (${i.id}, ${workshopId}, ${i.name}, ${i.kind}, ${i.resolutionMm}, ${i.expandedUncertaintyMm}, ${i.coverage})`,
+    sql`insert into instrument values (${i.id}, ${workshopId}, ${i.name}, ${i.kind}, ${i.resolutionMm}, ${i.expandedUncertaintyMm}, ${i.coverage}, ${i.leavesMm})`,
   );

@@ -1,4 +1,4 @@
-import { type Database, many, maybeOne, none, type Row, sql } from "../postgres";
+import { containing, type Database, many, maybeOne, none, type Row, sql } from "../postgres";
 
 export type Job = {
   id: string;
@@ -40,6 +40,88 @@ export const openJobs = (db: Database, machineIds: readonly string[]) =>
         from job j join person p on p.id = j.opened_by
         where j.machine_id = any(${machineIds}) and j.signed_entry is null order by j.opened_at desc`,
     (row): OpenJob => ({ ...toJob(row), openedByName: row.opened_by_name, lastKind: row.last_kind }),
+  );
+
+export type ListedJob = OpenJob & {
+  machineName: string;
+  stageNames: string[];
+  signedAt: string | null;
+  signedByName: string | null;
+};
+
+const toListed = (row: Row): ListedJob => ({
+  ...toJob(row),
+  openedByName: row.opened_by_name,
+  lastKind: row.last_kind ?? null,
+  machineName: row.machine_name,
+  stageNames: row.stage_names,
+  signedAt: row.signed_at?.toISOString() ?? null,
+  signedByName: row.signed_by_name ?? null,
+});
+
+/** Jobs of the workshop not yet signed, newest first. */
+export const openJobsOfWorkshop = (db: Database, workshopId: string, size: number) =>
+  many(
+    db,
+    sql`select j.*, p.name as opened_by_name, m.name as machine_name,
+          array(select stage_id from job_stage where job_id = j.id order by position) as stage_ids,
+          array(select s.name from job_stage js join stage s on s.id = js.stage_id where js.job_id = j.id order by js.position) as stage_names,
+          (select kind from entry where job_id = j.id order by seq desc limit 1) as last_kind
+        from job j join machine m on m.id = j.machine_id join person p on p.id = j.opened_by
+        where m.workshop_id = ${workshopId} and j.signed_entry is null order by j.opened_at desc limit ${size}`,
+    toListed,
+  );
+
+/** A page of signed jobs of the workshop, newest first, before the one given. */
+export const signedJobs = (
+  db: Database,
+  workshopId: string,
+  before: { at: string; id: string } | null,
+  words: string,
+  size: number,
+) => {
+  const like = containing(words);
+  return many(
+    db,
+    sql`select j.*, p.name as opened_by_name, m.name as machine_name, e.made_at as signed_at, q.name as signed_by_name,
+          array(select stage_id from job_stage where job_id = j.id order by position) as stage_ids,
+          array(select s.name from job_stage js join stage s on s.id = js.stage_id where js.job_id = j.id order by js.position) as stage_names
+        from job j join machine m on m.id = j.machine_id join person p on p.id = j.opened_by
+        join entry e on e.id = j.signed_entry join person q on q.id = e.made_by
+        where m.workshop_id = ${workshopId} and j.signed_entry is not null
+          and (${before?.at ?? null}::timestamptz is null
+            or (j.opened_at, j.id) < (${before?.at ?? null}::timestamptz, ${before?.id ?? null}::uuid))
+          and (${words} = '' or m.name ilike ${like} or m.tag ilike ${like} or j.reason ilike ${like})
+        order by j.opened_at desc, j.id desc limit ${size}`,
+    toListed,
+  );
+};
+
+export type DueStage = {
+  stageId: string;
+  stageName: string;
+  machineId: string;
+  machineName: string;
+  date: string;
+  plan: string;
+};
+
+/** Stages that are to be looked at, the earliest date first. */
+export const dueStages = (db: Database, workshopId: string, size: number) =>
+  many(
+    db,
+    sql`select t.stage_id, s.name as stage_name, m.id as machine_id, m.name as machine_name, t.next_date::text as date, t.plan
+        from stage_standing t join stage s on s.id = t.stage_id join machine m on m.id = t.machine_id
+        where m.workshop_id = ${workshopId} and m.retired_at is null and t.next_date is not null
+        order by t.next_date, m.name, s.position limit ${size}`,
+    (row): DueStage => ({
+      stageId: row.stage_id,
+      stageName: row.stage_name,
+      machineId: row.machine_id,
+      machineName: row.machine_name,
+      date: row.date,
+      plan: row.plan,
+    }),
   );
 
 export async function insertJob(

@@ -1,93 +1,105 @@
-import type { RoundResult } from "../../core/logbook";
 import { type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
 
+export type UsageUnit = "hours" | "cycles" | "starts";
 export type Machine = {
   id: string;
   workshopId: string;
   name: string;
   tag: string;
+  site: string;
+  hall: string;
   place: string;
   model: string;
-  usageUnit: "hours" | "cycles" | "starts";
+  serial: string;
+  usageUnit: UsageUnit;
+  /** What the present meter shows. */
+  meterReading: number | null;
+  /** Over all meters the machine has had. */
+  usageTotal: number | null;
+  retiredAt: string | null;
+  twinOf: string | null;
 };
 
-const toMachine = (row: Row): Machine => ({
+export const toMachine = (row: Row): Machine => ({
   id: row.id,
   workshopId: row.workshop_id,
   name: row.name,
   tag: row.tag,
+  site: row.site,
+  hall: row.hall,
   place: row.place,
   model: row.model,
+  serial: row.serial,
   usageUnit: row.usage_unit,
+  meterReading: row.meter_reading,
+  usageTotal: row.usage_total,
+  retiredAt: row.retired_at?.toISOString() ?? null,
+  twinOf: row.twin_of,
 });
-
-export const machinesOfWorkshop = (db: Database, workshopId: string) =>
-  many(db, sql`select * from machine where workshop_id = ${workshopId} order by name`, toMachine);
 
 export const machineById = (db: Database, workshopId: string, id: string) =>
   maybeOne(db, sql`select * from machine where id = ${id} and workshop_id = ${workshopId}`, toMachine);
 
-export const insertMachine = (db: Database, m: Machine & { headHash: Buffer; at: Date }) =>
-  none(
+/** Another machine of the workshop that already has this name or tag. */
+export const machineNamed = (db: Database, workshopId: string, own: string, name: string, tag: string) =>
+  many(
     db,
-    sql`insert into machine (id, workshop_id, name, tag, place, model, usage_unit, created_at, head_hash)
-        values (${m.id}, ${m.workshopId}, ${m.name}, ${m.tag}, ${m.place}, ${m.model}, ${m.usageUnit}, ${m.at}, ${m.headHash})`,
+    sql`select * from machine where workshop_id = ${workshopId} and id <> ${own}
+        and ((lower(name) = lower(${name}) and retired_at is null) or tag = ${tag}) limit 2`,
+    toMachine,
   );
 
-export type ChainHead = { count: number; hash: Buffer };
+/** The same model elsewhere in the workshop, or declared a twin. */
+export const twinsOf = (db: Database, machine: Machine) =>
+  many(
+    db,
+    sql`select * from machine where workshop_id = ${machine.workshopId} and id <> ${machine.id} and retired_at is null
+        and ((model <> '' and lower(model) = lower(${machine.model})) or twin_of = ${machine.id} or id = ${machine.twinOf})
+        order by name limit 12`,
+    toMachine,
+  );
+
+export type MachineFields = Pick<
+  Machine,
+  "name" | "tag" | "site" | "hall" | "place" | "model" | "serial" | "usageUnit"
+>;
+
+export const insertMachine = (
+  db: Database,
+  m: MachineFields & { id: string; workshopId: string; twinOf: string | null; headHash: Buffer; at: Date },
+) =>
+  none(
+    db,
+    sql`insert into machine (id, workshop_id, name, tag, site, hall, place, model, serial, usage_unit, twin_of, created_at, head_hash)
+        values (${m.id}, ${m.workshopId}, ${m.name}, ${m.tag}, ${m.site}, ${m.hall}, ${m.place}, ${m.model}, ${m.serial},
+          ${m.usageUnit}, ${m.twinOf}, ${m.at}, ${m.headHash})`,
+  );
+
+export const updateMachine = (db: Database, id: string, m: MachineFields) =>
+  none(
+    db,
+    sql`update machine set name = ${m.name}, tag = ${m.tag}, site = ${m.site}, hall = ${m.hall}, place = ${m.place},
+          model = ${m.model}, serial = ${m.serial}, usage_unit = ${m.usageUnit} where id = ${id}`,
+  );
+
+export const markRetired = (db: Database, id: string, at: Date | null) =>
+  none(db, sql`update machine set retired_at = ${at} where id = ${id}`);
+
+export const keepUsage = (db: Database, id: string, reading: number | null, total: number | null) =>
+  none(db, sql`update machine set meter_reading = ${reading}, usage_total = ${total} where id = ${id}`);
+
+export type ChainHead = { count: number; hash: Buffer; usageTotal: number | null };
 
 /** The head of a machine's chain, its row locked until the transaction ends. */
 export const lockHead = (db: Database, machineId: string) =>
   one(
     db,
-    sql`select entry_count, head_hash from machine where id = ${machineId} for update`,
-    (row): ChainHead => ({ count: row.entry_count, hash: row.head_hash }),
+    sql`select entry_count, head_hash, usage_total from machine where id = ${machineId} for update`,
+    (row): ChainHead => ({ count: row.entry_count, hash: row.head_hash, usageTotal: row.usage_total }),
   );
 
-export const advanceHead = (db: Database, machineId: string, head: ChainHead) =>
+export const advanceHead = (db: Database, machineId: string, head: Pick<ChainHead, "count" | "hash">) =>
   none(db, sql`update machine set entry_count = ${head.count}, head_hash = ${head.hash} where id = ${machineId}`);
-
-export type StageStanding = {
-  stageId: string;
-  /** The last round that counts; null: never read. */
-  result: RoundResult | null;
-  readAt: string | null;
-  /** Something was moved or clamped after that round. */
-  changedSince: boolean;
-};
-
-/** How each stage stands: its last round, and whether anything changed after it; what a correction voids does not count. */
-export const standings = (db: Database, stageIds: readonly string[]) =>
-  many(
-    db,
-    sql`
-      select s.id as stage_id, r.body, r.made_at, coalesce(c.seq > r.seq, false) as changed
-      from stage s
-      left join lateral (
-        select e.seq, e.body, e.made_at from entry e
-        where e.stage_id = s.id and e.kind = 'round'
-          and not exists (
-            select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
-        order by e.seq desc limit 1) r on true
-      left join lateral (
-        select max(seq) as seq from (
-          (select e.seq from entry e where e.stage_id = s.id and e.kind = 'move'
-            and not exists (
-              select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
-            order by e.seq desc limit 1)
-          union all
-          (select e.seq from entry e where e.stage_id = s.id and e.kind = 'clamp'
-            and not exists (
-              select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
-            order by e.seq desc limit 1)) x) c on true
-      where s.id = any(${stageIds})`,
-    (row): StageStanding => ({
-      stageId: row.stage_id,
-      result: row.body?.result ?? null,
-      readAt: row.made_at?.toISOString() ?? null,
-      changedSince: row.changed,
-    }),
-  );
 
 /** Every machine of every workshop, for verifying the logbooks. */
 export const allMachines = (db: Database) => many(db, sql`select * from machine order by name`, toMachine);

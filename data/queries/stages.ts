@@ -1,6 +1,6 @@
 import type { Adjuster } from "../../core/advice";
-import type { PairGeometry } from "../../core/gears";
-import { type Database, many, none, type Row, sql } from "../postgres";
+import type { GearParts, PairGeometry } from "../../core/gears";
+import { type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
 
 /** Clamp screws where they are, mm from the middle of the moving part; numbered from 1 in this order. */
 export type ClampPattern = {
@@ -11,7 +11,18 @@ export type ClampPattern = {
   compound: boolean;
 };
 
-export type Geometry = { id: string; revision: number; pair: PairGeometry; clamps: ClampPattern };
+export type TurnedBy = "either" | "input" | "output" | "power";
+export type Geometry = {
+  id: string;
+  revision: number;
+  pair: PairGeometry;
+  clamps: ClampPattern;
+  /** A stage that turns only part of a turn: gear angles from the witness mark. */
+  arcDeg: readonly [number, number] | null;
+  /** From which end it can be turned for reading. */
+  turnedBy: TurnedBy;
+  parts: GearParts;
+};
 export type StageAdjuster = {
   id: string;
   revision: number;
@@ -21,7 +32,14 @@ export type StageAdjuster = {
   step: number;
   positiveWord: string;
   negativeWord: string;
+  /** Of a screw. */
+  hand: "right" | "left" | null;
+  /** False where a hand cannot set an amount: the advice then ends in a feeler. */
+  hasScale: boolean;
+  /** From where the words for its directions are meant. */
+  seenFrom: string;
 };
+export type SourceKind = "maker" | "drawing" | "standard" | "house rule" | "recommended";
 export type StageLimits = {
   id: string;
   revision: number;
@@ -29,7 +47,7 @@ export type StageLimits = {
   loMm: number;
   aimMm: number | null;
   hiMm: number;
-  sourceKind: string;
+  sourceKind: SourceKind;
   source: string;
   effectiveFrom: string;
 };
@@ -43,27 +61,38 @@ export type Stage = {
   geometry: Geometry;
   adjuster: StageAdjuster;
   limits: StageLimits;
+  retiredAt: string | null;
 };
 
 /** Stages with their present revisions, in drive-line order. */
-export const stagesOfMachines = (db: Database, machineIds: readonly string[]) =>
+const stagesWhere = (db: Database, condition: Statement) =>
   many(
     db,
     sql`
-      select s.id, s.machine_id, s.position, s.name, s.kind,
-        g.id as geometry_id, g.revision as geometry_revision, g.pair, g.clamps,
+      select s.id, s.machine_id, s.position, s.name, s.kind, s.retired_at,
+        g.id as geometry_id, g.revision as geometry_revision, g.pair, g.clamps, g.arc_from_deg, g.arc_to_deg, g.turned_by, g.parts,
         a.id as adjuster_id, a.revision as adjuster_revision, a.name as adjuster_name, a.adjuster, a.step,
-        a.positive_word, a.negative_word,
+        a.positive_word, a.negative_word, a.hand, a.has_scale, a.seen_from,
         l.id as limits_id, l.revision as limits_revision, l.quantity, l.lo_mm, l.aim_mm, l.hi_mm, l.source_kind, l.source,
         l.effective_from
       from stage s
       join lateral (select * from stage_geometry where stage_id = s.id order by revision desc limit 1) g on true
       join lateral (select * from stage_adjuster where stage_id = s.id order by revision desc limit 1) a on true
       join lateral (select * from stage_limits where stage_id = s.id order by revision desc limit 1) l on true
-      where s.machine_id = any(${machineIds})
+      where ${condition}
       order by s.machine_id, s.position`,
     toStage,
   );
+
+/** The stages in service of machines. */
+export const stagesOfMachines = (db: Database, machineIds: readonly string[]) =>
+  stagesWhere(db, sql`s.machine_id = any(${machineIds}) and s.retired_at is null`);
+
+/** Stages of a job, retired ones too: what was done on them stays. */
+export const stagesById = (db: Database, ids: readonly string[]) => stagesWhere(db, sql`s.id = any(${ids})`);
+
+export const stageById = async (db: Database, id: string): Promise<Stage | null> =>
+  (await stagesById(db, [id]))[0] ?? null;
 
 const toStage = (row: Row): Stage => ({
   id: row.id,
@@ -71,7 +100,16 @@ const toStage = (row: Row): Stage => ({
   position: row.position,
   name: row.name,
   kind: row.kind,
-  geometry: { id: row.geometry_id, revision: row.geometry_revision, pair: row.pair, clamps: row.clamps },
+  retiredAt: row.retired_at?.toISOString() ?? null,
+  geometry: {
+    id: row.geometry_id,
+    revision: row.geometry_revision,
+    pair: row.pair,
+    clamps: row.clamps,
+    arcDeg: row.arc_from_deg === null ? null : [row.arc_from_deg, row.arc_to_deg],
+    turnedBy: row.turned_by,
+    parts: row.parts,
+  },
   adjuster: {
     id: row.adjuster_id,
     revision: row.adjuster_revision,
@@ -80,6 +118,9 @@ const toStage = (row: Row): Stage => ({
     step: row.step,
     positiveWord: row.positive_word,
     negativeWord: row.negative_word,
+    hand: row.hand,
+    hasScale: row.has_scale,
+    seenFrom: row.seen_from,
   },
   limits: {
     id: row.limits_id,
@@ -99,18 +140,42 @@ export const insertStage = (
   s: { id: string; machineId: string; position: number; name: string; at: Date },
 ) => none(db, sql`insert into stage values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, 'gear-pair', ${s.at})`);
 
+export const renameStage = (db: Database, id: string, name: string) =>
+  none(db, sql`update stage set name = ${name} where id = ${id}`);
+
+export const retireStage = (db: Database, id: string, at: Date) =>
+  none(db, sql`update stage set retired_at = ${at} where id = ${id}`);
+
+/** The next free place in the drive line, retired stages included. */
+export const nextPosition = (db: Database, machineId: string) =>
+  one(
+    db,
+    sql`select coalesce(max(position) + 1, 0) as next from stage where machine_id = ${machineId}`,
+    (row) => row.next as number,
+  );
+
+/** The machine of a stage in the workshop, or null. */
+export const machineOfStage = (db: Database, workshopId: string, stageId: string) =>
+  maybeOne(
+    db,
+    sql`select m.id from stage s join machine m on m.id = s.machine_id where s.id = ${stageId} and m.workshop_id = ${workshopId}`,
+    (row) => row.id as string,
+  );
+
 type Revision = { stageId: string; madeBy: string; from: Date };
 
 export const insertGeometry = (db: Database, { stageId, madeBy, from }: Revision, g: Geometry) =>
   none(
     db,
-    sql`insert into stage_geometry values (${g.id}, ${stageId}, ${g.revision}, ${JSON.stringify(g.pair)}, ${JSON.stringify(g.clamps)}, ${madeBy}, ${from})`,
+    sql`insert into stage_geometry values (${g.id}, ${stageId}, ${g.revision}, ${JSON.stringify(g.pair)}, ${JSON.stringify(g.clamps)}, ${madeBy}, ${from},
+          ${g.arcDeg?.[0] ?? null}, ${g.arcDeg?.[1] ?? null}, ${g.turnedBy}, ${JSON.stringify(g.parts)})`,
   );
 
 export const insertAdjuster = (db: Database, { stageId, madeBy, from }: Revision, a: StageAdjuster) =>
   none(
     db,
-    sql`insert into stage_adjuster values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from})`,
+    sql`insert into stage_adjuster values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from},
+          ${a.hand}, ${a.hasScale}, ${a.seenFrom})`,
   );
 
 export const insertLimits = (
@@ -121,4 +186,26 @@ export const insertLimits = (
   none(
     db,
     sql`insert into stage_limits values (${l.id}, ${stageId}, ${l.revision}, ${l.quantity}, ${l.loMm}, ${l.aimMm}, ${l.hiMm}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from})`,
+  );
+
+export type LimitsRevision = StageLimits & { madeByName: string };
+
+/** All revisions of a stage's limits, newest first. */
+export const limitsRevisions = (db: Database, stageId: string) =>
+  many(
+    db,
+    sql`select l.*, p.name as made_by_name from stage_limits l join person p on p.id = l.made_by
+        where l.stage_id = ${stageId} order by l.revision desc`,
+    (row): LimitsRevision => ({
+      id: row.id,
+      revision: row.revision,
+      quantity: row.quantity,
+      loMm: row.lo_mm,
+      aimMm: row.aim_mm,
+      hiMm: row.hi_mm,
+      sourceKind: row.source_kind,
+      source: row.source,
+      effectiveFrom: row.effective_from.toISOString(),
+      madeByName: row.made_by_name,
+    }),
   );

@@ -7,7 +7,7 @@ export const clampInput = z.object({
   kind: z.literal("clamp"),
   clamp: z.number().int().gte(1),
   pass: z.number().int().gte(0).lte(100),
-  state: z.enum(["eased", "snug", "firm", "dressed"]),
+  state: z.enum(["eased", "started", "snug", "firm", "dressed"]),
 });
 
 /** One touched clamp screw; the torque is that of its pass, the full one on the last. */

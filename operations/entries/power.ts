@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Bodies, JobRecord } from "../../core/logbook";
+import { type Bodies, isSlack, type JobRecord } from "../../core/logbook";
 import { text, words } from "../input";
 
 const acknowledged = z.array(text(60)).max(20);
@@ -12,8 +12,7 @@ export const liveChecks = ["guards-on", "nothing-left-in", "screws-firm", "peopl
 
 /** Going live keeps what the app saw at that moment, whatever was acknowledged. */
 export function buildLive(input: z.output<typeof liveInput>, record: JobRecord): Bodies["live"] {
-  const loose = record.clamps.flatMap((clamp, i) =>
-    clamp.state === "eased" || clamp.state === "snug" ? [`clamp ${i + 1} ${clamp.state}`] : [],
-  );
-  return { acknowledged: input.acknowledged, saw: loose };
+  const loose = record.clamps.flatMap((clamp, i) => (isSlack(clamp) ? [`clamp ${i + 1} ${clamp.state}`] : []));
+  const left = record.things.map(({ thing }) => `${thing} still in`);
+  return { acknowledged: input.acknowledged, saw: [...loose, ...left] };
 }

@@ -8,7 +8,7 @@ import {
   type RoundPhase,
 } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
-import { type RoundValues, typedRound } from "../../core/rounds";
+import { measuredQuantities, type RoundValues, typedRound } from "../../core/rounds";
 import type { Instrument } from "../../data/queries/instruments";
 import type { Stage } from "../../data/queries/stages";
 import { id } from "../input";
@@ -17,6 +17,7 @@ import { typedReading } from "./typed-reading";
 export const mostReadings = 1000;
 
 export const roundMethod = z.object({
+  quantity: z.enum(measuredQuantities).default("circumferential-backlash"),
   instrumentId: id,
   indicatorRadiusMm: z.number().gt(0).lte(100_000).nullable(),
   indicatorAngleDeg: z.number().gt(-60).lt(60),
@@ -29,6 +30,8 @@ export const roundInput = z.object({
   phase: z.enum(["as-found", "set", "check"]),
   method: roundMethod,
   readings: z.array(typedReading).min(1).max(mostReadings),
+  /** The first entry of the round that these readings go on with. */
+  continues: id.nullable().default(null),
 });
 export type RoundInput = z.output<typeof roundInput>;
 
@@ -37,6 +40,7 @@ export type RoundInput = z.output<typeof roundInput>;
  *
  * @param known the round as the job knows it so far, from which one read at the tight spot alone is carried over
  * @param live whether the drive was live when it was read
+ * @param earlier readings of the same round that stand in the logbook already, where this one goes on with it
  */
 export function buildRound(
   input: RoundInput,
@@ -44,10 +48,12 @@ export function buildRound(
   instrument: Instrument,
   known: KnownRound | null,
   live: boolean,
+  earlier: readonly ReadingRecord[],
 ): Result<{ body: Bodies["round"]; readings: ReadingRecord[] }> {
   const values = typedRound(stage.geometry.pair, instrument, input.method, input.readings);
   if (!values.ok) return values;
   const { method } = input;
+  const byIndicator = method.quantity === "circumferential-backlash";
   const readings = input.readings.map((reading, ordinal): ReadingRecord => {
     const value = values.value.readings[ordinal] as RoundValues["readings"][number];
     return {
@@ -56,14 +62,14 @@ export function buildRound(
       turn: reading.turn,
       angleDeg: value.gearAngleDeg,
       sense: method.sense,
-      quantity: "circumferential-backlash",
+      quantity: method.quantity,
       typed: reading.typed,
       unit: value.unit,
       valueMm: value.backlashMm,
       struck: reading.struck,
       repeats: reading.repeats,
-      indicatorRadiusMm: values.value.indicatorRadiusMm,
-      indicatorAngleDeg: method.indicatorAngleDeg,
+      indicatorRadiusMm: byIndicator ? values.value.indicatorRadiusMm : null,
+      indicatorAngleDeg: byIndicator ? method.indicatorAngleDeg : null,
       instrumentId: instrument.id,
       resolutionMm: instrument.resolutionMm,
       expandedUncertaintyMm: instrument.expandedUncertaintyMm,
@@ -71,7 +77,12 @@ export function buildRound(
       live,
     };
   });
-  const result = judgeRound(stage, readings, input.phase, values.value.expandedUncertaintyMm, known);
+  // Of two instruments in one round the coarser decides.
+  const uncertaintyMm = Math.max(
+    values.value.expandedUncertaintyMm,
+    ...earlier.map((reading) => reading.expandedUncertaintyMm),
+  );
+  const result = judgeRound(stage, [...earlier, ...readings], input.phase, uncertaintyMm, known);
   return result.ok ? accept({ body: { phase: input.phase, result: result.value }, readings }) : result;
 }
 
@@ -90,6 +101,7 @@ function judgeRound(
       pair: stage.geometry.pair,
       limits: { lo: loMm, aim: aimMm ?? undefined, hi: hiMm },
       adjuster: stage.adjuster.adjuster,
+      arcDeg: stage.geometry.arcDeg,
     },
     counting.readings,
     expandedUncertaintyMm,

@@ -1,28 +1,49 @@
+import sharp from "sharp";
 import { v7 } from "uuid";
 import { seededRandom } from "../../core/practice";
-import { mustHold } from "../../core/quantity";
+import { mustHold, type Result } from "../../core/quantity";
 import type { Pool } from "../../data/postgres";
+import { photographs } from "../../demo/photographs";
 import { scenario } from "../../demo/scenario";
 import { instruments, lead, machines, workshop } from "../../demo/works";
 import { addMachine } from "../../operations/add-machine";
+import { attachFile } from "../../operations/attach-file";
+import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
+import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
+import { openPoint } from "../../operations/open-point";
 import { recordEntry } from "../../operations/record-entry";
+import { reviseStage } from "../../operations/revise-stage";
 import { setUpWorkshop } from "../../operations/set-up-workshop";
 import { signJob } from "../../operations/sign-job";
 
-const operations = {
+const operations: Record<string, (context: Context, input: unknown) => Promise<Result<unknown>>> = {
   "open-job": openJob,
   "record-entry": recordEntry,
   "sign-job": signJob,
   "correct-entry": correctEntry,
+  "revise-stage": reviseStage,
+  "open-point": openPoint,
+  "log-usage": logUsage,
 };
-const idKeys = ["id", "entryId", "jobId", "stageId", "machineId", "instrumentId", "namesEntry", "seenEntry"];
+const idKeys = [
+  "id",
+  "entryId",
+  "jobId",
+  "stageId",
+  "machineId",
+  "instrumentId",
+  "namesEntry",
+  "seenEntry",
+  "names",
+  "revisionId",
+];
 
 /** The carton works put into an empty database through the app's own operations, dated relative to `now`. */
 export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const ids = demoIds();
-  const began = new Date(now.getTime() - 240 * 86_400_000);
+  const began = new Date(now.getTime() - 740 * 86_400_000);
   const person = await setUpWorkshop(
     pool,
     began,
@@ -30,20 +51,39 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     { ...lead, id: ids("lead", began) },
     instruments.map((instrument) => ({ ...instrument, id: ids(instrument.key, began) })),
   );
-  for (const machine of machines) {
-    const stages = machine.stages.map(({ key, teeth, moduleMm, faceWidthMm, centreDistanceMm, ...stage }) => ({
-      ...stage,
+  for (const { key, usage: _usage, stages, ...machine } of machines) {
+    const input = {
+      ...machine,
       id: ids(key, began),
-      geometryId: ids(`${key}-geometry`, began),
-      adjusterId: ids(`${key}-adjuster`, began),
-      limitsId: ids(`${key}-limits`, began),
-      pair: { teeth, moduleMm, faceWidthMm, centreDistanceMm },
-    }));
-    mustHold(await addMachine({ pool, person, now: began }, { ...machine, id: ids(machine.key, began), stages }));
+      entryId: ids(`${key}-entered`, began),
+      stages: stages.map(({ key: stageKey, hidden: _hidden, ...stage }) => ({
+        ...stage,
+        id: ids(stageKey, began),
+        entryId: ids(`${stageKey}-entered`, began),
+        geometryId: ids(`${stageKey}-geometry`, began),
+        adjusterId: ids(`${stageKey}-adjuster`, began),
+        limitsId: ids(`${stageKey}-limits`, began),
+      })),
+    };
+    mustHold(await addMachine({ pool, person, now: began }, input));
   }
   for (const { at, operation, input } of scenario(now)) {
     const real = withIds({ ...input, madeAt: at.toISOString() }, (name) => ids(name, at));
-    mustHold<unknown>(await operations[operation]({ pool, person, now: at }, real));
+    const result = await operations[operation]?.({ pool, person, now: at }, real);
+    if (!result?.ok)
+      throw new Error(`${operation} of the demo was refused: ${JSON.stringify(result)} ${JSON.stringify(input)}`);
+  }
+  for (const { key, machine, stage, name, caption, daysAgo, svg } of photographs) {
+    const at = new Date(now.getTime() - daysAgo * 86_400_000);
+    const input = {
+      id: ids(key, at),
+      machineId: ids(machine, at),
+      stageId: ids(stage, at),
+      name,
+      caption,
+      madeAt: at.toISOString(),
+    };
+    mustHold(await attachFile({ pool, person, now: at }, input, await sharp(Buffer.from(svg)).jpeg().toBuffer()));
   }
 }
 

@@ -1,0 +1,88 @@
+import { robustTrend, type Trend } from "../statistics";
+import type { Entry, EntryOf } from "./entry";
+
+/** When the stage is expected to leave its limits, and at which end. `at` is ISO for time, a usage otherwise. */
+export type Drift = { limit: "lo" | "hi"; at: string; earliest: string; latest: string | null };
+
+export type TrendPointAt = { t: number; madeAt: string; usage: number | null; min: number; mean: number; max: number };
+export type StageTrend = {
+  axis: TrendAxis;
+  points: TrendPointAt[];
+  /** Where something was moved or replaced. */
+  resets: number[];
+  tightest: Trend;
+  mean: Trend;
+  loosest: Trend;
+  drift: Drift | null;
+};
+export type TrendAxis = "time" | "usage";
+
+const dayMs = 86_400_000;
+
+/**
+ * The stage's drift over time (days since 1970) or usage, from its whole rounds: as found and checked, not those read in the
+ * middle of setting. Every move, or new part, begins a new segment; the slope is common to all of them (`robustTrend`). The
+ * drift out of the limits is told only where the slope is surely not 0, so that its latest date exists.
+ *
+ * @param entries of the stage that count, in order of their numbers
+ * @returns null below three rounds, or where no segment holds two at different times
+ */
+export function stageTrend(
+  entries: readonly Entry[],
+  limits: { lo: number; hi: number },
+  axis: TrendAxis,
+): StageTrend | null {
+  const at = (entry: Entry): number | null => (axis === "time" ? Date.parse(entry.madeAt) / dayMs : entry.usage);
+  const rounds = entries.filter(
+    (entry): entry is EntryOf<"round"> => entry.kind === "round" && entry.body.phase !== "set",
+  );
+  const points = rounds.flatMap((round): TrendPointAt[] => {
+    const t = at(round);
+    const { result } = round.body;
+    if (t === null) return [];
+    return [
+      {
+        t,
+        madeAt: round.madeAt,
+        usage: round.usage,
+        min: result.worstMinMm ?? result.minMm,
+        mean: result.meanMm,
+        max: result.worstMaxMm ?? result.maxMm,
+      },
+    ];
+  });
+  if (points.length < 3) return null;
+  const resets = entries.flatMap((entry) => {
+    const isReset = entry.kind === "move" || (entry.kind === "change" && entry.body.what === "geometry");
+    const t = isReset ? at(entry) : null;
+    return t === null ? [] : [t];
+  });
+  const of = (value: (point: TrendPointAt) => number, limit?: number) =>
+    robustTrend(
+      points.map((point) => ({ t: point.t, y: value(point) })),
+      resets,
+      limit,
+    );
+  const tightest = of((point) => point.min, limits.lo);
+  const mean = of((point) => point.mean);
+  const loosest = of((point) => point.max, limits.hi);
+  if (!tightest || !mean || !loosest) return null;
+  return { axis, points, resets, tightest, mean, loosest, drift: driftOf(tightest, loosest, limits, axis) };
+}
+
+function driftOf(tightest: Trend, loosest: Trend, limits: { lo: number; hi: number }, axis: TrendAxis): Drift | null {
+  const ways = [
+    { limit: "lo" as const, crossing: tightest.level >= limits.lo && tightest.slope < 0 ? tightest.crossing : null },
+    { limit: "hi" as const, crossing: loosest.level <= limits.hi && loosest.slope > 0 ? loosest.crossing : null },
+  ];
+  const ahead = ways.flatMap(({ limit, crossing }) =>
+    crossing && crossing.latest !== null ? [{ limit, ...crossing, latest: crossing.latest }] : [],
+  );
+  const first = ahead.sort((a, b) => a.t - b.t)[0];
+  if (!first) return null;
+  const word = (t: number) => (axis === "time" ? new Date(Math.min(t * dayMs, farthest)).toISOString() : String(t));
+  return { limit: first.limit, at: word(first.t), earliest: word(first.earliest), latest: word(first.latest) };
+}
+
+/** The year 9999: a date that a calendar can still hold. */
+const farthest = 253_370_764_800_000;

@@ -1,0 +1,45 @@
+import type { Standing } from "../../core/logbook";
+import { type Database, many, none, type Row, sql } from "../postgres";
+
+export type StageStanding = Standing & { stageId: string; machineId: string; nextDate: string | null; plan: string };
+
+const toStanding = (row: Row): StageStanding => ({
+  ...row.standing,
+  stageId: row.stage_id,
+  machineId: row.machine_id,
+  nextDate: row.next_date,
+  plan: row.plan,
+});
+
+const severity = { outside: 0, near: 1, unknown: 2, inside: 3 } as const;
+
+export const standingsOfStages = (db: Database, stageIds: readonly string[]) =>
+  many(
+    db,
+    sql`select stage_id, machine_id, standing, next_date::text, plan from stage_standing where stage_id = any(${stageIds})`,
+    toStanding,
+  );
+
+export const keepStanding = (db: Database, stageId: string, machineId: string, standing: Standing) =>
+  none(
+    db,
+    sql`insert into stage_standing (stage_id, machine_id, state, severity, standing, drifts_out_at)
+        values (${stageId}, ${machineId}, ${standing.state}, ${severity[standing.state]}, ${JSON.stringify(standing)}, ${standing.drift?.at ?? null})
+        on conflict (stage_id) do update set state = excluded.state, severity = excluded.severity,
+          standing = excluded.standing, drifts_out_at = excluded.drifts_out_at`,
+  );
+
+/** When the stage is to be looked at next, and what for. */
+export const keepNextDate = (db: Database, stageId: string, date: string | null, plan: string) =>
+  none(db, sql`update stage_standing set next_date = ${date}, plan = ${plan} where stage_id = ${stageId}`);
+
+export const dropStanding = (db: Database, stageId: string) =>
+  none(db, sql`delete from stage_standing where stage_id = ${stageId}`);
+
+/** Stages whose standing was never worked out: they came from an earlier release. */
+export const stagesWithoutStanding = (db: Database) =>
+  many(
+    db,
+    sql`select s.id from stage s where s.retired_at is null and not exists (select 1 from stage_standing t where t.stage_id = s.id)`,
+    (row) => row.id as string,
+  );

@@ -1,0 +1,336 @@
+import { assessRound, centreChange, roundedMove } from "../core/advice";
+import { circleOrder, pointsOrder } from "../core/fastening";
+import { type PairGeometry, spurPair } from "../core/gears";
+import type { Feel, FeelMethod } from "../core/logbook";
+import { type Random, type SimulatedMesh, simulatedMesh } from "../core/practice";
+import { mustHold } from "../core/quantity";
+import { gearAngle, placesToRead } from "../core/rounds";
+import type { DemoMachine, DemoStage } from "./works";
+
+/** One thing done on a day in the past, as the app's operations take it; ids are names that the loader turns into real ones. */
+export type Act = {
+  at: Date;
+  operation:
+    | "open-job"
+    | "record-entry"
+    | "sign-job"
+    | "correct-entry"
+    | "revise-stage"
+    | "open-point"
+    | "log-usage"
+    | "attach-file";
+  input: Record<string, unknown>;
+};
+
+const liveChecks = ["guards-on", "nothing-left-in", "screws-firm", "people-clear", "locks-off"];
+const day = 86_400_000;
+const minute = 60_000;
+
+export const pairOf = ({ geometry: { pair } }: DemoStage): PairGeometry => ({
+  ...spurPair(pair.teeth, pair.moduleMm, pair.centreDistanceMm),
+  faceWidthMm: pair.faceWidthMm,
+});
+
+type DemoReading = { tooth: number; value: number; entry?: string };
+type Whole = { temperature?: number; undressed?: boolean; firstBuild?: boolean };
+
+/** The visits to one stage, each made on its simulated mesh as a technician would. */
+export class Visits {
+  readonly acts: Act[] = [];
+  private readonly mesh: SimulatedMesh;
+  private clock = new Date(0);
+  private job = "";
+  private count = 0;
+
+  constructor(
+    private readonly machine: DemoMachine,
+    private readonly stage: DemoStage,
+    private readonly now: Date,
+    random: Random,
+  ) {
+    this.mesh = simulatedMesh({ ...stage.hidden, pair: pairOf(stage) }, 0.01, 0.003, random);
+  }
+
+  /** What the months did to it. */
+  drift(changeMm: number): this {
+    this.mesh.drift(changeMm);
+    return this;
+  }
+
+  /** As found, moves until it conforms, lock up, check round, powered runs, signature. */
+  whole(
+    daysAgo: number,
+    reason: string,
+    { temperature = 21, undressed = false, firstBuild = false }: Whole = {},
+  ): void {
+    this.open(daysAgo, reason, firstBuild);
+    this.isolate();
+    this.clamps("eased");
+    const paper = this.push("record-entry", {
+      kind: "loose-thing",
+      state: "in",
+      thing: "paper strip",
+      where: "in the mesh",
+    });
+    let readings = this.round(firstBuild ? "set" : "as-found", temperature);
+    for (let i = 0; i < 3 && this.move(readings); i++) readings = this.readTightSpot(readings, temperature);
+    this.push("record-entry", { kind: "loose-thing", state: "out", names: paper });
+    this.clamps("firm");
+    if (this.stage.geometry.clamps.compound && !undressed) this.clamps("dressed");
+    this.round("check", temperature);
+    this.prove(temperature);
+    this.sign(90);
+  }
+
+  /** A routine round that finds nothing to do. */
+  look(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.round("as-found", 22);
+    this.sign(90);
+  }
+
+  readOnly(daysAgo: number, reason: string, note: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.round("as-found", 22);
+    this.note(note);
+    this.sign(30);
+  }
+
+  /** Felt at a few teeth and left alone. */
+  felt(daysAgo: number, reason: string, method: FeelMethod, words: readonly Feel[]): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    const teeth = this.stage.geometry.pair.teeth[1];
+    this.push("record-entry", {
+      kind: "feel",
+      phase: "as-found",
+      method,
+      places: words.map((feel, i) => ({ tooth: 1 + Math.floor((i * teeth) / words.length), feel })),
+    });
+    this.sign(120);
+  }
+
+  /** A check round read on the wrong gear, corrected two days later. */
+  withMistake(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.round("as-found", 22);
+    this.mesh.drift(0.09);
+    const wrong = this.round("check", 22);
+    this.mesh.drift(-0.09);
+    this.prove(22);
+    this.sign(90);
+    this.clock = new Date(this.clock.getTime() + 2 * day);
+    this.push("correct-entry", {
+      kind: "correction",
+      namesEntry: wrong[0]?.entry,
+      text: "The check round was read on the anvil gear, with the lamp on the wrong side. It does not count.",
+      voids: true,
+    });
+  }
+
+  halfDone(reason: string): void {
+    this.open(0.035, reason);
+    this.isolate();
+    this.clamps("eased");
+    this.round("as-found", 23);
+  }
+
+  /** A new gear of the same drawing. */
+  replaceGear(daysAgo: number, text: string): void {
+    this.clock = new Date(this.now.getTime() - daysAgo * day);
+    const { arcDeg = null, ...geometry } = this.stage.geometry;
+    this.acts.push({
+      at: this.clock,
+      operation: "revise-stage",
+      input: {
+        what: "geometry",
+        stageId: this.stage.key,
+        entryId: `${this.stage.key}-replaced`,
+        revisionId: `${this.stage.key}-geometry-2`,
+        seenRevision: 1,
+        text,
+        geometry: { ...geometry, arcDeg },
+      },
+    });
+  }
+
+  /** An open point said in words. */
+  say(daysAgo: number, text: string): void {
+    const at = new Date(this.now.getTime() - daysAgo * day);
+    const id = `${this.stage.key}-point-${this.acts.length}`;
+    this.acts.push({
+      at,
+      operation: "open-point",
+      input: { id, machineId: this.machine.key, stageId: this.stage.key, text },
+    });
+  }
+
+  private open(daysAgo: number, reason: string, firstBuild = false): void {
+    this.clock = new Date(this.now.getTime() - daysAgo * day);
+    if (daysAgo > 1) this.clock.setUTCHours(7 + (this.count % 5), 10 + ((daysAgo * 7) % 45), 0, 0);
+    this.job = `${this.machine.key}-${this.stage.key}-job-${++this.count}`;
+    this.acts.push({
+      at: this.clock,
+      operation: "open-job",
+      input: {
+        id: this.job,
+        entryId: `${this.job}-opened`,
+        machineId: this.machine.key,
+        stageIds: [this.stage.key],
+        reason,
+        firstBuild,
+      },
+    });
+    this.tick(2);
+  }
+
+  private tick(minutes: number): void {
+    this.clock = new Date(this.clock.getTime() + minutes * minute);
+  }
+
+  private push(operation: Act["operation"], input: Record<string, unknown>): string {
+    const id = `${this.job}-${this.acts.length}`;
+    this.acts.push({ at: this.clock, operation, input: { id, jobId: this.job, stageId: this.stage.key, ...input } });
+    this.tick(1.5);
+    return id;
+  }
+
+  private isolate(): void {
+    this.push("record-entry", { kind: "isolated", lock: "12", acknowledged: ["electric", "air", "loads"] });
+  }
+
+  private note(text: string): void {
+    this.push("record-entry", { kind: "note", text });
+  }
+
+  private clamps(state: "eased" | "firm" | "dressed"): void {
+    const { points, passes } = this.stage.geometry.clamps;
+    const order = points.length === 4 ? pointsOrder(points) : circleOrder(points.length);
+    const touch = (clamp: number, pass: number, as: string) =>
+      this.push("record-entry", { kind: "clamp", clamp, pass, state: as });
+    if (state === "eased") for (const clamp of [...order].reverse()) touch(clamp, 0, "eased");
+    else if (state === "dressed") for (const clamp of order) touch(clamp, passes, "dressed");
+    else
+      for (let pass = 1; pass <= passes; pass++)
+        for (const clamp of order) touch(clamp, pass, pass === passes ? "firm" : "snug");
+  }
+
+  /** The tight spot read again, and the rest of the round moved with it. */
+  private readTightSpot(earlier: readonly DemoReading[], temperature: number): DemoReading[] {
+    const [now] = this.round("set", temperature, [this.tightest(earlier)]);
+    const change = now ? now.value - (earlier.find((reading) => reading.tooth === now.tooth)?.value ?? now.value) : 0;
+    return earlier.map((reading) => ({ ...reading, value: reading.value + change }));
+  }
+
+  private tightest(readings: readonly DemoReading[]): number {
+    return readings.reduce((a, b) => (b.value < a.value ? b : a)).tooth;
+  }
+
+  private round(phase: string, temperatureC: number, only?: readonly number[]): DemoReading[] {
+    const { teeth } = this.stage.geometry.pair;
+    const places = only ?? placesToRead(teeth, this.stage.geometry.arcDeg ?? null);
+    const readings = places.map((tooth) => ({ tooth, value: this.mesh.read(gearAngle({ tooth, turn: 1 }, teeth[1])) }));
+    const entry = this.push("record-entry", {
+      kind: "round",
+      phase,
+      method: {
+        instrumentId: "lever",
+        indicatorRadiusMm: null,
+        indicatorAngleDeg: 0,
+        temperatureC,
+        sense: "clockwise",
+      },
+      readings: readings.map(({ tooth, value }) => ({
+        tooth,
+        turn: 1,
+        typed: value.toFixed(2),
+        struck: false,
+        repeats: null,
+      })),
+    });
+    this.tick(6);
+    return readings.map((reading) => ({ ...reading, entry }));
+  }
+
+  /** What the app would advise, done so; false where it asks for no move. */
+  private move(readings: readonly DemoReading[]): boolean {
+    const { adjuster, limits, geometry } = this.stage;
+    const at = (tooth: number) => gearAngle({ tooth, turn: 1 }, geometry.pair.teeth[1]);
+    const assessed = mustHold(
+      assessRound(
+        {
+          pair: pairOf(this.stage),
+          limits: { lo: limits.loMm, aim: limits.aimMm ?? undefined, hi: limits.hiMm },
+          adjuster: adjuster.adjuster,
+          arcDeg: geometry.arcDeg,
+        },
+        readings.map(({ tooth, value }) => ({ gearAngleDeg: at(tooth), backlashMm: value })),
+        0.0102,
+      ),
+    );
+    const values = readings.map((reading) => reading.value);
+    const rounded = roundedMove(
+      assessed.advice,
+      adjuster.adjuster,
+      adjuster.step,
+      Math.min(...values),
+      Math.max(...values),
+    );
+    if (!rounded || rounded.amount === 0) return false;
+    this.push("record-entry", {
+      kind: "move",
+      amount: rounded.amount,
+      did: "so",
+      advised: { ...rounded, standTooth: this.tightest(readings) },
+      reasons: assessed.advice.reasons,
+      note: "",
+    });
+    this.mesh.moveCentres(centreChange(adjuster.adjuster, rounded.amount));
+    return true;
+  }
+
+  private prove(temperature: number): void {
+    this.push("record-entry", { kind: "live", acknowledged: liveChecks });
+    const runs = [
+      ["forwards", "slow", "1.4", "even hum"],
+      ["forwards", "working", "2.3", "even hum"],
+      ["backwards", "working", "2.4", "even hum, a little louder"],
+    ] as const;
+    for (const [direction, speed, current, noise] of runs)
+      this.push("record-entry", {
+        kind: "proof",
+        direction,
+        speed,
+        current,
+        temperature: `${temperature + 9} °C`,
+        noise,
+      });
+  }
+
+  private sign(daysToNext: number): void {
+    this.tick(4);
+    this.push("sign-job", {
+      kind: "signature",
+      seenEntry: this.acts.at(-1)?.input.id,
+      stages: [
+        {
+          stageId: this.stage.key,
+          provisional: [
+            "no-as-found",
+            "no-check-round",
+            "clamps-not-firm",
+            "not-inside",
+            "not-proved",
+            "no-compound",
+            "things-left-in",
+          ],
+          nextDate: new Date(this.clock.getTime() + daysToNext * day).toISOString().slice(0, 10),
+        },
+      ],
+      comment: "",
+    });
+  }
+}

@@ -1,0 +1,87 @@
+import { v5 } from "uuid";
+import { z } from "zod";
+import { unwiseIn } from "../core/gears";
+import { accept, type Result, refuse } from "../core/quantity";
+import { transaction } from "../data/postgres";
+import { insertMachine, lockHead, machineById } from "../data/queries/machines";
+import { insertAdjuster, insertGeometry, insertLimits, insertStage, stagesOfMachines } from "../data/queries/stages";
+import { machineFields, nameIsFree } from "./add-machine";
+import { appendEntry } from "./append-entry";
+import { type Context, checkRole } from "./context";
+import { firstHash } from "./entry-hash";
+import { checkInput, id } from "./input";
+import { mirroredAdjuster, mirroredGeometry } from "./mirror-stage";
+import { refreshStanding } from "./refresh-standing";
+import { warningText } from "./warning-text";
+
+const copyInput = machineFields
+  .omit({ model: true, usageUnit: true })
+  .extend({ id, entryId: id, sourceId: id, mirrored: z.boolean() });
+
+/**
+ * A twin of a machine: the same stages, adjusters and limits under a new name with an empty logbook. As a mirror image, hands
+ * and the words for positive directions are swapped. Ids of its parts follow from its own, so that a second submission
+ * makes nothing new. Only leads may.
+ */
+export async function copyMachine(
+  { pool, person, now }: Context,
+  input: unknown,
+): Promise<Result<{ machineId: string }>> {
+  const allowed = checkRole(person, ["lead"]);
+  if (!allowed.ok) return allowed;
+  const checked = checkInput(copyInput, input);
+  if (!checked.ok) return checked;
+  const { sourceId, mirrored, entryId, ...fields } = checked.value;
+  return transaction(pool, async (db): Promise<Result<{ machineId: string }>> => {
+    const source = await machineById(db, person.workshopId, sourceId);
+    if (!source) return refuse("no-such-machine", ["sourceId"]);
+    if (await machineById(db, person.workshopId, fields.id)) return accept({ machineId: fields.id });
+    const free = await nameIsFree(db, person.workshopId, fields.id, fields);
+    if (!free.ok) return free;
+    await insertMachine(db, {
+      ...fields,
+      model: source.model,
+      usageUnit: source.usageUnit,
+      workshopId: person.workshopId,
+      twinOf: source.id,
+      headHash: firstHash(fields.id),
+      at: now,
+    });
+    const head = await lockHead(db, fields.id);
+    const by = { machineId: fields.id, madeBy: person.id, madeAt: now.toISOString(), recordedAt: now };
+    const kind = mirrored ? "Mirror image" : "Twin";
+    await appendEntry(db, head, {
+      ...by,
+      id: entryId,
+      kind: "change",
+      body: { what: "machine", text: `${kind} of ${source.name}, ${source.tag}`, warnings: [] },
+    });
+    for (const stage of await stagesOfMachines(db, [source.id])) {
+      const own = (part: string) => v5(`${stage.id} ${part}`, fields.id);
+      const revision = { stageId: own("stage"), madeBy: person.id, from: now };
+      const ids = { geometryId: own("geometry"), adjusterId: own("adjuster"), limitsId: own("limits") };
+      const geometry = mirrored ? mirroredGeometry(stage.geometry) : stage.geometry;
+      const adjuster = mirrored ? mirroredAdjuster(stage.adjuster) : stage.adjuster;
+      await insertStage(db, {
+        id: revision.stageId,
+        machineId: fields.id,
+        position: stage.position,
+        name: stage.name,
+        at: now,
+      });
+      await insertGeometry(db, revision, { ...geometry, id: ids.geometryId, revision: 1 });
+      await insertAdjuster(db, revision, { ...adjuster, id: ids.adjusterId, revision: 1 });
+      await insertLimits(db, revision, { ...stage.limits, id: ids.limitsId, revision: 1 });
+      await appendEntry(db, head, {
+        ...by,
+        ...ids,
+        id: own("entry"),
+        stageId: revision.stageId,
+        kind: "change",
+        body: { what: "stage", text: stage.name, warnings: unwiseIn(geometry.pair, geometry.parts).map(warningText) },
+      });
+      await refreshStanding(db, revision.stageId);
+    }
+    return accept({ machineId: fields.id });
+  });
+}

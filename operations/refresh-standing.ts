@@ -1,0 +1,32 @@
+import { standingOf } from "../core/logbook";
+import type { Pool } from "../data/postgres";
+import { type Database, transaction } from "../data/postgres";
+import { stageHistory } from "../data/queries/entries";
+import { stageById } from "../data/queries/stages";
+import { keepStanding, stagesWithoutStanding, standingsOfStages } from "../data/queries/standings";
+
+/** Rounds and moves that a standing and its trend look back on. */
+const lookBack = 120;
+
+/** Works out anew how a stage stands, from its logbook and its present limits; part of the transaction that changed it. */
+export async function refreshStanding(db: Database, stageId: string): Promise<void> {
+  const stage = await stageById(db, stageId);
+  if (!stage || stage.retiredAt) return;
+  const { loMm, hiMm } = stage.limits;
+  const standing = standingOf(await stageHistory(db, stageId, lookBack), { lo: loMm, hi: hiMm });
+  await keepStanding(db, stageId, stage.machineId, standing);
+}
+
+/** After a touched clamp: nothing to work out where the stage is known to have changed already, or was never read. */
+export async function refreshAfterClamp(db: Database, stageId: string): Promise<void> {
+  const [known] = await standingsOfStages(db, [stageId]);
+  if (known && (known.changedSince || known.readAt === null)) return;
+  await refreshStanding(db, stageId);
+}
+
+/** For a database of an earlier release, which kept no standings. */
+export async function fillStandings(pool: Pool): Promise<number> {
+  const missing = await stagesWithoutStanding(pool);
+  for (const stageId of missing) await transaction(pool, (db) => refreshStanding(db, stageId));
+  return missing.length;
+}

@@ -1,0 +1,141 @@
+import { z } from "zod";
+import type { Unwise } from "../core/gears";
+import type { Entry } from "../core/logbook";
+import { accept, type Result, refuse } from "../core/quantity";
+import { type Database, transaction } from "../data/postgres";
+import { openJobs } from "../data/queries/jobs";
+import { lockHead } from "../data/queries/machines";
+import {
+  insertAdjuster,
+  insertGeometry,
+  insertLimits,
+  machineOfStage,
+  renameStage,
+  retireStage,
+  type Stage,
+  stageById,
+  stagesOfMachines,
+} from "../data/queries/stages";
+import { dropStanding } from "../data/queries/standings";
+import { alreadyThere } from "./already-there";
+import { appendEntry } from "./append-entry";
+import { type Context, checkRole } from "./context";
+import { checkInput, id, text, words } from "./input";
+import { refreshStanding } from "./refresh-standing";
+import {
+  adjusterInput,
+  adjusterRow,
+  checkGeometry,
+  geometryInput,
+  geometryRow,
+  limitsInput,
+  limitsRow,
+} from "./stage-input";
+import { warningText } from "./warning-text";
+
+const envelope = { entryId: id, stageId: id, text: text(400).trim().default("") };
+const revision = { ...envelope, revisionId: id, seenRevision: z.number().int().gte(1) };
+
+const reviseInput = z.discriminatedUnion("what", [
+  z.object({ what: z.literal("geometry"), ...revision, geometry: geometryInput }),
+  z.object({ what: z.literal("adjuster"), ...revision, adjuster: adjusterInput }),
+  z.object({ what: z.literal("limits"), ...revision, limits: limitsInput }),
+  z.object({ what: z.literal("stage"), ...envelope, name: words(80) }),
+  z.object({ what: z.literal("retired"), ...envelope }),
+]);
+type Revise = z.output<typeof reviseInput>;
+
+/**
+ * A new revision of a stage's geometry, adjuster or limits, its new name, or its end. Entries keep the revisions they were judged
+ * by. Refused where somebody else revised it meanwhile (`revised-meanwhile`). A job that is open goes on by the new one, and
+ * says so. Only leads may.
+ */
+export async function reviseStage({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
+  const allowed = checkRole(person, ["lead"]);
+  if (!allowed.ok) return allowed;
+  const checked = checkInput(reviseInput, input);
+  if (!checked.ok) return checked;
+  const { value } = checked;
+  let warnings: Unwise[] = [];
+  if (value.what === "geometry") {
+    const found = checkGeometry(value.geometry, ["geometry"]);
+    if (!found.ok) return found;
+    warnings = found.value;
+  }
+  return transaction(pool, async (db): Promise<Result<Entry>> => {
+    const machineId = await machineOfStage(db, person.workshopId, value.stageId);
+    if (!machineId) return refuse("no-such-stage", ["stageId"]);
+    const head = await lockHead(db, machineId);
+    const known = await alreadyThere(db, value.entryId, (entry) => entry.stageId === value.stageId);
+    if (known) return known;
+    const stage = await stageById(db, value.stageId);
+    if (!stage || stage.retiredAt) return refuse("no-such-stage", ["stageId"]);
+    const done = await revise(db, stage, value, { madeBy: person.id, from: now });
+    if (!done.ok) return done;
+    const after = await stageById(db, stage.id);
+    const entry = await appendEntry(db, head, {
+      id: value.entryId,
+      machineId,
+      stageId: stage.id,
+      kind: "change",
+      body: {
+        what: value.what,
+        text: [done.value, value.text].filter(Boolean).join(". "),
+        warnings: warnings.map(warningText),
+      },
+      madeBy: person.id,
+      madeAt: now.toISOString(),
+      recordedAt: now,
+      geometryId: after?.geometry.id ?? null,
+      adjusterId: after?.adjuster.id ?? null,
+      limitsId: after?.limits.id ?? null,
+    });
+    if (value.what === "retired") await dropStanding(db, stage.id);
+    else await refreshStanding(db, stage.id);
+    return accept(entry);
+  });
+}
+
+/** Saves the revision; returns what the logbook says of it. */
+async function revise(
+  db: Database,
+  stage: Stage,
+  value: Revise,
+  by: { madeBy: string; from: Date },
+): Promise<Result<string>> {
+  const at = { stageId: stage.id, ...by };
+  switch (value.what) {
+    case "geometry": {
+      if (stage.geometry.revision !== value.seenRevision) return refuse("revised-meanwhile", ["geometry"]);
+      const next = stage.geometry.revision + 1;
+      await insertGeometry(db, at, geometryRow(value.revisionId, next, value.geometry));
+      return accept(`Geometry, revision ${next}`);
+    }
+    case "adjuster": {
+      if (stage.adjuster.revision !== value.seenRevision) return refuse("revised-meanwhile", ["adjuster"]);
+      const next = stage.adjuster.revision + 1;
+      await insertAdjuster(db, at, adjusterRow(value.revisionId, next, value.adjuster));
+      return accept(`Adjuster ${value.adjuster.name}, revision ${next}`);
+    }
+    case "limits": {
+      if (stage.limits.revision !== value.seenRevision) return refuse("revised-meanwhile", ["limits"]);
+      const next = stage.limits.revision + 1;
+      await insertLimits(db, at, limitsRow(value.revisionId, next, value.limits));
+      const { loMm, hiMm, source } = value.limits;
+      return accept(`Limits ${loMm} to ${hiMm} mm, ${source}, revision ${next}`);
+    }
+    case "stage": {
+      const others = await stagesOfMachines(db, [stage.machineId]);
+      if (others.some((other) => other.id !== stage.id && other.name.toLowerCase() === value.name.toLowerCase()))
+        return refuse("stage-name-taken", ["name"]);
+      await renameStage(db, stage.id, value.name);
+      return accept(`${stage.name} is now ${value.name}`);
+    }
+    case "retired": {
+      const job = (await openJobs(db, [stage.machineId])).find((open) => open.stageIds.includes(stage.id));
+      if (job) return refuse("job-open", [], { by: job.openedByName });
+      await retireStage(db, stage.id, by.from);
+      return accept(`${stage.name} taken out`);
+    }
+  }
+}
