@@ -14,6 +14,8 @@ import {
 } from "react-router";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/root";
+import { startOutbox } from "./features/offline/outbox-state";
+import { useServiceWorker } from "./features/offline/service-worker-page";
 import { nonceContext } from "./session/request-context";
 import { rememberPerson, signedInPerson } from "./session/session.server";
 
@@ -24,7 +26,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   const person = await signedInPerson(context).catch(() => null);
   return {
     room: /(?:^|;\s*)room=dark/.test(cookie) ? ("dark" as const) : ("bright" as const),
-    person: person && { name: person.name, role: person.role },
+    person: person && { id: person.id, name: person.name, role: person.role },
     nonce: context.get(nonceContext),
   };
 }
@@ -34,7 +36,10 @@ export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs) =
 
 export const meta: Route.MetaFunction = () => [{ title: "Harmostat" }];
 
-export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/mark.svg", type: "image/svg+xml" }];
+export const links: Route.LinksFunction = () => [
+  { rel: "icon", href: "/mark.svg", type: "image/svg+xml" },
+  { rel: "manifest", href: "/app.webmanifest" },
+];
 
 export function Layout({ children }: { children: ReactNode }) {
   const root = useRouteLoaderData<typeof loader>("root");
@@ -45,6 +50,7 @@ export function Layout({ children }: { children: ReactNode }) {
     <html lang="en" data-room={root?.room ?? "bright"} suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
+        <meta name="theme-color" content="#10243a" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <Meta />
         <Links nonce={root?.nonce} />
@@ -58,7 +64,10 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
-export default function Root() {
+export default function Root({ loaderData }: Route.ComponentProps) {
+  const personId = loaderData.person?.id;
+  useEffect(() => (personId ? startOutbox(personId) : undefined), [personId]);
+  useServiceWorker();
   return <Outlet />;
 }
 

@@ -43,16 +43,19 @@ export type Built = { body: Bodies[WorkInput["kind"]]; readings: ReadingRecord[]
  * with this, and a tablet without a connection what it shows until then.
  *
  * @param entries of the job, in order
+ * @param stages of the job: going live looks at the screws of all of them
  */
 export function buildEntry(
   work: WorkInput,
   stage: Stage,
   instruments: readonly Instrument[],
   entries: readonly Entry[],
+  stages: readonly Stage[] = [stage],
 ): Result<Built> {
   const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
     body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
-  const record = () => jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+  const recordOf = (of: Stage) => jobRecord(entries, { id: of.id, clamps: of.geometry.clamps });
+  const record = () => recordOf(stage);
   switch (work.kind) {
     case "move":
       return plain(buildMove(work, stage.adjuster));
@@ -71,7 +74,8 @@ export function buildEntry(
     case "live": {
       const missing = liveChecks.find((check) => !work.acknowledged.includes(check));
       if (missing) return refuse("not-acknowledged", ["acknowledged", missing]);
-      return plain(accept(buildLive(work, record())));
+      const parts = stages.map((item) => ({ name: stages.length > 1 ? item.name : "", record: recordOf(item) }));
+      return plain(accept(buildLive(work, parts)));
     }
     case "round": {
       const instrument = instruments.find((candidate) => candidate.id === work.method.instrumentId);

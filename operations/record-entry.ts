@@ -36,10 +36,11 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
     const known = await alreadyThere(db, head.value.id, (entry) => entry.jobId === job.id);
     if (known) return known;
     if ((await jobById(db, person.workshopId, job.id))?.signedEntry) return refuse("job-signed", ["jobId"]);
-    const stage = (await stagesById(db, job.stageIds)).find((s) => s.id === head.value.stageId);
+    const stages = await stagesById(db, job.stageIds);
+    const stage = stages.find((s) => s.id === head.value.stageId);
     if (!stage) return refuse("no-such-stage", ["stageId"]);
     const instruments = await instrumentsOfWorkshop(db, person.workshopId);
-    const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id));
+    const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id), stages);
     if (!built.ok) return built;
     const { kind } = work.value;
     const entry = await appendEntry(db, chain, {

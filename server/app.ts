@@ -10,7 +10,7 @@ import { openPool, type Pool, sql } from "~/data/postgres";
 import { one } from "~/data/postgres/ask";
 import { limitBody, refuseCrossSite, securityHeaders } from "./security";
 
-const mostBodyBytes = 2_000_000;
+const mostBytes = { usual: 2_000_000, files: 12_100_000 };
 
 export type Service = { app: Express; pool: Pool };
 
@@ -33,9 +33,13 @@ export function createService(databaseUrl: string, logFile?: string, clientFolde
   app.use(securityHeaders(!clientFolder));
   if (clientFolder) {
     app.use("/assets", express.static(resolve(clientFolder, "assets"), { immutable: true, maxAge: "1y" }));
+    // The service worker decides what is fresh; it itself must always be.
+    app.get("/sw.js", (_request, response) => {
+      response.set("Cache-Control", "no-cache").sendFile(resolve(clientFolder, "sw.js"));
+    });
     app.use(express.static(clientFolder, { maxAge: "1h" }));
   }
-  app.use(refuseCrossSite, limitBody(mostBodyBytes));
+  app.use(refuseCrossSite, limitBody(mostBytes));
   app.use(
     createRequestHandler({
       build: () => import("virtual:react-router/server-build"),

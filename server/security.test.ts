@@ -8,8 +8,8 @@ let base = "";
 
 beforeAll(async () => {
   const app = express();
-  app.use(securityHeaders(false), refuseCrossSite, limitBody(1000));
-  app.all("/thing", (_request, response) => {
+  app.use(securityHeaders(false), refuseCrossSite, limitBody({ usual: 1000, files: 2000 }));
+  app.all(/thing|files/, (_request, response) => {
     response.json({ done: true });
   });
   await new Promise<void>((done) => {
@@ -44,6 +44,14 @@ test("more than a person can send is refused before it is read", async () => {
   const answer = await post({ Origin: base }, "x".repeat(1001));
   expect(answer.status).toBe(413);
   expect((await answer.json()).refusal.facts.most).toBe(1000);
+});
+
+test("files of a machine may be larger, up to what is said then", async () => {
+  const files = `${base}/machines/01a2124d-3f96-7055-baee-acd6aaaaaaaa/files`;
+  const send = (size: number) => fetch(files, { method: "POST", headers: { Origin: base }, body: "x".repeat(size) });
+  expect((await send(1500)).status).toBe(200);
+  const answer = await send(40_000);
+  expect(await answer.json()).toMatchObject({ refusal: { code: "file-too-large", facts: { megabytes: 0.04 } } });
 });
 
 test("so is what does not say how large it is", async () => {

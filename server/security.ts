@@ -51,11 +51,18 @@ const hostOf = (origin: string): string | null => {
   }
 };
 
-/** A body larger than the largest thing a person can send, or of a size that is not told, is refused before it is read. */
+/** Files of a machine are the only thing that is large. */
+const takesFiles = /^\/machines\/[0-9a-f-]{36}\/files$/i;
+
+/** A body larger than the largest thing a person can send there, or of a size that is not told, is refused before it is read. */
 export const limitBody =
-  (mostBytes: number): RequestHandler =>
+  (most: { usual: number; files: number }): RequestHandler =>
   (request, response, next) => {
+    const mostBytes = takesFiles.test(request.path) ? most.files : most.usual;
     const untold = request.get("transfer-encoding") !== undefined;
-    if (!untold && Number(request.get("content-length") ?? 0) <= mostBytes) return next();
-    response.status(413).json({ refusal: { code: "too-much", path: [], facts: { most: mostBytes } } });
+    const given = Number(request.get("content-length") ?? 0);
+    if (!untold && given <= mostBytes) return next();
+    const large = most.files === mostBytes && !untold;
+    const facts = large ? { megabytes: given / 1e6, most: mostBytes / 1e6 } : { most: mostBytes };
+    response.status(413).json({ refusal: { code: large ? "file-too-large" : "too-much", path: [], facts } });
   };

@@ -6,7 +6,17 @@ import { pastMoves } from "./past-moves";
 
 let seq = 0;
 const entry = (kind: Entry["kind"], body: unknown, more: Partial<Entry> = {}): Entry =>
-  ({ id: `e${++seq}`, seq, kind, body, readings: [], namesEntry: null, adjusterId: "a1", ...more }) as unknown as Entry;
+  ({
+    id: `e${++seq}`,
+    seq,
+    kind,
+    body,
+    readings: [],
+    namesEntry: null,
+    adjusterId: "a1",
+    stageId: "s",
+    ...more,
+  }) as unknown as Entry;
 const round = (phase: string, verdict = "conforms", values: number[] = [0.2]) =>
   entry(
     "round",
@@ -19,10 +29,13 @@ const move = (amount: number) => entry("move", { amount, teaches: true });
 const clamp = (n: number, state: string) => entry("clamp", { clamp: n, state, pass: 2 });
 
 test("what is provisional follows from what was done, in order", () => {
-  const provisional = (entries: Entry[]) => jobRecord(entries, { points: [1, 2], compound: true }).provisional;
-  expect(provisional([])).toEqual(["no-as-found", "not-proved"]);
+  const of = (entries: Entry[], compound = true) =>
+    jobRecord(entries, { id: "s", clamps: { points: [1, 2], compound } }).provisional;
+  const provisional = (entries: Entry[]) => of(entries);
+  expect(provisional([])).toEqual(["no-as-found"]);
+  expect(provisional([entry("job-opened", { reason: "new", firstBuild: true })])).toEqual([]);
   const found = round("as-found", "does-not-conform");
-  expect(provisional([found])).toEqual(["not-inside", "not-proved"]);
+  expect(provisional([found])).toEqual(["not-inside"]);
   const set = [found, move(0.1), round("set")];
   expect(provisional(set)).toEqual(["clamps-not-firm", "not-proved"]);
   const firm = [...set, clamp(1, "firm"), clamp(2, "firm")];
@@ -30,15 +43,35 @@ test("what is provisional follows from what was done, in order", () => {
   const dressed = [...firm, clamp(1, "dressed"), clamp(2, "dressed"), round("check"), entry("proof", {})];
   expect(provisional(dressed)).toEqual([]);
   // Where no compound belongs on the screws, its absence is nothing provisional.
-  expect(jobRecord(firm, { points: [1, 2], compound: false }).provisional).toEqual(["no-check-round", "not-proved"]);
+  expect(of(firm, false)).toEqual(["no-check-round", "not-proved"]);
+  // What was done on the other stage of the job is not this one's.
+  expect(of([found, { ...move(0.1), stageId: "other" } as Entry])).toEqual(["not-inside"]);
+});
+
+test("what was put in stays in, for every stage of the job, until that very thing is out", () => {
+  const paper = entry("loose-thing", { thing: "paper strip", state: "in", where: "" }, { stageId: "other" });
+  const pin = entry("loose-thing", { thing: "pin", state: "in", where: "" });
+  const out = entry("loose-thing", { thing: "pin", state: "out", where: "" }, { namesEntry: pin.id });
+  const record = jobRecord([paper, pin, out], { id: "s", clamps: { points: [], compound: false } });
+  expect(record.things.map((thing) => thing.thing)).toEqual(["paper strip"]);
+  expect(record.provisional).toContain("things-left-in");
+});
+
+test("as left by feel stands only where nothing was moved after it; it never hides a measured round that stands", () => {
+  const felt = () => entry("feel", { phase: "check", verdict: "does-not-conform", says: "too-tight", places: [] });
+  const of = (entries: Entry[]) => jobRecord(entries, { id: "s", clamps: { points: [], compound: false } });
+  expect(of([round("as-found"), move(0.1), felt()]).provisional).toContain("not-inside");
+  expect(of([round("as-found"), move(0.1), felt()]).provisional).not.toContain("no-check-round");
+  expect(of([felt(), move(0.1)]).provisional).toContain("no-check-round");
+  expect(of([felt(), round("check")]).provisional).not.toContain("not-inside");
 });
 
 test("a voided round no longer counts as found", () => {
   const wrong = round("as-found");
   const right = round("as-found", "undecided");
   const record = jobRecord([wrong, right, entry("correction", { voids: true }, { namesEntry: wrong.id })], {
-    points: [],
-    compound: true,
+    id: "s",
+    clamps: { points: [], compound: true },
   });
   expect(record.asFound?.id).toBe(right.id);
 });

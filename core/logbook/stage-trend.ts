@@ -1,4 +1,5 @@
 import { robustTrend, type Trend } from "../statistics";
+import { daysToIso, isoToDays } from "./days";
 import type { Entry, EntryOf } from "./entry";
 
 /** When the stage is expected to leave its limits, and at which end. `at` is ISO for time, a usage otherwise. */
@@ -17,8 +18,6 @@ export type StageTrend = {
 };
 export type TrendAxis = "time" | "usage";
 
-const dayMs = 86_400_000;
-
 /**
  * The stage's drift over time (days since 1970) or usage, from its whole rounds: as found and checked, not those read in the
  * middle of setting. Every move, or new part, begins a new segment; the slope is common to all of them (`robustTrend`). The
@@ -32,7 +31,7 @@ export function stageTrend(
   limits: { lo: number; hi: number },
   axis: TrendAxis,
 ): StageTrend | null {
-  const at = (entry: Entry): number | null => (axis === "time" ? Date.parse(entry.madeAt) / dayMs : entry.usage);
+  const at = (entry: Entry): number | null => (axis === "time" ? isoToDays(entry.madeAt) : entry.usage);
   const rounds = entries.filter(
     (entry): entry is EntryOf<"round"> => entry.kind === "round" && entry.body.phase !== "set",
   );
@@ -80,9 +79,6 @@ function driftOf(tightest: Trend, loosest: Trend, limits: { lo: number; hi: numb
   );
   const first = ahead.sort((a, b) => a.t - b.t)[0];
   if (!first) return null;
-  const word = (t: number) => (axis === "time" ? new Date(Math.min(t * dayMs, farthest)).toISOString() : String(t));
+  const word = (t: number) => (axis === "time" ? daysToIso(t) : String(t));
   return { limit: first.limit, at: word(first.t), earliest: word(first.earliest), latest: word(first.latest) };
 }
-
-/** The year 9999: a date that a calendar can still hold. */
-const farthest = 253_370_764_800_000;

@@ -7,6 +7,6 @@ export {
   nearestFraction,
   roundTo,
 } from "./format";
-export { type Parsed, parseQuantity } from "./parse";
+export { type Parsed, parseNumber, parseQuantity } from "./parse";
 export { accept, mustHold, type Refusal, type Result, refuse } from "./refusal";
 export { type Dimension, fromCanonical, toCanonical, type Unit, type UnitId, unitById, units } from "./units";

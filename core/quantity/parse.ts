@@ -69,6 +69,28 @@ export function parseQuantity(text: string, dimension: Dimension, bareUnit: stri
   return finished(amount, fitting, text);
 }
 
+/**
+ * A plain number without a unit: teeth, a shift, a count, a meter. Point or comma, fractions too.
+ *
+ * @param whole only whole numbers
+ * @returns the number, or a refusal as of `parseQuantity`; `not-whole` for a broken one where a whole is wanted
+ */
+export function parseNumber(text: string, whole = false): Result<number> {
+  const typed = text
+    .replace(/[\u00a0\u2009\u202f]/g, " ")
+    .replace(/[−–]/g, "-")
+    .trim();
+  if (typed === "") return refuse("empty", []);
+  const number = readNumber(typed.replace(/^[+-]\s*/, ""));
+  if (!number.ok) return number;
+  const rest = number.value.rest.trim();
+  if (/^[.,\d]/.test(rest)) return refuse("two-decimal-signs", [], { text: typed });
+  if (rest !== "") return refuse("not-a-number", [], { text: typed });
+  const value = typed.startsWith("-") ? -number.value.amount : number.value.amount;
+  if (!Number.isFinite(value) || Math.abs(value) > 1e12) return refuse("too-large", [], { text });
+  return whole && !Number.isInteger(value) ? refuse("not-whole", [], { text: typed }) : accept(value);
+}
+
 const decimalNumber = (text: string): number => Number(text.replace(",", "."));
 
 function readNumber(text: string): Result<{ amount: number; rest: string }> {

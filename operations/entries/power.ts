@@ -10,9 +10,14 @@ export const liveInput = z.object({ kind: z.literal("live"), acknowledged });
 /** What must be acknowledged before power: guards, what was put in, screws, people, locks. */
 export const liveChecks = ["guards-on", "nothing-left-in", "screws-firm", "people-clear", "locks-off"] as const;
 
-/** Going live keeps what the app saw at that moment, whatever was acknowledged. */
-export function buildLive(input: z.output<typeof liveInput>, record: JobRecord): Bodies["live"] {
-  const loose = record.clamps.flatMap((clamp, i) => (isSlack(clamp) ? [`clamp ${i + 1} ${clamp.state}`] : []));
-  const left = record.things.map(({ thing }) => `${thing} still in`);
+/** Going live keeps what the app saw at that moment on every stage of the job, whatever was acknowledged. */
+export function buildLive(
+  input: z.output<typeof liveInput>,
+  parts: readonly { name: string; record: JobRecord }[],
+): Bodies["live"] {
+  const loose = parts.flatMap(({ name, record }) =>
+    record.clamps.flatMap((clamp, i) => (isSlack(clamp) ? [`${name} clamp ${i + 1} ${clamp.state}`.trim()] : [])),
+  );
+  const left = (parts[0]?.record.things ?? []).map(({ thing }) => `${thing} still in`);
   return { acknowledged: input.acknowledged, saw: [...loose, ...left] };
 }

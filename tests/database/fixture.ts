@@ -53,6 +53,7 @@ export function freshWorks(): Works {
           resolutionMm: 0.01,
           expandedUncertaintyMm: 0.006,
           coverage: 2,
+          leavesMm: [0.05, 0.1, 0.15, 0.2],
         },
       ],
     );
@@ -102,37 +103,36 @@ export function freshWorks(): Works {
 
 const machine = ({ machineId, stageId }: Works) => ({
   id: machineId,
+  entryId: v7(),
   name: "Test machine",
   tag: "T-1",
   place: "Bench",
   model: "none",
   usageUnit: "hours",
-  stages: [
-    {
-      id: stageId,
-      name: "Drive",
-      geometryId: v7(),
-      pair: { teeth: [20, 40], moduleMm: 2, centreDistanceMm: 60.2 },
-      clamps: {
-        points: [
-          { x: 0, y: 0 },
-          { x: 9, y: 0 },
-        ],
-        size: "M6",
-        torqueNm: 9,
-        passes: 2,
-        compound: false,
-      },
-      adjusterId: v7(),
-      adjusterName: "Slide",
-      adjuster: { type: "slide" },
-      step: 0.01,
-      positiveWord: "out",
-      negativeWord: "in",
-      limitsId: v7(),
-      limits: { loMm: 0.1, aimMm: null, hiMm: 0.24 },
-      sourceKind: "drawing",
-      source: "T",
+  stages: [stageInput(stageId)],
+});
+
+/** A gear stage that `addMachine` and `addStage` take. */
+export const stageInput = (id: string, name = "Drive") => ({
+  id,
+  entryId: v7(),
+  name,
+  geometryId: v7(),
+  geometry: {
+    pair: { teeth: [20, 40], moduleMm: 2, centreDistanceMm: 60.2 },
+    clamps: {
+      points: [
+        { x: 0, y: 0 },
+        { x: 9, y: 0 },
+      ],
+      size: "M6",
+      torqueNm: 9,
+      passes: 2,
+      compound: false,
     },
-  ],
+  },
+  adjusterId: v7(),
+  adjuster: { name: "Slide", adjuster: { type: "slide" }, step: 0.01, positiveWord: "out", negativeWord: "in" },
+  limitsId: v7(),
+  limits: { loMm: 0.1, aimMm: null, hiMm: 0.24, sourceKind: "drawing", source: "T" },
 });

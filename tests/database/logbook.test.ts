@@ -1,9 +1,10 @@
 import { v7 } from "uuid";
 import { describe, expect, test } from "vitest";
 import { mustHold } from "~/core/quantity";
-import { none, one, sql, transaction } from "~/data/postgres";
+import { none, one, Statement, sql, transaction } from "~/data/postgres";
 import { entriesOfJob } from "~/data/queries/entries";
-import { allMachines, type Machine, standings } from "~/data/queries/machines";
+import { allMachines, type Machine } from "~/data/queries/machines";
+import { standingsOfStages } from "~/data/queries/standings";
 import { correctEntry } from "~/operations/correct-entry";
 import { verifyChain } from "~/operations/verify-chain";
 import { freshWorks } from "./fixture";
@@ -105,7 +106,7 @@ test("the chain names the first entry that was tampered with, and entries missin
 });
 
 test("a stage is as its last counting round says; a move or a correction changes that", async () => {
-  const standing = async () => (await standings(works.pool, [works.stageId]))[0];
+  const standing = async () => (await standingsOfStages(works.pool, [works.stageId]))[0];
   const job = await works.openJob();
   const before = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
   const after = mustHold(await works.entry(job, works.round(["0.35", "0.36", "0.37"])));
@@ -137,7 +138,7 @@ test("the queries behind the pages find their rows by index", async () => {
   const plans = await transaction(works.pool, async (db) => {
     await db.query("set local enable_seqscan = off; set local enable_bitmapscan = off; set local enable_sort = off");
     const explain = (text: string) =>
-      one(db, { text: `explain (format json) ${text}`, values: [] }, (row) => JSON.stringify(row));
+      one(db, new Statement([`explain (format json) ${text}`], []), (row) => JSON.stringify(row));
     return [
       await explain(
         `select * from entry where machine_id = '${works.machineId}' and seq < 900 order by seq desc limit 40`,

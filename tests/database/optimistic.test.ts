@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import { feels } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
 import { entriesOfJob } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
@@ -25,8 +26,12 @@ test("what a tablet shows before the server has answered is what the server then
       kind: fc.constant("clamp"),
       clamp: fc.integer({ min: 1, max: 2 }),
       pass: fc.integer({ min: 0, max: 2 }),
-      state: fc.constantFrom("eased", "snug", "firm"),
+      state: fc.constantFrom("eased", "started", "snug", "firm"),
     }),
+    fc
+      .array(fc.record({ tooth: fc.integer({ min: 1, max: 40 }), feel: fc.constantFrom(...feels) }), { minLength: 1 })
+      .map((places) => ({ kind: "feel", phase: "check", method: "by hand", places })),
+    fc.constant({ kind: "loose-thing", state: "in", thing: "paper strip", where: "mesh" }),
     fc.constantFrom(
       { kind: "isolated", lock: "7", acknowledged: ["air"] },
       { kind: "live", acknowledged: [...liveChecks] },
@@ -54,7 +59,8 @@ test("what a tablet shows before the server has answered is what the server then
         expect(kept.body).toEqual(shown.body);
         expect(kept.readings).toEqual(shown.readings);
         const stored = (await entriesOfJob(works.pool, job)).at(-1);
-        expect({ body: stored?.body, readings: stored?.readings }).toEqual(shown);
+        const { body, readings, namesEntry } = stored as NonNullable<typeof stored>;
+        expect({ body, readings, namesEntry }).toEqual(shown);
       }
     }),
     { seed: 9, numRuns: 25 },

@@ -61,30 +61,28 @@ describe("signing", () => {
     kind: "signature",
     id: v7(),
     jobId,
-    stageId: works.stageId,
     madeAt: new Date().toISOString(),
     seenEntry,
-    provisional,
+    stages: [{ stageId: works.stageId, provisional, nextDate: null }],
     comment: "",
-    nextDate: null,
   });
 
   test("refused where something came in unseen, or was not acknowledged; then it closes for good", async () => {
     const job = await works.openJob();
-    const round = mustHold(await works.entry(job, works.round()));
+    const round = mustHold(await works.entry(job, works.round(["0.35", "0.36", "0.35"])));
     const note = mustHold(await works.entry(job, { kind: "note", text: "from the other tablet" }));
-    expect(await signJob(works.as(), signature(job, round.id, ["not-proved"]))).toMatchObject({
+    expect(await signJob(works.as(), signature(job, round.id, ["not-inside"]))).toMatchObject({
       refusal: { code: "job-changed", facts: { count: 1 } },
     });
     expect(refusalOf(await signJob(works.as(), signature(job, note.id, [])))).toBe(
-      "not-acknowledged provisional.not-proved",
+      "not-acknowledged provisional.not-inside",
     );
-    const good = signature(job, note.id, ["not-proved"]);
+    const good = signature(job, note.id, ["not-inside"]);
     const [first, second] = await Promise.all([signJob(works.as(), good), signJob(works.as(), good)]);
     expect(mustHold(first).seq).toBe(mustHold(second).seq);
 
     expect(refusalOf(await works.entry(job, { kind: "note", text: "too late" }))).toBe("job-signed jobId");
-    expect(refusalOf(await signJob(works.as(), signature(job, note.id, ["not-proved"])))).toBe("job-signed jobId");
+    expect(refusalOf(await signJob(works.as(), signature(job, note.id, ["not-inside"])))).toBe("job-signed jobId");
     await expect(works.pool.query(`update job set reason = 'x' where id = '${job}'`)).rejects.toMatchObject({
       code: "HA003",
     });

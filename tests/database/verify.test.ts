@@ -19,12 +19,12 @@ test("npm run verify: whole, then naming the entry whose content is not what was
   const note = mustHold(await works.entry(job, { kind: "note", text: "Shim 0.05 taken out" }));
   const whole = verify();
   expect(whole.status).toBe(0);
-  expect(whole.stdout).toContain("Test machine: 2 entries, whole");
+  expect(whole.stdout).toContain("Test machine: 4 entries, whole");
   await transaction(works.pool, async (db) => {
     await db.query("set local session_replication_role = replica");
     await db.query(`update entry set body = '{"text": "Shim 0.10 taken out"}' where id = '${note.id}'`);
   });
   const broken = verify();
   expect(broken.status).toBe(1);
-  expect(broken.stdout).toContain(`entry 2 (${note.id}) does not fit: its content is not what was written`);
+  expect(broken.stdout).toContain(`entry 4 (${note.id}) does not fit: its content is not what was written`);
 });

@@ -1,23 +1,66 @@
 import { createContext, useContext } from "react";
 import type { PastMove } from "~/core/advice";
+import type { Entry, JobRecord } from "~/core/logbook";
+import type { Result } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
+import type { Instrument } from "~/data/queries/instruments";
+import type { Job } from "~/data/queries/jobs";
 import type { Machine } from "~/data/queries/machines";
+import type { Stage } from "~/data/queries/stages";
+import type { TapeEntry } from "../logbook/tape";
+import type { StoredDraft } from "./draft-store";
 import type { StationKey } from "./stations";
-import type { JobData, JobNow } from "./use-job";
+import type { JobDraft } from "./use-draft";
+import type { JobEntries } from "./use-entries";
 
-export type JobLoaded = JobData & {
+/** What is known of a stage from before this job. */
+export type StageBefore = { stageId: string; moves: PastMove[]; proofs: NamedEntry[] };
+
+/** A job with everything its screen needs, as loaded or as last kept on this tablet. */
+export type JobLoaded = {
+  job: Job;
   machine: Machine;
-  earlierProofs: NamedEntry[];
-  earlierMoves: PastMove[];
+  stages: Stage[];
+  instruments: Instrument[];
+  entries: NamedEntry[];
+  drafts: StoredDraft[];
+  before: StageBefore[];
+  person: { id: string; name: string };
   timeZone: string;
   now: string;
 };
 
-/** The job on this screen, for its stations. */
-export const JobContext = createContext<{ data: JobLoaded; job: JobNow } | null>(null);
+/** The job on this screen, as it stands on the stage that is worked on. */
+export type JobNow = Omit<JobDraft, "at" | "why"> &
+  Omit<JobEntries, "put"> & {
+    record: JobRecord;
+    recordOf: (stage: Stage) => JobRecord;
+    put: (work: Record<string, unknown>) => Promise<Result<Entry>>;
+  };
 
-export function useJobScreen(): { data: JobLoaded; job: JobNow; stationPath: (station: StationKey) => string } {
+type Screen = { data: JobLoaded; stage: Stage; before: StageBefore; job: JobNow };
+
+export const JobContext = createContext<Screen | null>(null);
+
+export type JobScreenValue = Screen & {
+  /** Entries of this stage or of the whole job. */
+  entriesHere: TapeEntry[];
+  stationPath: (station: StationKey) => string;
+};
+
+export function useJobScreen(): JobScreenValue {
   const value = useContext(JobContext);
   if (!value) throw new Error("outside of a job");
-  return { ...value, stationPath: (station) => `/jobs/${value.data.job.id}/${station}` };
+  const { data, stage, job } = value;
+  return {
+    ...value,
+    entriesHere: job.entries.filter((entry) => entry.stageId === stage.id || entry.stageId === null),
+    stationPath: (station) => pathOf(data, stage, station),
+  };
 }
+
+/** The address of a station, on the stage that is worked on; a job with one stage does not name it. */
+export const pathOf = (data: JobLoaded, stage: Stage, station: StationKey | ""): string => {
+  const place = data.stages.indexOf(stage);
+  return `/jobs/${data.job.id}${station && `/${station}`}${place > 0 ? `?stage=${place + 1}` : ""}`;
+};

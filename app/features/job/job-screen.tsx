@@ -1,21 +1,27 @@
 import { Check, Zap } from "lucide-react";
-import { type ReactNode, useState } from "react";
-import { Link, useNavigate } from "react-router";
-import type { JobRecord } from "~/core/logbook";
+import { type ReactNode, useCallback, useMemo, useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { type JobRecord, jobRecord } from "~/core/logbook";
+import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
+import type { Stopped } from "../offline/outbox";
+import { useOutbox } from "../offline/outbox-state";
 import { Head, PersonMenu, RoomSwitch } from "../shell/head";
 import { clock } from "../words/times";
 import { GoingLive } from "./going-live";
-import { JobContext, type JobLoaded } from "./job-context";
+import { JobContext, type JobLoaded, type JobNow, pathOf } from "./job-context";
+import { Ledger } from "./ledger";
 import { LockUp } from "./lock-up";
 import { MakeSafe } from "./make-safe";
 import { Prove } from "./prove";
 import { ReadingStation } from "./reading-station";
 import { RefusedStrip } from "./refused-strip";
 import { SignOff } from "./sign-off";
+import { StageSwitch } from "./stage-switch";
 import { type StationKey, stationOf, stations } from "./stations";
-import { type Kept, useJob } from "./use-job";
+import { useDraft } from "./use-draft";
+import { useEntries } from "./use-entries";
 
 /** Head with power and what is kept, stations along the top, the station itself, the tape along the bottom. */
 export function JobScreen({
@@ -27,20 +33,25 @@ export function JobScreen({
   station: string | undefined;
   children: ReactNode;
 }) {
-  const job = useJob(data);
-  const { stage, machine } = data;
+  const { machine, stages } = data;
+  const [search] = useSearchParams();
+  const stage = (stages[Number(search.get("stage") ?? 1) - 1] ?? stages[0]) as Stage;
+  const { job, kept } = useJob(data, stage);
   const signed = job.entries.some((entry) => entry.kind === "signature");
   const here = signed ? "sign-off" : (stationOf(station) ?? firstStation(job.record));
   const teeth = stage.geometry.pair.teeth;
+  const before = data.before.find((item) => item.stageId === stage.id) ?? { stageId: stage.id, moves: [], proofs: [] };
+  const safePath = pathOf(data, stage, "make-safe");
   return (
-    <JobContext value={{ data, job }}>
+    <JobContext value={{ data, stage, before, job }}>
       <div className="h-dvh max-sm:h-auto max-sm:min-h-dvh flex flex-col">
         <Head
           right={
             <>
-              <Power record={job.record} signed={signed} jobId={data.job.id} />
-              <KeptMark kept={job.kept} timeZone={data.timeZone} />
-              <div className="flex gap-3 max-sm:hidden">
+              {!signed && <Ledger />}
+              <Power record={job.record} signed={signed} safePath={safePath} />
+              <KeptMark kept={kept} timeZone={data.timeZone} />
+              <div className="flex gap-3 max-lg:hidden">
                 <RoomSwitch />
                 <PersonMenu />
               </div>
@@ -60,27 +71,55 @@ export function JobScreen({
             </b>
           </h1>
         </Head>
-        <StationBar here={here} record={job.record} signed={signed} jobId={data.job.id} />
+        {stages.length > 1 && <StageSwitch here={here} />}
+        <StationBar here={here} record={job.record} signed={signed} pathOf={(key) => pathOf(data, stage, key)} />
         {job.refused.map((waiting) => (
-          <RefusedStrip key={waiting.id} waiting={waiting} onAside={() => job.dismiss(waiting.id)} />
+          <RefusedStrip key={waiting.id} waiting={waiting} stages={stages} />
         ))}
+        {job.revised.length > 0 && (
+          <p role="alert" className="bg-panel border-b-2 border-near px-5 max-sm:px-3.5 py-2 text-lg shrink-0">
+            <b>{job.revised.join(", ")}:</b> geometry, adjuster or limits were revised while this job is open. What you
+            read from now on is judged by the new ones; what was read before stays as it was judged.
+          </p>
+        )}
         {handsIn.has(here) && job.ready && !signed && job.record.power?.state !== "isolated" && (
           <p role="alert" className="bg-panel border-b-2 border-outside px-5 max-sm:px-3.5 py-2 text-lg shrink-0">
             <b className="text-outside">{job.record.power ? "It is live." : "It was not made safe."}</b>{" "}
-            <Link to={`/jobs/${data.job.id}/make-safe`} replace>
+            <Link to={safePath} replace>
               Make safe
             </Link>{" "}
             before hands go in.
           </p>
         )}
         <main className="grow min-h-0 flex flex-col">
-          {job.ready ? <StationView key={here} here={here} /> : <Finding />}
+          {job.ready ? <StationView key={`${here} ${stage.id}`} here={here} /> : <Finding />}
         </main>
-        <Tape entries={job.entries} adjuster={stage.adjuster} timeZone={data.timeZone} now={data.now} />
+        <Tape entries={job.entries} stages={stages} timeZone={data.timeZone} now={data.now} />
         {children}
       </div>
     </JobContext>
   );
+}
+
+/** How well what was done and typed is kept: on the server since when, or on this tablet and why. */
+type Kept = { at: string | null; waiting: number; why: Stopped };
+
+/** The job's entries and what is being typed, as they stand on one of its stages. */
+function useJob(data: JobLoaded, stage: Stage): { job: JobNow; kept: Kept } {
+  const { put, ...entries } = useEntries(data);
+  const { at, why, ...draft } = useDraft(data.job.id, stage.id, data.drafts);
+  const outbox = useOutbox();
+  const recordOf = useCallback(
+    (of: Stage) => jobRecord(entries.entries, { id: of.id, clamps: of.geometry.clamps }),
+    [entries.entries],
+  );
+  const record = useMemo(() => recordOf(stage), [recordOf, stage]);
+  const waiting = outbox.items.filter((item) => item.jobId === data.job.id && !item.refusal).length;
+  const later = [outbox.at, at].filter((time) => time !== null).sort();
+  return {
+    job: { ...entries, ...draft, record, recordOf, put: useCallback((work) => put(stage, work), [put, stage]) },
+    kept: { at: later[later.length - 1] ?? null, waiting, why: waiting > 0 ? (outbox.stopped ?? why) : why },
+  };
 }
 
 /** Stations at which hands are in the machine. */
@@ -106,7 +145,7 @@ function StationView({ here }: { here: StationKey }) {
 /** Where to begin on opening the job. */
 function firstStation(record: JobRecord): StationKey {
   if (!record.power) return "make-safe";
-  if (!record.asFound) return "as-found";
+  if (!record.asFound && !record.feltAsFound && !record.firstBuild) return "as-found";
   return record.proofs.length > 0 ? "sign-off" : "set";
 }
 
@@ -122,17 +161,17 @@ function StationBar({
   here,
   record,
   signed,
-  jobId,
+  pathOf,
 }: {
   here: StationKey;
   record: JobRecord;
   signed: boolean;
-  jobId: string;
+  pathOf: (station: StationKey) => string;
 }) {
   const done: Record<StationKey, boolean> = {
     "make-safe": record.power !== null,
-    "as-found": record.asFound !== null,
-    set: record.moves.length > 0 && !record.changedSinceRound,
+    "as-found": record.asFound !== null || record.feltAsFound !== null,
+    set: record.moves.length > 0 && !(record.changedSinceRound && record.changedSinceFeel),
     "lock-up": record.clamps.every((clamp) => clamp.state === "firm" || clamp.state === "dressed"),
     prove: record.proofs.length > 0,
     "sign-off": signed,
@@ -140,26 +179,28 @@ function StationBar({
   return (
     <nav aria-label="Stations" className="border-b border-rule shrink-0 overflow-x-auto">
       <ol className="flex w-full min-w-max">
-        {stations.map(({ key, name }) => (
-          <li key={key} className="grow">
-            <Link
-              to={`/jobs/${jobId}/${key}`}
-              replace
-              aria-current={key === here ? "step" : undefined}
-              className={`flex items-center gap-2 min-h-13 px-5 max-sm:px-3.5 no-underline ${key === here ? "font-bold text-lg text-ink shadow-[inset_0_-4px_0_var(--room-ink)]" : "text-mid font-semibold"}`}
-            >
-              {done[key] && <Check aria-label="done" size={18} className="text-inside" strokeWidth={3} />}
-              {name}
-            </Link>
-          </li>
-        ))}
+        {stations
+          .filter(({ key }) => key !== "as-found" || !record.firstBuild)
+          .map(({ key, name }) => (
+            <li key={key} className="grow">
+              <Link
+                to={pathOf(key)}
+                replace
+                aria-current={key === here ? "step" : undefined}
+                className={`flex items-center gap-2 min-h-13 px-5 max-sm:px-3.5 no-underline ${key === here ? "font-bold text-lg text-ink shadow-[inset_0_-4px_0_var(--room-ink)]" : "text-mid font-semibold"}`}
+              >
+                {done[key] && <Check aria-label="done" size={18} className="text-inside" strokeWidth={3} />}
+                {name}
+              </Link>
+            </li>
+          ))}
       </ol>
     </nav>
   );
 }
 
 /** Isolated or live: always on screen, and changed here. */
-function Power({ record, signed, jobId }: { record: JobRecord; signed: boolean; jobId: string }) {
+function Power({ record, signed, safePath }: { record: JobRecord; signed: boolean; safePath: string }) {
   const [asking, setAsking] = useState(false);
   const navigate = useNavigate();
   if (signed) return <span className="font-semibold text-inside">Signed</span>;
@@ -177,7 +218,7 @@ function Power({ record, signed, jobId }: { record: JobRecord; signed: boolean; 
   return (
     <Button
       className={live ? "border-outside text-outside" : "border-dashed"}
-      onClick={() => navigate(`/jobs/${jobId}/make-safe`, { replace: true })}
+      onClick={() => navigate(safePath, { replace: true })}
     >
       {live ? (
         <>

@@ -14,15 +14,17 @@ type Touch = { clamp: number; pass: number; state: ClampState };
  * (detail 2) would log the next clamp, which nobody has touched.
  */
 export function LockUp() {
-  const { data, job } = useJobScreen();
+  const { stage, job, entriesHere, stationPath } = useJobScreen();
   const [search] = useSearchParams();
-  const pattern = data.stage.geometry.clamps;
+  const pattern = stage.geometry.clamps;
   const clamps = job.record.clamps;
   const touches = allTouches(pattern);
   const next = nextTouch(touches, clamps);
-  const touched = job.entries.filter((entry) => entry.kind === "clamp").length;
+  const touched = entriesHere.filter((entry) => entry.kind === "clamp").length;
   if (search.get("round") === "check") return <ReadingStation phase="check" />;
 
+  const here = stationPath("lock-up");
+  const checkPath = `${here}${here.includes("?") ? "&" : "?"}round=check`;
   const touch = ({ clamp, pass, state }: Touch) => job.put({ kind: "clamp", clamp, pass, state });
   const allFirm = clamps.every((clamp) => clamp.state === "firm" || clamp.state === "dressed");
   const torque = next ? torqueOf(pattern, next) : null;
@@ -41,16 +43,22 @@ export function LockUp() {
           <>
             <p className="text-mid font-semibold">
               {stateStep[next.state]}
-              {next.state === "dressed" ? "" : `, pass ${next.pass} of ${pattern.passes}`}
+              {next.state === "dressed" || next.state === "started" ? "" : `, pass ${next.pass} of ${pattern.passes}`}
             </p>
             <p className="text-2xl font-semibold leading-snug" aria-live="polite">
               Clamp <span className="text-now">{next.clamp}</span>
-              {next.state === "dressed"
-                ? ": draw it, dress it with threadlocking compound, drive it home to "
-                : next.pass === 1
-                  ? ": after starting every screw, to "
-                  : ": to "}
-              <span className="figure">{formatNumber(torque ?? 0, torque && torque < 10 ? 1 : 0)}</span> N·m.
+              {next.state === "started" ? (
+                ": by hand, a few threads, until it runs free."
+              ) : (
+                <>
+                  {next.state === "dressed"
+                    ? ": draw it, dress it with threadlocking compound, drive it home to "
+                    : next.pass === 1
+                      ? ": after starting every screw, to "
+                      : ": to "}
+                  <span className="figure">{formatNumber(torque ?? 0, torque && torque < 10 ? 1 : 0)}</span> N·m.
+                </>
+              )}
             </p>
             <div>
               <Button key={touched} autoFocus kind="now" large onClick={(event) => event.detail < 2 && touch(next)}>
@@ -71,7 +79,7 @@ export function LockUp() {
         {allFirm && (
           <div className="border-t border-rule pt-4">
             <p className="text-lg mb-3">Tightening moves things. Read it again all the way round.</p>
-            <Link to="?round=check" replace className={buttonClass(next ? "line" : "now", true)}>
+            <Link to={checkPath} replace className={buttonClass(next ? "line" : "now", true)}>
               Read the check round
             </Link>
           </div>
@@ -100,6 +108,7 @@ export function LockUp() {
 
 const stateStep: Record<ClampState, string> = {
   eased: "Eased",
+  started: "Start every screw before any is tightened",
   snug: "Tighten",
   firm: "Tighten to full torque",
   dressed: "Locking compound",
@@ -116,7 +125,7 @@ const isCircle = (points: ClampPattern["points"]): boolean => {
 const torqueOf = (pattern: ClampPattern, { pass }: Touch): number =>
   (pattern.torqueNm * Math.max(1, pass)) / pattern.passes;
 
-/** Every touch of a lock-up in order: the passes, the last one firm, then compound screw by screw. */
+/** Every touch of a lock-up in order: all started, the passes, the last one firm, then compound screw by screw. */
 function allTouches(pattern: ClampPattern): Touch[] {
   const order = orderOf(pattern);
   const tightening = passesOf(order, pattern.passes).flatMap((pass, i): Touch[] =>
@@ -125,14 +134,19 @@ function allTouches(pattern: ClampPattern): Touch[] {
   const dressing = pattern.compound
     ? order.map((clamp): Touch => ({ clamp, pass: pattern.passes, state: "dressed" }))
     : [];
-  return [...tightening, ...dressing];
+  const starting = order.map((clamp): Touch => ({ clamp, pass: 0, state: "started" }));
+  return [...starting, ...tightening, ...dressing];
 }
 
 /** The first touch that has not been made, from how far each clamp has come. */
 function nextTouch(touches: readonly Touch[], clamps: readonly { state: string; pass: number }[]): Touch | null {
-  const reached = (clamp: { state: string; pass: number } | undefined) =>
-    !clamp || clamp.state === "unknown" || clamp.state === "eased" ? 0 : clamp.state === "dressed" ? 1000 : clamp.pass;
-  const needs = (touch: Touch) => (touch.state === "dressed" ? 1000 : touch.pass);
+  const reached = (clamp: { state: string; pass: number } | undefined) => {
+    if (!clamp || clamp.state === "eased") return 0;
+    // A clamp that nobody touched sits in its hole: it needs no starting.
+    if (clamp.state === "unknown" || clamp.state === "started") return 0.5;
+    return clamp.state === "dressed" ? 1000 : clamp.pass;
+  };
+  const needs = (touch: Touch) => (touch.state === "dressed" ? 1000 : touch.state === "started" ? 0.5 : touch.pass);
   return touches.find((touch) => reached(clamps[touch.clamp - 1]) < needs(touch)) ?? null;
 }
 

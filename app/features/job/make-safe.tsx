@@ -28,7 +28,7 @@ export function MakeSafe() {
       return setRefusal(result.refusal);
     }
     job.changeText("cautions", "");
-    navigate(stationPath("as-found"), { replace: true });
+    navigate(stationPath(job.record.firstBuild ? "set" : "as-found"), { replace: true });
   };
   return (
     <div className="grid lg:grid-cols-[1fr_26rem] gap-8 p-5 overflow-y-auto grow">

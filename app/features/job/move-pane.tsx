@@ -11,6 +11,7 @@ import { StateMark } from "~/ui/state-mark";
 import { amountWords, parseAmount, unitHint } from "../words/amount";
 import { rangeWords } from "../words/entry";
 import { refusalWords } from "../words/refusal";
+import { FeelerWay, feelerFor } from "./feeler-way";
 import type { RoundView } from "./round-view";
 
 type Props = {
@@ -20,7 +21,9 @@ type Props = {
   learnt: LearntResponse;
   texts: Record<string, string>;
   onText: (name: string, text: string) => void;
-  onSo: () => void;
+  instruments: readonly Instrument[];
+  /** The leaves with which it was set, where the adjuster has no scale. */
+  onSo: (feelerMm?: number[]) => void;
   onOtherwise: (amount: number, note: string) => Refusal | null;
   /** A reading that stands off and that nobody has answered for: to be looked at before anything is moved. */
   questioned: { tooth: number; typed: string } | null;
@@ -86,7 +89,12 @@ export function MovePane(props: Props) {
       />
       {move ? (
         <div className="flex flex-wrap gap-3">
-          <Button ref={props.soButton} kind="now" large onClick={props.onSo}>
+          <Button
+            ref={props.soButton}
+            kind="now"
+            large
+            onClick={() => props.onSo(stage.adjuster.hasScale ? undefined : feelerFor(props, view)?.leavesMm)}
+          >
             Did it so
           </Button>
           <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
@@ -109,7 +117,7 @@ export function MovePane(props: Props) {
 
 const counted = (view: RoundView): number => view.readings.filter((reading) => !reading.struck).length;
 
-function Sentence({ stage, view }: Props & { view: RoundView }) {
+function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
   const { adjuster } = stage;
   const words = "text-2xl font-semibold leading-snug";
   const steps = view.advice.steps;
@@ -126,6 +134,7 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
         {adjuster.name} <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step)}</span>{" "}
         {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}.
       </p>
+      {!adjuster.hasScale && <FeelerWay stage={stage} view={view} stack={feelerFor({ stage, instruments }, view)} />}
       {steps.length > 1 && (
         <ol className="list-decimal pl-6 mt-2 text-lg">
           {steps.map((step, i) => (

@@ -117,8 +117,8 @@ export function Prove() {
 }
 
 function Runs() {
-  const { data, job } = useJobScreen();
-  const earlier = data.earlierProofs.filter(isKind("proof"));
+  const { data, job, before: known } = useJobScreen();
+  const earlier = known.proofs.filter(isKind("proof"));
   const lastJob = earlier[0]?.jobId;
   const before = earlier.filter((entry) => entry.jobId === lastJob);
   const cells = directions.flatMap((direction) => speeds.map((speed) => ({ direction, speed })));

@@ -1,53 +1,45 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { isKind, knownRound, pastMoves, type RoundPhase } from "~/core/logbook";
+import { firstOfRound, isKind, knownRound, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { buttonClass } from "~/ui/button";
+import { placesToRead } from "~/core/rounds";
+import { Button, buttonClass } from "~/ui/button";
 import { emptyRound } from "./draft-store";
+import { FeelStation } from "./feel-station";
 import { useJobScreen } from "./job-context";
 import { learnStage } from "./learn-stage";
-import { MethodForm, methodOf } from "./method-form";
+import { MethodForm, methodInput, methodOf } from "./method-form";
 import { MovePane } from "./move-pane";
-import { plannedTeeth } from "./planned-teeth";
 import { ReadingsPane } from "./readings-pane";
 import { RoundPane } from "./round-pane";
 import { recordedView, roundView } from "./round-view";
-
-const doneWords: Record<RoundPhase, string> = {
-  "as-found": "Round done",
-  set: "Reading done",
-  check: "Check round done",
-};
+import { doneWords } from "./stations";
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
-  const { data, job, stationPath } = useJobScreen();
-  const { stage, instruments, earlierMoves } = data;
-  const learnt = useMemo(
-    () => learnStage(stage, [...earlierMoves, ...pastMoves(job.entries, stage.adjuster.id)], instruments),
-    [stage, earlierMoves, job.entries, instruments],
-  );
+  const { job } = useJobScreen();
+  return job.draft.texts[`way.${phase}`] === "feel" ? <FeelStation phase={phase} /> : <NumberStation phase={phase} />;
+}
+
+function NumberStation({ phase }: { phase: RoundPhase }) {
+  const { data, stage, job, stationPath } = useJobScreen();
   const navigate = useNavigate();
   const soButton = useRef<HTMLButtonElement>(null);
   const round = job.draft.rounds[phase];
   const { texts } = job.draft;
-  const method = useMemo(() => methodOf(texts, instruments), [texts, instruments]);
-  const response = useMemo(() => (learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined), [learnt]);
+  const method = useMemo(() => methodOf(texts, data.instruments), [texts, data.instruments]);
   const [problem, setProblem] = useState<Refusal | null>(null);
+  const { learnt, response, recorded, known, last } = useKnown();
+  const goesOn = useGoingOn(phase);
+  const { asFoundGhost } = useGhost();
 
-  const last = job.record.lastRound;
   const teeth = stage.geometry.pair.teeth[1];
-  const known = useMemo(() => knownRound(job.entries, stage.id, teeth), [job.entries, stage.id, teeth]);
-  const recorded = useMemo(() => {
-    if (!last) return null;
-    const before = job.entries.filter((entry) => entry.seq < last.seq);
-    return recordedView(stage, last, knownRound(before, stage.id, teeth), response);
-  }, [stage, last, job.entries, teeth, response]);
   const positions = useMemo(() => {
-    const planned = plannedTeeth(stage.geometry.pair.teeth);
+    const planned = placesToRead(stage.geometry.pair.teeth, stage.geometry.arcDeg);
+    if (goesOn) return stillToRead(planned, goesOn.readings, teeth);
     const stand = phase === "set" ? recorded?.standTooth : null;
     return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
-  }, [stage, phase, recorded?.standTooth]);
+  }, [stage, phase, recorded?.standTooth, goesOn, teeth]);
   const tooth = positions[Math.min(round.at, positions.length)] ?? null;
   const typing = round.readings.length > 0 || round.field !== "";
   const typed = useMemo(
@@ -55,46 +47,36 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
       roundView({
         stage,
         instrument: method.instrument,
-        method: { indicatorRadiusMm: method.indicatorRadiusMm, indicatorAngleDeg: method.indicatorAngleDeg },
+        method,
         phase,
         readings: round.readings,
         open: tooth === null || round.field === "" ? null : { typed: round.field, tooth },
         known,
         response,
+        earlier: goesOn?.readings ?? [],
       }),
-    [stage, method, phase, round, tooth, known, response],
+    [stage, method, phase, round, tooth, known, response, goesOn],
   );
   // What stands in the logbook is shown until one types again, and until something was moved.
   const settled = !typing && recorded !== null && !job.record.changedSinceRound;
   const view = typing ? typed : recorded;
-  const asFound = job.record.asFound;
-  const ghost = useMemo(() => {
-    if (!asFound || asFound.id === last?.id) return null;
-    return recordedView(stage, asFound, null, undefined)?.fitted ?? null;
-  }, [asFound, last?.id, stage]);
-
-  const putRound = () =>
-    job.put({
-      kind: "round",
-      phase,
-      method: {
-        instrumentId: method.instrument.id,
-        indicatorRadiusMm: method.indicatorRadiusMm,
-        indicatorAngleDeg: method.indicatorAngleDeg,
-        temperatureC: method.temperatureC,
-        sense: method.sense,
-      },
-      readings: round.readings,
-    });
+  const ghost = last && job.record.asFound?.id !== last.id ? asFoundGhost : null;
 
   /** Makes an entry of the readings that stand open; false where they were refused, and then they all stay. */
   const finish = async (): Promise<boolean> => {
     if (round.readings.length === 0) return true;
-    const result = await putRound();
+    const result = await job.put({
+      kind: "round",
+      phase: goesOn?.phase ?? phase,
+      method: methodInput(method),
+      readings: round.readings,
+      continues: goesOn?.first ?? null,
+    });
     setProblem(result.ok ? null : result.refusal);
     if (result.ok) {
       job.changeRound(phase, emptyRound);
       job.changeText(`kept.${phase}`, "");
+      job.changeText(`on.${phase}`, "");
     }
     return result.ok;
   };
@@ -106,29 +88,25 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
     else setTimeout(() => soButton.current?.focus(), 60);
   };
 
-  const move = async (amount: number, did: "so" | "otherwise", note: string) => {
+  const move = async (amount: number, did: "so" | "otherwise", note: string, feelerMm?: number[]) => {
     if (!(await finish())) return;
     const advised = view?.move && view.move.amount !== 0 ? { ...view.move, standTooth: view.standTooth } : null;
-    const result = await job.put({ kind: "move", amount, did, advised, reasons: view?.advice.reasons ?? [], note });
+    const reasons = view?.advice.reasons ?? [];
+    const adjusterId = stage.adjuster.id;
+    const result = await job.put({ kind: "move", amount, did, advised, reasons, note, adjusterId, feelerMm });
     setProblem(result.ok ? null : result.refusal);
     if (!result.ok) return;
     for (const name of ["move.amount", "move.note"]) job.changeText(name, "");
     navigate(stationPath("set"), { replace: true });
   };
 
-  // After a move the field waits for the tight spot.
-  const moves = job.entries.filter(isKind("move")).length;
-  useEffect(() => {
-    if (phase === "set" && moves > 0)
-      document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus({ preventScroll: true });
-  }, [phase, moves]);
-
+  useFieldAfterMove(phase);
   const waitingForReading =
     !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
   const kept = (texts[`kept.${phase}`] ?? "").split(" ").filter(Boolean);
   const questioned =
     typed?.readings.find((r) => r.questioned && !r.struck && !r.open && !kept.includes(String(r.index))) ?? null;
-  const asking = typing || !recorded || waitingForReading;
+  const asking = typing || !recorded || waitingForReading || goesOn !== null;
   return (
     <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:flex max-lg:flex-col max-lg:gap-1.5 max-lg:px-3.5 max-lg:py-2 md:max-lg:overflow-y-auto">
       <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto max-lg:contents">
@@ -140,15 +118,32 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           view={typed}
           bareUnit={method.bareUnit}
           onBareUnit={(unit) => job.changeText("method.unit", unit)}
-          least={phase === "set" ? 1 : 3}
-          stopsEarly={phase === "set"}
-          doneWord={doneWords[phase]}
+          least={phase === "set" || goesOn ? 1 : 3}
+          stopsEarly={phase === "set" || goesOn !== null}
+          doneWord={goesOn ? "Add to the round" : doneWords[phase]}
           onDone={done}
           problem={problem}
           questioned={questioned}
           onKeepQuestioned={(index) => job.changeText(`kept.${phase}`, `${kept.join(" ")} ${index}`.trim())}
           asking={asking}
-          method={<MethodForm texts={texts} instruments={instruments} onText={job.changeText} />}
+          method={<MethodForm stage={stage} texts={texts} instruments={data.instruments} onText={job.changeText} />}
+          instead={
+            <div className="flex flex-wrap gap-2 py-1.5">
+              {settled && last && !goesOn && (
+                <Button kind="quiet" onClick={() => job.changeText(`on.${phase}`, firstOfRound(last))}>
+                  Go on with this round
+                </Button>
+              )}
+              {goesOn && !typing && (
+                <Button kind="quiet" onClick={() => job.changeText(`on.${phase}`, "")}>
+                  Begin a new round
+                </Button>
+              )}
+              <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "feel")}>
+                By feel
+              </Button>
+            </div>
+          }
         />
       </div>
       <div
@@ -170,11 +165,12 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
           <MovePane
             stage={stage}
             instrument={method.instrument}
+            instruments={data.instruments}
             view={view}
             learnt={learnt}
             texts={texts}
             onText={job.changeText}
-            onSo={() => view?.move && move(view.move.amount, "so", "")}
+            onSo={(feelerMm) => view?.move && move(view.move.amount, "so", "", feelerMm)}
             onOtherwise={(amount, note) => {
               if (amount === 0) return { code: "no-amount", path: ["amount"], facts: {} };
               move(amount, "otherwise", note);
@@ -188,6 +184,88 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
       </div>
     </div>
   );
+}
+
+/** What is known of the stage so far: its last round, that round carried over its moves, the adjuster's response. */
+function useKnown() {
+  const { data, stage, before, job } = useJobScreen();
+  const { entries } = job;
+  const teeth = stage.geometry.pair.teeth[1];
+  const learnt = useMemo(
+    () =>
+      learnStage(
+        stage,
+        [
+          ...before.moves,
+          ...pastMoves(
+            entries.filter((entry) => entry.stageId === stage.id),
+            stage.adjuster.id,
+          ),
+        ],
+        data.instruments,
+      ),
+    [stage, before.moves, entries, data.instruments],
+  );
+  const response = useMemo(() => (learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined), [learnt]);
+  const last = job.record.lastRound;
+  const known = useMemo(() => knownRound(entries, stage.id, teeth), [entries, stage.id, teeth]);
+  const recorded = useMemo(() => {
+    if (!last) return null;
+    const earlier = knownRound(
+      entries.filter((entry) => entry.seq < last.seq),
+      stage.id,
+      teeth,
+    );
+    return recordedView(stage, last, wholeRound(entries, last), earlier, response);
+  }, [stage, last, entries, teeth, response]);
+  return { learnt, response, last, known, recorded };
+}
+
+/** The round as found, as a ghost behind the present one. */
+function useGhost() {
+  const { stage, job } = useJobScreen();
+  const { asFound } = job.record;
+  const asFoundGhost = useMemo(
+    () =>
+      asFound
+        ? (recordedView(stage, asFound, wholeRound(job.entries, asFound), null, undefined)?.fitted ?? null)
+        : null,
+    [asFound, job.entries, stage],
+  );
+  return { asFoundGhost };
+}
+
+/** The round that what is typed goes on with, if that was asked for and nothing was moved since. */
+function useGoingOn(phase: RoundPhase) {
+  const { job } = useJobScreen();
+  const wanted = job.draft.texts[`on.${phase}`];
+  const last = job.record.lastRound;
+  return useMemo(() => {
+    if (!wanted || !last || firstOfRound(last) !== wanted) return null;
+    return { first: wanted, phase: last.body.phase, readings: wholeRound(job.entries, last) };
+  }, [wanted, last, job.entries]);
+}
+
+/** Planned teeth that the round does not have yet; when it has them all, every other tooth. */
+function stillToRead(
+  planned: readonly number[],
+  readings: readonly { tooth: number; struck: boolean }[],
+  teeth: number,
+) {
+  const read = new Set(readings.flatMap((reading) => (reading.struck ? [] : [reading.tooth])));
+  const left = planned.filter((tooth) => !read.has(tooth));
+  if (left.length > 0) return left;
+  return Array.from({ length: teeth }, (_, i) => i + 1).filter((tooth) => !read.has(tooth));
+}
+
+/** After a move the field waits for the tight spot. */
+function useFieldAfterMove(phase: RoundPhase): void {
+  const { entriesHere } = useJobScreen();
+  const moves = entriesHere.filter(isKind("move")).length;
+  useEffect(() => {
+    if (phase === "set" && moves > 0)
+      document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus({ preventScroll: true });
+  }, [phase, moves]);
 }
 
 function Onward({ to, phase }: { to: string; phase: RoundPhase }) {

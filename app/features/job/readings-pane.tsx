@@ -22,6 +22,8 @@ type Props = {
   doneWord: string;
   onDone: () => void;
   method: ReactNode;
+  /** What can be done instead of typing numbers. */
+  instead: ReactNode;
   /** Why the round was not taken. */
   problem: Refusal | null;
   /** Reading is the thing to do now. */
@@ -228,7 +230,10 @@ export function ReadingsPane(props: Props) {
         onGo={(t) => goTo(positions.indexOf(t))}
         onStrike={strike}
       />
-      <div className="max-lg:order-7 shrink-0">{props.method}</div>
+      <div className="max-lg:order-7 shrink-0">
+        {props.instead}
+        {props.method}
+      </div>
     </section>
   );
 }

@@ -59,7 +59,7 @@ export function RoundPane({
   );
 }
 
-function useGearOutline(stage: Stage): { outline: Point[][]; tipRadius: number; rootRadius: number } {
+export function useGearOutline(stage: Stage): { outline: Point[][]; tipRadius: number; rootRadius: number } {
   const pair = stage.geometry.pair;
   return useMemo(() => {
     const gear = gearBlanks(pair)[1];

@@ -15,7 +15,11 @@ const stage: Stage = {
     revision: 1,
     pair: spurPair([20, 40], 2, 60.2),
     clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
+    arcDeg: null,
+    turnedBy: "either",
+    parts: {},
   },
+  retiredAt: null,
   adjuster: {
     id: "a",
     revision: 1,
@@ -24,6 +28,9 @@ const stage: Stage = {
     step: 0.01,
     positiveWord: "out",
     negativeWord: "in",
+    hand: null,
+    hasScale: true,
+    seenFrom: "",
   },
   limits: {
     id: "l",
@@ -37,7 +44,15 @@ const stage: Stage = {
     effectiveFrom: "2026-01-01T00:00:00Z",
   },
 };
-const instrument = { id: "i", name: "I", kind: "lever", resolutionMm: 0.01, expandedUncertaintyMm: 0.006, coverage: 2 };
+const instrument = {
+  id: "i",
+  name: "I",
+  kind: "lever",
+  resolutionMm: 0.01,
+  expandedUncertaintyMm: 0.006,
+  coverage: 2,
+  leavesMm: [],
+};
 const reading = (tooth: number, typed: string, struck = false) => ({ tooth, turn: 1, typed, struck, repeats: null });
 const view = (
   readings: ReturnType<typeof reading>[],

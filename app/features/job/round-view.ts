@@ -1,6 +1,6 @@
 import { type Advice, type Assessment, assessRound, type Response, type RoundedMove, roundedMove } from "~/core/advice";
 import { judge } from "~/core/limits";
-import { countingReadings, type EntryOf, type KnownRound, type RoundPhase } from "~/core/logbook";
+import { countingReadings, type EntryOf, type KnownRound, type ReadingRecord, type RoundPhase } from "~/core/logbook";
 import { parseQuantity } from "~/core/quantity";
 import { backlashAt, gearAngle, type RoundMethod, typedRound } from "~/core/rounds";
 import type { Instrument } from "~/data/queries/instruments";
@@ -47,6 +47,8 @@ type Question = {
   open: { typed: string; tooth: number } | null;
   known: KnownRound | null;
   response: Response | undefined;
+  /** Readings of the same round that stand in the logbook already. */
+  earlier?: readonly ReadingRecord[];
 };
 
 /** Everything the screen shows of a round, from what is typed; null while there is nothing to show. */
@@ -59,6 +61,7 @@ export function roundView({
   open,
   known,
   response,
+  earlier = [],
 }: Question): RoundView | null {
   const previewed = open && parseQuantity(open.typed, "length", "mm").ok;
   const typed = previewed
@@ -69,10 +72,14 @@ export function roundView({
   if (!values.ok) return null;
   return assessValues(
     stage,
-    typed,
-    values.value.readings.map((value) => value.backlashMm),
+    [...typed, ...earlier],
+    [...values.value.readings.map((value) => value.backlashMm), ...earlier.map((reading) => reading.valueMm)],
     {
-      expandedUncertaintyMm: values.value.expandedUncertaintyMm,
+      // Of two instruments in one round the coarser decides.
+      expandedUncertaintyMm: Math.max(
+        values.value.expandedUncertaintyMm,
+        ...earlier.map((reading) => reading.expandedUncertaintyMm),
+      ),
       phase,
       known,
       response,
@@ -81,17 +88,18 @@ export function roundView({
   );
 }
 
-/** The same from an entry that stands in the logbook; `known` is the round as it was known before it. */
+/** The same from an entry that stands in the logbook; `known` is the round as it was known before it, `readings` all of it. */
 export function recordedView(
   stage: Stage,
   round: EntryOf<"round">,
+  readings: readonly ReadingRecord[],
   known: KnownRound | null,
   response: Response | undefined,
 ): RoundView | null {
   return assessValues(
     stage,
-    round.readings,
-    round.readings.map((reading) => reading.valueMm),
+    readings,
+    readings.map((reading) => reading.valueMm),
     {
       expandedUncertaintyMm: round.body.result.expandedUncertaintyMm,
       phase: round.body.phase,
@@ -129,6 +137,7 @@ function assessValues(
       limits: { lo: limits.loMm, aim: limits.aimMm ?? undefined, hi: limits.hiMm },
       adjuster: adjuster.adjuster,
       response: of.response,
+      arcDeg: geometry.arcDeg,
     },
     counting.readings,
     of.expandedUncertaintyMm,

@@ -3,72 +3,98 @@ import { Link } from "react-router";
 import { v7 } from "uuid";
 import { isKind, type JobRecord, type RoundResult } from "~/core/logbook";
 import { formatNumber, type Refusal } from "~/core/quantity";
-import type { StageLimits } from "~/data/queries/stages";
+import type { Stage, StageLimits } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button, buttonClass } from "~/ui/button";
 import { Field, TextArea, Tick } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
-import { entryWords, rangeWords } from "../words/entry";
+import { Exports } from "../export/exports";
+import type { TapeEntry } from "../logbook/tape";
+import { capital } from "../words/count";
+import { entryWords, feelSaysWords, rangeWords } from "../words/entry";
 import { refusalWords } from "../words/refusal";
 import { provisionalWords, verdictState } from "../words/state";
-import { clock, day } from "../words/times";
+import { clock, dateWords, day } from "../words/times";
 import { useJobScreen } from "./job-context";
 
 /** One page: as found, what was done, as left, what stays provisional, when to come back. Signed, it never changes. */
 export function SignOff() {
   const { data, job } = useJobScreen();
-  const { record } = job;
   const signature = job.entries.find(isKind("signature"));
-  const asLeft = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
-  const limits = data.stage.limits;
   return (
-    <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,28rem)] gap-8 p-5">
+    <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,28rem)] gap-8 p-5 max-sm:p-3.5">
       <article
         aria-label="The job on one page"
-        className="bg-panel border border-rule p-6 max-sm:p-4 grid gap-5 content-start"
+        className="bg-panel border border-rule p-6 max-sm:p-4 grid gap-7 content-start"
       >
         <header>
           <h2 className="text-2xl font-bold">
-            {data.machine.name}, {data.stage.name}
+            {data.machine.name}
+            {data.stages.length === 1 && `, ${data.stages[0]?.name}`}
           </h2>
           <p className="text-lg text-mid">
             {day(data.job.openedAt, data.timeZone)}. {data.job.reason}
           </p>
         </header>
+        {data.stages.map((stage) => (
+          <StageOnPage key={stage.id} stage={stage} record={job.recordOf(stage)} named={data.stages.length > 1} />
+        ))}
+      </article>
+      {signature ? <Signed /> : <Sign />}
+    </div>
+  );
+}
+
+function StageOnPage({ stage, record, named }: { stage: Stage; record: JobRecord; named: boolean }) {
+  const { limits } = stage;
+  const asLeft = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
+  const leftByFeel = !asLeft && !record.changedSinceFeel ? record.lastFeel : null;
+  return (
+    <section className="grid gap-5" aria-label={stage.name}>
+      {named && <h3 className="text-xl font-bold border-b-2 border-ink">{stage.name}</h3>}
+      {!record.firstBuild && (
         <Round
           title="As found"
           result={record.asFound?.body.result ?? null}
           limits={limits}
           beside={asLeft}
-          missing="Nothing was read as found."
+          missing={
+            record.feltAsFound ? capital(feelSaysWords[record.feltAsFound.body.says]) : "Nothing was read as found."
+          }
         />
-        <section>
-          <h3 className="font-bold text-lg mb-1">Done</h3>
-          <ul className="text-lg">
-            {record.moves.map((move) => {
-              const { title, detail } = entryWords(move, data.stage.adjuster);
-              return (
-                <li key={move.id}>
-                  {title}. <span className="text-mid">{detail}</span>
-                </li>
-              );
-            })}
-            {record.moves.length === 0 && <li>Nothing was moved.</li>}
-            <li>
-              {clampWords(record)} {proofWords(record)}
-            </li>
-          </ul>
-        </section>
-        <Round
-          title="As left"
-          result={asLeft}
-          limits={limits}
-          beside={record.asFound?.body.result ?? null}
-          missing={record.lastRound ? "Not read since the last move or clamp." : "Nothing was read."}
-        />
-      </article>
-      {signature ? <Signed /> : <Sign />}
-    </div>
+      )}
+      <section>
+        <h3 className="font-bold text-lg mb-1">Done</h3>
+        <ul className="text-lg">
+          {record.firstBuild && <li>First build: there was nothing as found.</li>}
+          {record.moves.map((move) => {
+            const { title, detail } = entryWords(move, stage.adjuster);
+            return (
+              <li key={move.id}>
+                {title}. <span className="text-mid">{detail}</span>
+              </li>
+            );
+          })}
+          {record.moves.length === 0 && <li>Nothing was moved.</li>}
+          <li>
+            {clampWords(record)} {proofWords(record)}
+          </li>
+        </ul>
+      </section>
+      <Round
+        title="As left"
+        result={asLeft}
+        limits={limits}
+        beside={record.asFound?.body.result ?? null}
+        missing={
+          leftByFeel
+            ? capital(feelSaysWords[leftByFeel.body.says])
+            : record.lastRound || record.lastFeel
+              ? "Not read since the last move or clamp."
+              : "Nothing was read."
+        }
+      />
+    </section>
   );
 }
 
@@ -136,52 +162,61 @@ function Sign() {
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const { texts } = job.draft;
-  const { provisional } = job.record;
-  const open = provisional.filter((item) => !ticked.includes(item));
+  const parts = data.stages.map((stage) => ({ stage, provisional: job.recordOf(stage).provisional }));
+  const items = parts.flatMap(({ stage, provisional }) =>
+    provisional.map((code) => ({ key: `${stage.id} ${code}`, code, stage })),
+  );
+  const several = data.stages.length > 1;
+  const nextName = (stage: Stage) => (stage === data.stages[0] ? "sign.next" : `sign.next.${stage.id}`);
   const sign = async (event: React.FormEvent) => {
     event.preventDefault();
-    if (open.length > 0) return setRefusal({ code: "not-acknowledged", path: ["provisional"], facts: {} });
+    if (items.some((item) => !ticked.includes(item.key)))
+      return setRefusal({ code: "not-acknowledged", path: ["provisional"], facts: {} });
     setBusy(true);
     // The same id again if the answer gets lost, so that a second press signs nothing twice.
     const id = texts["sign.id"] || v7();
     job.changeText("sign.id", id);
     const result = await job.sign({
-      kind: "signature",
       id,
-      stageId: data.stage.id,
-      madeAt: new Date().toISOString(),
-      seenEntry: job.entries.filter((entry) => !entry.waiting).at(-1)?.id,
-      provisional,
+      seenEntry: job.entries.at(-1)?.id,
+      stages: parts.map(({ stage, provisional }) => ({
+        stageId: stage.id,
+        provisional,
+        nextDate: texts[nextName(stage)] || null,
+      })),
       comment: texts["sign.comment"] ?? "",
-      nextDate: texts["sign.next"] || null,
     });
     setBusy(false);
     setRefusal(result.ok ? null : result.refusal);
   };
   return (
     <form onSubmit={sign} className="grid gap-4 content-start" aria-label="Sign">
-      {provisional.length > 0 && (
+      {items.length > 0 && (
         <fieldset>
           <legend className="text-lg font-bold">Left provisional: acknowledge each</legend>
-          {provisional.map((item) => (
+          {items.map(({ key, code, stage }) => (
             <Tick
-              key={item}
-              label={provisionalWords[item]}
-              checked={ticked.includes(item)}
+              key={key}
+              label={several ? `${stage.name}: ${provisionalWords[code]}` : provisionalWords[code]}
+              checked={ticked.includes(key)}
               onChange={(event) => {
                 setRefusal(null);
-                setTicked((was) => (event.target.checked ? [...was, item] : was.filter((other) => other !== item)));
+                setTicked((was) => (event.target.checked ? [...was, key] : was.filter((other) => other !== key)));
               }}
             />
           ))}
+          <p className="text-mid">Each stays on the list of open points until it is done.</p>
         </fieldset>
       )}
-      <Field
-        label="Next date"
-        type="date"
-        value={texts["sign.next"] ?? ""}
-        onChange={(event) => job.changeText("sign.next", event.target.value)}
-      />
+      {data.stages.map((stage) => (
+        <Field
+          key={stage.id}
+          label={several ? `Next date, ${stage.name}` : "Next date"}
+          type="date"
+          value={texts[nextName(stage)] ?? ""}
+          onChange={(event) => job.changeText(nextName(stage), event.target.value)}
+        />
+      ))}
       <TextArea
         label="Remark"
         value={texts["sign.comment"] ?? ""}
@@ -206,35 +241,54 @@ function Sign() {
 
 function Signed() {
   const { data, job } = useJobScreen();
-  const signature = job.entries.find(isKind("signature"));
+  const signatures = job.entries.filter(isKind("signature"));
+  const signature = signatures[0];
   if (!signature) return null;
   const corrections = job.entries.filter(isKind("correction"));
+  const several = data.stages.length > 1;
+  const nameOf = (id: string | null) => data.stages.find((stage) => stage.id === id)?.name ?? "";
+  const waits = (signature as TapeEntry).waiting;
   return (
     <section aria-label="Signature" className="grid gap-3 content-start">
       <h2 className="text-2xl font-bold">
         Signed by {signature.madeByName}, {day(signature.madeAt, data.timeZone)}{" "}
         <span className="figure">{clock(signature.madeAt, data.timeZone)}</span>
       </h2>
+      {waits && (
+        <p className="text-lg border-l-4 border-near pl-3" role="status">
+          Kept on this tablet with everything before it; it goes into the logbook when the server can be reached.
+        </p>
+      )}
       {signature.body.comment && <p className="text-lg">{signature.body.comment}</p>}
-      {signature.body.provisional.map((item) => (
-        <p key={item} className="text-lg">
-          {provisionalWords[item]}.
+      {signatures.flatMap((item) =>
+        item.body.provisional.map((code) => (
+          <p key={`${item.id} ${code}`} className="text-lg">
+            {several && `${nameOf(item.stageId)}: `}
+            {provisionalWords[code]}.
+          </p>
+        )),
+      )}
+      {signatures.map((item) => (
+        <p key={item.id} className="text-lg">
+          {several && `${nameOf(item.stageId)}: `}
+          {item.body.nextDate ? `Next on ${dateWords(item.body.nextDate)}.` : "No next date was set."}
         </p>
       ))}
-      <p className="text-lg">
-        {signature.body.nextDate
-          ? `Next on ${day(`${signature.body.nextDate}T12:00:00Z`, data.timeZone)}.`
-          : "No next date was set."}
-      </p>
       {corrections.map((entry) => (
         <p key={entry.id} className="text-lg border-l-4 border-ink pl-3">
           Corrected {day(entry.madeAt, data.timeZone)}: {entry.body.text}
         </p>
       ))}
-      <div>
+      {!waits && <Exports path={`/jobs/${data.job.id}/record`} />}
+      <div className="flex flex-wrap gap-3">
         <Link to={`/machines/${data.machine.id}`} className={buttonClass("line", true)}>
           To the machine's logbook
         </Link>
+        {data.stages.map((stage) => (
+          <Link key={stage.id} to={`/stages/${stage.id}`} className={buttonClass("line", true)}>
+            {several ? `Trend of ${stage.name}` : "To the stage's trend"}
+          </Link>
+        ))}
       </div>
     </section>
   );

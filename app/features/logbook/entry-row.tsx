@@ -36,12 +36,14 @@ export function EntryRow({
       <span className="figure text-tape-mid">{clock(entry.madeAt, timeZone)}</span>
       <div>
         <p>{voided ? <s>{line}</s> : line}</p>
+        {entry.kind === "attachment" && <Attached entry={entry} />}
         <p className="text-tape-mid">
           <span className="figure">{entry.seq}</span> {stage?.name ?? "whole machine"}, {entry.madeByName}
         </p>
         {corrections.map((correction) => (
           <p key={correction.id} className="border-l-4 border-on-tape pl-2 mt-1">
             {correction.kind === "correction" && correction.body.text}
+            <span className="text-tape-mid">, {correction.madeByName}</span>
           </p>
         ))}
         {correcting && <Correct entry={entry} onDone={() => setCorrecting(false)} />}
@@ -61,7 +63,21 @@ export function EntryRow({
   );
 }
 
-const voidable = new Set(["round", "move", "clamp", "proof"]);
+/** A photograph in the tape itself; any other file as a link. */
+function Attached({ entry }: { entry: Extract<NamedEntry, { kind: "attachment" }> }) {
+  const { mediaType, caption, name } = entry.body;
+  return (
+    <a href={`/files/${entry.id}`} target="_blank" rel="noreferrer" className="text-on-tape inline-block my-1">
+      {mediaType.startsWith("image/") ? (
+        <img src={`/files/${entry.id}?small=1`} alt={caption || name} className="max-h-40" loading="lazy" />
+      ) : (
+        name
+      )}
+    </a>
+  );
+}
+
+const voidable = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);
 
 function Correct({ entry, onDone }: { entry: NamedEntry; onDone: () => void }) {
   const fetcher = useFetcher<{ refusal: Refusal } | { entry: NamedEntry }>();

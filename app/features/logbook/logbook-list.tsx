@@ -5,20 +5,22 @@ import { EntryRow } from "./entry-row";
 
 type Props = {
   entries: readonly NamedEntry[];
+  /** Those that name entries of this page, wherever they stand themselves. */
+  corrections: readonly NamedEntry[];
   stages: readonly Stage[];
   timeZone: string;
   mayCorrect: boolean;
 };
 
 /** A page of the logbook, newest first, by days; clamps touched one after the other fold into one line. */
-export function LogbookList({ entries, stages, timeZone, mayCorrect }: Props) {
+export function LogbookList({ entries, corrections, stages, timeZone, mayCorrect }: Props) {
   const rows = foldClamps(entries);
   const row = (entry: NamedEntry) => (
     <EntryRow
       key={entry.id}
       entry={entry}
       stage={stages.find((stage) => stage.id === entry.stageId)}
-      corrections={entries.filter((other) => other.kind === "correction" && other.namesEntry === entry.id)}
+      corrections={corrections.filter((other) => other.namesEntry === entry.id)}
       timeZone={timeZone}
       mayCorrect={mayCorrect}
     />
@@ -58,6 +60,7 @@ function foldClamps(entries: readonly NamedEntry[]): NamedEntry[][] {
       entry.kind === "clamp" &&
       last?.[0]?.kind === "clamp" &&
       last[0].jobId === entry.jobId &&
+      last[0].stageId === entry.stageId &&
       stateOf(last[0]) === stateOf(entry);
     if (joins) last.push(entry);
     else runs.push([entry]);
@@ -66,7 +69,11 @@ function foldClamps(entries: readonly NamedEntry[]): NamedEntry[][] {
 }
 
 const stateOf = (entry: NamedEntry): string =>
-  entry.kind === "clamp" ? (entry.body.state === "snug" ? "firm" : entry.body.state) : "";
+  entry.kind === "clamp"
+    ? entry.body.state === "snug" || entry.body.state === "started"
+      ? "firm"
+      : entry.body.state
+    : "";
 
 function clampWords(run: readonly NamedEntry[]): string {
   const clamps = new Set(run.map((entry) => (entry.kind === "clamp" ? entry.body.clamp : 0))).size;

@@ -1,6 +1,6 @@
 import { isKind } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
-import type { StageAdjuster } from "~/data/queries/stages";
+import type { Stage } from "~/data/queries/stages";
 import { entryWords } from "../words/entry";
 import { clockOrDay } from "../words/times";
 
@@ -9,12 +9,12 @@ export type TapeEntry = NamedEntry & { waiting?: boolean };
 /** What was done, newest first, along the bottom of the job. Runs of touched clamps count as one. */
 export function Tape({
   entries,
-  adjuster,
+  stages,
   timeZone,
   now,
 }: {
   entries: readonly TapeEntry[];
-  adjuster: StageAdjuster;
+  stages: readonly Stage[];
   timeZone: string;
   now: string;
 }) {
@@ -23,7 +23,8 @@ export function Tape({
     <section aria-label="Tape" className="bg-tape text-on-tape overflow-x-auto shrink-0">
       <ol className="flex max-sm:flex-col min-w-full w-max max-sm:w-full max-sm:max-h-18 max-sm:overflow-y-auto max-sm:px-3.5 max-sm:py-2">
         {lines.map(({ entry, times }) => {
-          const words = entryWords(entry, adjuster);
+          const stage = stages.find((candidate) => candidate.id === entry.stageId);
+          const words = entryWords(entry, stage?.adjuster);
           const title =
             times > 1 && entry.kind === "clamp" ? `Clamps ${entry.body.state}, ${times} touched` : words.title;
           return (
@@ -33,6 +34,7 @@ export function Tape({
             >
               <p className="figure text-tape-mid whitespace-nowrap">
                 {entry.waiting ? "waiting" : clockOrDay(entry.madeAt, timeZone, now)}
+                {stages.length > 1 && stage && ` ${stage.name}`}
               </p>
               <p className="truncate" title={words.detail}>
                 {title}
@@ -51,7 +53,11 @@ function tapeLines(entries: readonly TapeEntry[]): { entry: TapeEntry; times: nu
   for (const entry of [...entries].reverse()) {
     const last = lines[lines.length - 1];
     const sameRun =
-      last && isKind("clamp")(entry) && isKind("clamp")(last.entry) && entry.body.state === last.entry.body.state;
+      last &&
+      isKind("clamp")(entry) &&
+      isKind("clamp")(last.entry) &&
+      entry.stageId === last.entry.stageId &&
+      entry.body.state === last.entry.body.state;
     if (sameRun) last.times++;
     else lines.push({ entry, times: 1 });
   }

@@ -2,6 +2,8 @@ import type { ReactNode } from "react";
 import { Link, NavLink, useRouteLoaderData } from "react-router";
 import type { loader as rootLoader } from "~/app/root";
 import { Button, buttonClass } from "~/ui/button";
+import { forgetOnSignOut } from "../offline/service-worker-page";
+import { WaitingStrip } from "../offline/waiting-strip";
 
 /** The head of every page: name, what the page is about, and at the right what is always at hand. */
 export function Head({ children, right }: { children?: ReactNode; right?: ReactNode }) {
@@ -16,31 +18,44 @@ export function Head({ children, right }: { children?: ReactNode; right?: ReactN
   );
 }
 
-/** The head of a place: where one is, the room, who is signed in. */
+/** The head of a place: where one is, the room, who is signed in; under it what this tablet still holds. */
 export function PlaceHead() {
   return (
-    <Head
-      right={
-        <>
-          <RoomSwitch />
-          <PersonMenu />
-        </>
-      }
-    >
-      <PlaceNav />
-    </Head>
+    <>
+      <Head
+        right={
+          <>
+            <RoomSwitch />
+            <PersonMenu />
+          </>
+        }
+      >
+        <PlaceNav />
+      </Head>
+      <WaitingStrip />
+    </>
   );
 }
 
+const places = [
+  { to: "/", name: "Floor", end: true },
+  { to: "/jobs", name: "Jobs", end: false },
+  { to: "/bench", name: "Bench", end: false },
+];
+
 function PlaceNav() {
   return (
-    <nav aria-label="Places">
-      <NavLink
-        to="/"
-        className="inline-flex items-center min-h-11 px-3 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]"
-      >
-        Floor
-      </NavLink>
+    <nav aria-label="Places" className="flex">
+      {places.map(({ to, name, end }) => (
+        <NavLink
+          key={to}
+          to={to}
+          end={end}
+          className="inline-flex items-center min-h-11 px-3 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]"
+        >
+          {name}
+        </NavLink>
+      ))}
     </nav>
   );
 }
@@ -62,7 +77,7 @@ export function PersonMenu() {
   const person = useRouteLoaderData<typeof rootLoader>("root")?.person;
   if (!person) return null;
   return (
-    <form method="post" action="/sign-out">
+    <form method="post" action="/sign-out" onSubmit={forgetOnSignOut}>
       <button type="submit" className={buttonClass("quiet")} title="Sign out">
         {person.name}, sign out
       </button>

@@ -10,6 +10,8 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return "Nothing is typed here yet.";
     case "not-a-number":
       return `“${facts.text}” is not a number.`;
+    case "not-whole":
+      return `“${facts.text}” is not a whole number.`;
     case "two-decimal-signs":
       return `“${facts.text}” has two decimal signs. Type one point or comma.`;
     case "unknown-unit":
@@ -64,6 +66,84 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return "There are characters in this that cannot be kept.";
     case "cannot-be-voided":
       return "This happened, whatever is said of it later. Correct it in words.";
+    case "tag-taken":
+      return `The tag stands on ${facts.name} already. Every machine has its own.`;
+    case "name-taken":
+      return `A machine in service has this name already, with the tag ${facts.tag}.`;
+    case "stage-name-taken":
+      return "Another stage of this machine has this name.";
+    case "nothing-changed":
+      return "Nothing is different from what is kept.";
+    case "machine-retired":
+      return "This machine is out of service. Take it into service again on its page before working on it.";
+    case "job-open":
+      return `A job of ${facts.by} is still open on it. Sign that first.`;
+    case "revised-meanwhile":
+      return "Somebody else revised this while you were typing. Look at theirs, then send yours again; it is all still here.";
+    case "adjuster-revised":
+      return `The adjuster was changed to ${facts.name} while this job was open. Look at the move again; the amount may mean something else now.`;
+    case "meter-backwards":
+      return `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`;
+    case "below-new-meter":
+      return "The meter cannot show less than it began with.";
+    case "point-closed":
+      return "Somebody closed this already.";
+    case "already-out":
+      return "That was taken out already.";
+    case "no-such-round":
+      return "Something was moved since; that round cannot be gone on with. Read a new one.";
+    case "file-too-large":
+      return `The file has ${number(facts.megabytes)} MB; ${number(facts.most)} MB fit. Send it smaller.`;
+    case "offline-file":
+      return "The server cannot be reached just now. The file is still chosen; send it again in a moment.";
+    case "kind-not-kept":
+      return "Photographs (JPEG, PNG, WebP), PDF, CSV and plain text can be kept; this is something else.";
+    case "not-what-it-says":
+      return `The name says ${facts.says}, but what is in it is ${facts.is === "unknown" ? "something else" : facts.is}. It was not kept.`;
+    case "picture-damaged":
+      return "The picture cannot be opened; it may be damaged. Take it again.";
+    case "empty-file":
+      return "There is nothing in this file.";
+    case "window-upside-down":
+      return "The lower one is above the upper one.";
+    case "aim-outside":
+      return "The aim lies outside of the limits.";
+    case "too-small":
+      return "That is smaller than anything here can be.";
+    case "too-few":
+      return "At least one is needed.";
+    case "not-understood":
+      return "This cannot be understood.";
+    case "teeth-too-few":
+      return "A gear has three teeth at least.";
+    case "angle-out-of-range":
+      return "Pressure angles lie between 5 and 45 degrees; 20 is usual, 14.5 and 25 are seen.";
+    case "not-a-point":
+      return `“${facts.text}” is no point; type x and y in millimetres, one screw a line.`;
+    case "cannot-move":
+      return "At this angle the adjuster cannot move the centres at all.";
+    case "no-such-tool":
+      return "There is no such computation.";
+    case "id-taken":
+      return "This was sent before as something else. Nothing was changed.";
+    case "centre-distance-too-small":
+      return `At this centre distance the teeth cannot mesh at all; the least is ${number(facts.leastMm)} mm.`;
+    case "ring-not-larger":
+      return `A ring needs more teeth than the ${number(facts.pinion)} of its pinion.`;
+    case "no-zero-backlash-distance":
+      return "With these profile shifts the teeth have no distance at which they mesh.";
+    case "root-not-below-tip":
+      return "The root lies above the tip; look at the shift, thinning and tip diameter.";
+    case "spans-over-equal-teeth":
+      return "The two spans are over the same number of teeth; measure over two that differ.";
+    case "too-few-readings":
+      return "More readings are needed for this.";
+    case "too-many-positions":
+      return "There are not so many teeth.";
+    case "arc-empty":
+      return "No tooth lies on this arc.";
+    case "pin-drops-through":
+      return "The pin is too small; it drops through the gap.";
     case "no-such-machine":
     case "no-such-stage":
     case "no-such-job":

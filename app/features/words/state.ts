@@ -12,6 +12,7 @@ export const provisionalWords: Record<Provisional, string> = {
   "no-as-found": "Nothing was read as found",
   "not-inside": "It is outside its limits, or too near them to tell",
   "no-check-round": "No round was read after the last move or clamp",
+  "things-left-in": "Something put in for the work was not taken out",
   "clamps-not-firm": "Not every clamp is firm",
   "no-compound": "No locking compound on the clamps yet",
   "not-proved": "It was not proved under power",

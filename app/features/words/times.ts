@@ -12,3 +12,14 @@ export const shortDay = (iso: string, timeZone: string): string =>
 /** Clock on the day itself, else the date. */
 export const clockOrDay = (iso: string, timeZone: string, now: string): string =>
   day(iso, timeZone) === day(now, timeZone) ? clock(iso, timeZone) : shortDay(iso, timeZone);
+
+/** A date as it is kept, without a time: "2027-03-04" as "4 March 2027". */
+export const dateWords = (date: string): string => day(`${date}T12:00:00Z`, "UTC");
+
+/** How long ago, in the largest whole unit that says it: "today", "3 days ago", "5 months ago". */
+export function agoWords(iso: string, now: string): string {
+  const days = Math.floor((Date.parse(now) - Date.parse(iso)) / 86_400_000);
+  if (days < 1) return "today";
+  if (days < 60) return days === 1 ? "yesterday" : `${days} days ago`;
+  return days < 730 ? `${Math.round(days / 30.4)} months ago` : `${Math.floor(days / 365)} years ago`;
+}

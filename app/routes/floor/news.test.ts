@@ -1,44 +1,66 @@
 import { describe, expect, test } from "vitest";
-import type { MarkState } from "~/ui/state-mark";
-import { floorNews, machineReason } from "./news";
+import type { Standing } from "~/core/logbook";
+import type { FloorGroup } from "~/data/queries/floor";
+import { floorNews, machineReasons } from "./news";
 
-type StageNow = Parameters<typeof machineReason>[0][number];
-const stage = (
-  name: string,
-  state: MarkState,
-  result: object | null = { minMm: 0.1, maxMm: 0.2, fits: true },
-): StageNow =>
-  ({ stage: { name, limits: { loMm: 0.12, hiMm: 0.3 } }, standing: { result }, state }) as unknown as StageNow;
-const machine = (...states: MarkState[]) => ({ stages: states.map((state) => stage("S", state)) });
+const at = { now: "2026-11-25T08:00:00Z", timeZone: "Europe/London" };
+type StageNow = Parameters<typeof machineReasons>[0][number];
+const stage = (name: string, state: Standing["state"], more: object = {}): StageNow =>
+  ({
+    stage: { name, limits: { loMm: 0.12, hiMm: 0.3 } },
+    standing: { state, readAt: at.now, result: { minMm: 0.13, maxMm: 0.2, fits: true }, ...more },
+  }) as unknown as StageNow;
+const group = (more: Partial<FloorGroup>): FloorGroup => ({
+  site: "",
+  hall: "",
+  machines: 3,
+  outside: 0,
+  near: 0,
+  drifting: 0,
+  unknown: 0,
+  points: 0,
+  ...more,
+});
 
-describe("the headline says the news", () => {
-  test.each([
+describe("the headline says the news of the whole workshop", () => {
+  test.each<[FloorGroup[], string]>([
     [[], "The floor is empty"],
-    [[machine("inside"), machine("inside", "inside")], "Every stage is inside"],
-    [[machine("outside", "near"), machine("inside")], "One machine is outside"],
-    [
-      [machine("outside"), machine("outside"), machine("near")],
-      "Two machines are outside, one machine is near the edge",
-    ],
-    [[machine("unknown"), machine("inside")], "One machine has to be read"],
-  ])("%#", (rows, headline) => {
-    expect(floorNews(rows)).toBe(headline);
+    [[group({})], "Every stage is inside"],
+    [[group({ outside: 1 }), group({ unknown: 2 })], "One machine is outside"],
+    [[group({ outside: 1 }), group({ outside: 1, near: 1 })], "Two machines are outside, one machine is near the edge"],
+    [[group({ drifting: 2 })], "Two machines drift out soon"],
+    [[group({ unknown: 1 })], "One machine has to be read"],
+    [[group({ points: 1 })], "Every stage is inside; open points are left"],
+  ])("%#", (groups, headline) => {
+    expect(floorNews(groups)).toBe(headline);
   });
 });
 
 describe("the reason is the worst stage's, in words", () => {
-  test.each<[StageNow[], string]>([
+  const drift = (limit: "lo" | "hi", when: string) => ({ drift: { limit, at: when, earliest: when, latest: when } });
+  test.each<[StageNow[], number, string[]]>([
     [
-      [stage("Cam", "outside", { minMm: 0, maxMm: 1, fits: false })],
-      "Cam: no setting can hold it, the gear is not round",
+      [stage("Cam", "outside", { result: { minMm: 0, maxMm: 1, fits: false } })],
+      0,
+      ["Cam: no setting can hold it, the gear is not round"],
     ],
-    [[stage("Fold", "near"), stage("Anvil", "outside")], "Anvil is too tight"],
-    [[stage("Anvil", "outside", { minMm: 0.2, maxMm: 0.4, fits: true })], "Anvil is too loose"],
-    [[stage("Fold", "near")], "Fold is too near its limit to tell"],
-    [[stage("New", "unknown", null)], "New was never read"],
-    [[stage("Old", "unknown")], "Old was not read since it was moved"],
-    [[stage("Good", "inside")], "Nothing to do"],
-  ])("%#", (stages, reason) => {
-    expect(machineReason(stages)).toBe(reason);
+    [
+      [stage("Fold", "near"), stage("Anvil", "outside", { result: { minMm: 0.1, maxMm: 0.2, fits: true } })],
+      2,
+      ["Anvil is too tight", "Two open points"],
+    ],
+    [[stage("Fold", "near")], 0, ["Fold is too near its limit to tell"]],
+    [
+      [stage("Knife", "inside", drift("hi", "2026-12-09T10:00:00Z"))],
+      0,
+      ["Knife drifts out, too loose, about 9 December"],
+    ],
+    [[stage("Knife", "inside", drift("hi", "2028-01-01T10:00:00Z"))], 1, ["One open point"]],
+    [[stage("New", "unknown", { readAt: null, result: null })], 0, ["New was never read"]],
+    [[stage("Old", "unknown")], 0, ["Old was not read since it was moved"]],
+    [[stage("Good", "inside")], 0, ["Nothing to do"]],
+    [[], 0, ["No stage is entered yet"]],
+  ])("%#", (stages, points, reasons) => {
+    expect(machineReasons(stages, points, at)).toEqual(reasons);
   });
 });

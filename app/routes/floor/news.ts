@@ -1,49 +1,77 @@
-import type { StageState } from "~/app/features/stage/stage-state";
-import type { StageStanding } from "~/data/queries/machines";
+import { capital, countWords } from "~/app/features/words/count";
+import { day } from "~/app/features/words/times";
+import type { Standing } from "~/core/logbook";
+import type { FloorGroup } from "~/data/queries/floor";
 import type { Stage } from "~/data/queries/stages";
 
-type StageNow = { stage: Stage; standing: StageStanding | null; state: StageState };
+type StageNow = { stage: Pick<Stage, "name" | "limits">; standing: Standing | null };
+type Now = { now: string; timeZone: string };
 
-const words = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
-const count = (n: number): string => words[n] ?? String(n);
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const machines = (n: number, verb: [one: string, many: string]): string =>
-  `${count(n)} ${n === 1 ? "machine" : "machines"} ${n === 1 ? verb[0] : verb[1]}`;
+  `${countWords(n)} ${n === 1 ? "machine" : "machines"} ${n === 1 ? verb[0] : verb[1]}`;
 
-/** The headline: what needs somebody today. */
-export function floorNews(rows: readonly { stages: readonly StageNow[] }[]): string {
-  const having = (state: StageState) => rows.filter((row) => row.stages.some((stage) => stage.state === state)).length;
-  const outside = having("outside");
-  const near = rows.filter(
-    (row) => row.stages.some((s) => s.state === "near") && !row.stages.some((s) => s.state === "outside"),
-  ).length;
-  const unknown = having("unknown");
+/** The headline: what needs somebody today, over the whole workshop. */
+export function floorNews(groups: readonly FloorGroup[]): string {
+  const sum = (of: (group: FloorGroup) => number) => groups.reduce((total, group) => total + of(group), 0);
+  if (sum((group) => group.machines) === 0) return "The floor is empty";
+  const outside = sum((group) => group.outside);
+  const near = sum((group) => group.near);
+  const drifting = sum((group) => group.drifting);
+  const unknown = sum((group) => group.unknown);
+  const points = sum((group) => group.points);
   const parts = [
     outside > 0 ? machines(outside, ["is outside", "are outside"]) : "",
     near > 0 ? machines(near, ["is near the edge", "are near the edge"]) : "",
-    outside === 0 && near === 0 && unknown > 0 ? machines(unknown, ["has to be read", "have to be read"]) : "",
+    drifting > 0 ? machines(drifting, ["drifts out soon", "drift out soon"]) : "",
+    outside + near + drifting === 0 && unknown > 0 ? machines(unknown, ["has to be read", "have to be read"]) : "",
   ].filter(Boolean);
-  if (rows.length === 0) return "The floor is empty";
-  return parts.length === 0 ? "Every stage is inside" : capital(parts.join(", "));
+  if (parts.length > 0) return capital(parts.slice(0, 2).join(", "));
+  return points > 0 ? "Every stage is inside; open points are left" : "Every stage is inside";
 }
 
-/** Why a machine stands where it does in the list: its worst stage, in words. */
-export function machineReason(stages: readonly StageNow[]): string {
-  const outside = stages.find((item) => item.state === "outside");
-  if (outside) {
-    const { stage, standing } = outside;
-    if (standing?.result && !standing.result.fits)
-      return `${stage.name}: no setting can hold it, the gear is not round`;
-    const loose = (standing?.result?.maxMm ?? 0) > stage.limits.hiMm;
-    const tight = (standing?.result?.minMm ?? 0) < stage.limits.loMm;
-    return `${stage.name} is ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
-  }
-  const near = stages.find((item) => item.state === "near");
-  if (near) return `${near.stage.name} is too near its limit to tell`;
-  const unknown = stages.find((item) => item.state === "unknown");
+/** Why a machine stands where it does in the list: its worst stage, in words; after it what else must not be forgotten. */
+export function machineReasons(stages: readonly StageNow[], points: number, at: Now): string[] {
+  if (stages.length === 0) return ["No stage is entered yet"];
+  const worst = stageReason(stages, at);
+  const open = points > 0 ? [`${capital(countWords(points))} open ${points === 1 ? "point" : "points"}`] : [];
+  return worst === null ? (open.length > 0 ? open : ["Nothing to do"]) : [worst, ...open];
+}
+
+function stageReason(stages: readonly StageNow[], at: Now): string | null {
+  const having = (state: Standing["state"]) => stages.find((item) => item.standing?.state === state);
+  const outside = having("outside");
+  if (outside) return outsideReason(outside);
+  const near = having("near");
+  if (near) return `${near.stage.name} is too near its limit to tell${driftWords(near, at)}`;
+  const drifting = stages
+    .filter((item) => item.standing?.drift)
+    .sort((a, b) => (a.standing?.drift?.at ?? "").localeCompare(b.standing?.drift?.at ?? ""))[0];
+  if (drifting?.standing?.drift && Date.parse(drifting.standing.drift.at) < Date.parse(at.now) + soonMs)
+    return `${drifting.stage.name}${driftWords(drifting, at)}`;
+  const unknown = stages.find((item) => !item.standing || item.standing.state === "unknown");
   if (unknown)
-    return unknown.standing?.result
+    return unknown.standing?.readAt
       ? `${unknown.stage.name} was not read since it was moved`
       : `${unknown.stage.name} was never read`;
-  return "Nothing to do";
+  return null;
+}
+
+const soonMs = 60 * 86_400_000;
+
+function outsideReason({ stage, standing }: StageNow): string {
+  if (standing?.felt) return `${stage.name} is out by feel`;
+  const result = standing?.result;
+  if (result && !result.fits) return `${stage.name}: no setting can hold it, the gear is not round`;
+  const loose = (result?.maxMm ?? 0) > stage.limits.hiMm;
+  const tight = (result?.minMm ?? 0) < stage.limits.loMm;
+  return `${stage.name} is ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
+}
+
+/** "drifts out about 9 December", or that by its trend it already should have. */
+function driftWords({ standing }: StageNow, { now, timeZone }: Now): string {
+  const drift = standing?.drift;
+  if (!drift) return "";
+  const which = drift.limit === "lo" ? "tight" : "loose";
+  if (Date.parse(drift.at) <= Date.parse(now)) return `, and by its trend too ${which} by now`;
+  return ` drifts out, too ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
 }

@@ -9,8 +9,8 @@ import { loadEntries } from "./load-job.server";
 /** The job's entries as the server has them now. */
 export async function loader({ params, context }: Route.LoaderArgs) {
   return asPersonJson(context, everyRole, async (asked) => {
-    const entries = await loadEntries(asked, params.jobId);
-    return entries ? Response.json({ entries }) : refusalResponse(404, "no-such-job");
+    const found = await loadEntries(asked, params.jobId);
+    return found ? Response.json(found) : refusalResponse(404, "no-such-job");
   });
 }
 

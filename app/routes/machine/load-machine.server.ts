@@ -1,40 +1,78 @@
 import { data } from "react-router";
-import { stageState } from "~/app/features/stage/stage-state";
 import { isId } from "~/app/session/is-id";
-import { logbookPage } from "~/data/queries/entries";
+import { attachmentsOf, correctionsOf, logbookPage, usageReadings } from "~/data/queries/entries";
 import { openJobs } from "~/data/queries/jobs";
-import { machineById, standings } from "~/data/queries/machines";
+import { machineById, twinsOf } from "~/data/queries/machines";
+import { openPointsOf } from "~/data/queries/open-points";
 import { stagesOfMachines } from "~/data/queries/stages";
+import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 
 const pageSize = 40;
+const usagesShown = 6;
+const filesShown = 8;
 
-/** A machine with its stages as they stand, its open jobs, and one page of its logbook before a number. */
-export async function loadMachine({ pool, person, now }: Context, machineId: string, before: number) {
+/** A machine with its stages as they stand, its open jobs and points, and one page of its logbook before a number. */
+export async function loadMachine(
+  { pool, person, now }: Context,
+  machineId: string,
+  { before, words }: { before: number; words: string },
+) {
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
   const from = Number.isSafeInteger(before) && before > 0 ? before : Number.MAX_SAFE_INTEGER;
-  const [stages, jobs, page] = await Promise.all([
+  const [stages, jobs, page, twins, points, usage, files] = await Promise.all([
     stagesOfMachines(pool, [machine.id]),
     openJobs(pool, [machine.id]),
-    logbookPage(pool, machine.id, from, pageSize + 1),
+    logbookPage(pool, machine.id, from, words, pageSize + 1),
+    twinsOf(pool, machine),
+    openPointsOf(pool, [machine.id]),
+    usageReadings(pool, machine.id, usagesShown),
+    attachmentsOf(pool, machine.id, filesShown),
   ]);
-  const standing = await standings(
+  const entries = page.slice(0, pageSize);
+  const [standings, twinStages, corrections] = await Promise.all([
+    standingsOfStages(
+      pool,
+      stages.map((stage) => stage.id),
+    ),
+    stagesOfMachines(
+      pool,
+      twins.map((twin) => twin.id),
+    ),
+    correctionsOf(
+      pool,
+      entries.map((entry) => entry.id),
+    ),
+  ]);
+  const twinStandings = await standingsOfStages(
     pool,
-    stages.map((stage) => stage.id),
+    twinStages.map((stage) => stage.id),
   );
   return {
     machine,
-    stages: stages.map((stage) => {
-      const known = standing.find((item) => item.stageId === stage.id) ?? null;
-      return { stage, standing: known, state: stageState(known) };
-    }),
+    stages: stages.map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null })),
+    twins: twins.map((twin) => ({
+      ...twin,
+      stages: twinStages
+        .filter((stage) => stage.machineId === twin.id)
+        .map((stage) => ({
+          name: stage.name,
+          state: twinStandings.find((item) => item.stageId === stage.id)?.state ?? ("unknown" as const),
+        })),
+    })),
     jobs,
-    entries: page.slice(0, pageSize),
-    older: page.length > pageSize ? (page[pageSize - 1]?.seq ?? null) : null,
+    points,
+    usage,
+    files,
+    entries,
+    corrections,
+    words,
+    older: page.length > pageSize ? (entries[entries.length - 1]?.seq ?? null) : null,
     paged: from !== Number.MAX_SAFE_INTEGER,
     timeZone: person.timeZone,
-    mayWork: mayWork.includes(person.role),
+    mayWork: mayWork.includes(person.role) && machine.retiredAt === null,
+    mayEdit: person.role === "lead",
     now: now.toISOString(),
   };
 }

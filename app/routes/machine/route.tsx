@@ -1,17 +1,27 @@
-import { useState } from "react";
-import { data, Form, Link, redirect, useNavigation } from "react-router";
+import { data, Form, isRouteErrorResponse, Link, redirect } from "react-router";
 import { v7 } from "uuid";
+import { Exports } from "~/app/features/export/exports";
 import { LogbookList } from "~/app/features/logbook/logbook-list";
+import { OpenPointLine } from "~/app/features/logbook/open-point-line";
+import { Files } from "~/app/features/machine/files";
+import { NewPoint } from "~/app/features/machine/new-point";
+import { StartJob } from "~/app/features/machine/start-job";
+import { UsageMeter } from "~/app/features/machine/usage-meter";
+import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
+import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
-import { StageCell } from "~/app/features/stage/stage-cell";
+import { DriveLine } from "~/app/features/stage/drive-line";
 import { refusalWords } from "~/app/features/words/refusal";
 import { clockOrDay, day } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { formatNumber } from "~/core/quantity";
+import { formatNumber, parseNumber, type Refusal } from "~/core/quantity";
 import { mayWork } from "~/operations/context";
+import { retireMachine } from "~/operations/edit-machine";
+import { logUsage } from "~/operations/log-usage";
 import { openJob } from "~/operations/open-job";
 import { Button, buttonClass } from "~/ui/button";
 import { Field } from "~/ui/field";
+import { StateMark } from "~/ui/state-mark";
 import type { Route } from "./+types/route";
 import { loadMachine } from "./load-machine.server";
 
@@ -20,137 +30,298 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ params, context, request }: Route.LoaderArgs) {
-  const before = Number(new URL(request.url).searchParams.get("before"));
-  return asPerson(context, request, everyRole, (asked) => loadMachine(asked, params.machineId, before));
+  const search = new URL(request.url).searchParams;
+  const asked = { before: Number(search.get("before")), words: (search.get("q") ?? "").trim().slice(0, 80) };
+  return asPerson(context, request, everyRole, (by) => loadMachine(by, params.machineId, asked));
 }
 
-/** Opens a job. The ids were made with the form, so that sending it twice opens one. */
 export async function action({ params, context, request }: Route.ActionArgs) {
   const form = await request.formData();
   return asPerson(context, request, mayWork, async (asked) => {
-    const reason = String(form.get("reason") ?? "");
-    const result = await openJob(asked, {
-      id: form.get("jobId"),
-      entryId: form.get("entryId"),
-      machineId: params.machineId,
-      stageIds: [form.get("stageId")],
-      reason,
-      madeAt: asked.now.toISOString(),
-    });
-    if (!result.ok) return data({ refusal: result.refusal, reason }, { status: 400 });
-    return redirect(`/jobs/${result.value.jobId}`);
+    switch (form.get("what")) {
+      case "open": {
+        const reason = String(form.get("reason") ?? "");
+        const opened = await openJob(asked, { ...openingOf(form, params.machineId), madeAt: asked.now.toISOString() });
+        if (opened.ok) throw redirect(`/jobs/${opened.value.jobId}`);
+        return data({ refusal: opened.refusal, reason, stageId: String(form.get("stageId")) }, { status: 400 });
+      }
+      case "usage": {
+        const reading = parseNumber(String(form.get("reading") ?? ""));
+        if (!reading.ok) return refused({ ...reading.refusal, path: ["reading"] });
+        const from = form.get("meter") === "new" ? parseNumber(String(form.get("newMeterFrom") ?? "")) : null;
+        if (from && !from.ok) return refused({ ...from.refusal, path: ["newMeterFrom"] });
+        const logged = await logUsage(asked, {
+          id: form.get("id"),
+          machineId: params.machineId,
+          madeAt: asked.now.toISOString(),
+          reading: reading.value,
+          newMeterFrom: from?.ok ? from.value : null,
+        });
+        return logged.ok ? { done: true } : refused(logged.refusal);
+      }
+      default: {
+        const retired = form.get("what") === "retire";
+        const text = String(form.get("text") ?? "");
+        const entryId = form.get("entryId");
+        const done = await retireMachine(asked, { machineId: params.machineId, entryId, retired, text });
+        return done.ok ? { done: true } : refused(done.refusal);
+      }
+    }
   });
 }
 
+const refused = (refusal: Refusal) => data({ refusal }, { status: 400 });
+
+const openingOf = (form: FormData, machineId: string) => ({
+  id: String(form.get("jobId")),
+  entryId: String(form.get("entryId")),
+  machineId,
+  stageIds: form.getAll("stageId").map(String),
+  reason: String(form.get("reason") ?? ""),
+  firstBuild: form.get("firstBuild") === "yes",
+});
+
+/** Without the server a job opens on this tablet, from what it keeps of the machine; everything else has to wait for it. */
+export async function clientAction({ request, params, serverAction }: Route.ClientActionArgs) {
+  const form = await request.clone().formData();
+  try {
+    return await serverAction();
+  } catch (error) {
+    const answered = error instanceof Response || (isRouteErrorResponse(error) && error.status < 500);
+    const opening = openingOf(form, params.machineId);
+    if (answered || form.get("what") !== "open" || opening.reason.trim() === "") throw error;
+    const kit = await keptKit(params.machineId);
+    if (!kit) throw error;
+    await openHere(kit, opening);
+    throw redirect(`/jobs/${opening.id}`);
+  }
+}
+
 export default function MachinePage({ loaderData, actionData }: Route.ComponentProps) {
-  const { machine, stages, jobs, entries, older, timeZone, now } = loaderData;
+  const { machine, stages, jobs, timeZone, now } = loaderData;
+  useKeptKit(machine.id);
+  const place = [machine.site, machine.hall, machine.place].filter(Boolean).join(", ");
+  const refusedOpening =
+    actionData && "reason" in actionData ? (actionData as { refusal: Refusal; reason: string; stageId: string }) : null;
   return (
     <>
       <PlaceHead />
-      <main className="grid lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)]">
-        <div className="p-5 max-sm:p-3.5">
-          <header className="mb-6">
-            <h1 className="text-3xl font-bold">{machine.name}</h1>
-            <p className="text-lg text-mid">
-              <span className="figure">{machine.tag}</span>, {machine.place}. {machine.model}
-            </p>
+      <main className="grid xl:grid-cols-[minmax(0,1fr)_minmax(0,32rem)]">
+        <div className="p-5 max-sm:p-3.5 grid gap-8 content-start">
+          <header className="flex flex-wrap gap-x-6 gap-y-3 items-start">
+            <div className="grow">
+              <h1 className="text-3xl font-bold">{machine.name}</h1>
+              <p className="text-lg text-mid">
+                <span className="figure">{machine.tag}</span>
+                {place && `, ${place}`}
+                {machine.model && `. ${machine.model}`}
+                {machine.serial && `, serial ${machine.serial}`}
+              </p>
+              {machine.usageTotal !== null && (
+                <p className="text-mid">
+                  <span className="figure">{formatNumber(machine.usageTotal, 0)}</span> {machine.usageUnit} run
+                </p>
+              )}
+              {machine.retiredAt && (
+                <p className="text-lg font-semibold text-outside" role="status">
+                  Out of service since {day(machine.retiredAt, timeZone)}. Its logbook stays.
+                </p>
+              )}
+            </div>
+            <nav aria-label="Machine" className="flex flex-wrap gap-2">
+              {loaderData.mayWork && (
+                <Link to={`/at/${machine.id}`} className={buttonClass("line")}>
+                  Quick touch
+                </Link>
+              )}
+              <Link to={`/machines/${machine.id}/label`} className={buttonClass("quiet")}>
+                Label
+              </Link>
+              {loaderData.mayEdit && (
+                <>
+                  <Link to={`/machines/${machine.id}/edit`} className={buttonClass("quiet")}>
+                    Edit
+                  </Link>
+                  <Link to={`/machines/${machine.id}/copy`} className={buttonClass("quiet")}>
+                    Copy
+                  </Link>
+                </>
+              )}
+            </nav>
           </header>
+          {stages.length > 0 ? (
+            <DriveLine stages={stages} />
+          ) : (
+            <p className="text-lg">No stage is entered yet: nothing can be read on this machine before.</p>
+          )}
+          {loaderData.mayEdit && !machine.retiredAt && (
+            <p className={stages.length > 0 ? "-mt-5" : ""}>
+              <Link
+                to={`/machines/${machine.id}/stages/new`}
+                className={buttonClass(stages.length === 0 ? "now" : "quiet", stages.length === 0)}
+              >
+                {stages.length === 0 ? "Enter its first stage" : "Add a stage"}
+              </Link>
+            </p>
+          )}
           <ul>
-            {stages.map((item) => {
-              const { stage } = item;
+            {stages.map(({ stage, standing }) => {
               const job = jobs.find((candidate) => candidate.stageIds.includes(stage.id));
               return (
-                <li
-                  key={stage.id}
-                  className="border-t border-rule py-5 grid sm:grid-cols-[16rem_minmax(0,1fr)] gap-x-8 gap-y-4"
-                >
-                  <StageCell {...item} />
-                  <div>
+                <li key={stage.id} className="border-t border-rule py-4 grid gap-3">
+                  <p>
+                    <b className="text-lg">{stage.name}.</b> Limits{" "}
+                    <span className="figure">
+                      {formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)}
+                    </span>{" "}
+                    mm backlash at the pitch circle, {stage.limits.source}. Set by {stage.adjuster.name.toLowerCase()},{" "}
+                    {stage.geometry.clamps.points.length} clamps {stage.geometry.clamps.size}.
+                    {standing?.readAt && ` Last read ${day(standing.readAt, timeZone)}.`}
+                  </p>
+                  {job ? (
                     <p>
-                      Limits{" "}
-                      <span className="figure">
-                        {formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)}
-                      </span>{" "}
-                      mm backlash at the pitch circle. {stage.limits.source}, revision {stage.limits.revision}.
-                    </p>
-                    <p className="text-mid mb-3">
-                      Module <span className="figure">{stage.geometry.pair.moduleMm}</span>, centres{" "}
-                      <span className="figure">{formatNumber(stage.geometry.pair.centreDistanceMm ?? 0, 2)}</span> mm.
-                      Set by {stage.adjuster.name.toLowerCase()}, {stage.geometry.clamps.points.length} clamps{" "}
-                      {stage.geometry.clamps.size}.
-                      {item.standing?.readAt && ` Last read ${day(item.standing.readAt, timeZone)}.`}
-                    </p>
-                    {job ? (
                       <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
                         Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
                       </Link>
-                    ) : (
-                      loaderData.mayWork && (
-                        <StartJob stageId={stage.id} stageName={stage.name} actionData={actionData} />
-                      )
-                    )}
-                  </div>
+                    </p>
+                  ) : (
+                    loaderData.mayWork && (
+                      <StartJob
+                        stage={stage}
+                        others={stages.flatMap((other) => (other.stage === stage ? [] : [other.stage]))}
+                        refused={refusedOpening?.stageId === stage.id ? refusedOpening : null}
+                      />
+                    )
+                  )}
                 </li>
               );
             })}
           </ul>
+          <section aria-labelledby="points">
+            <h2 id="points" className="text-xl font-bold">
+              Open points
+            </h2>
+            <ul>
+              {loaderData.points.map((point) => (
+                <OpenPointLine
+                  key={point.id}
+                  point={point}
+                  where={stages.find((item) => item.stage.id === point.stageId)?.stage.name ?? ""}
+                  now={now}
+                  mayClose={loaderData.mayWork}
+                />
+              ))}
+              {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
+            </ul>
+            {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages.map((item) => item.stage)} />}
+          </section>
+          <UsageMeter machine={machine} readings={loaderData.usage} timeZone={timeZone} mayRead={loaderData.mayWork} />
+          <Files machineId={machine.id} files={loaderData.files} timeZone={timeZone} mayAdd={loaderData.mayWork} />
+          {loaderData.twins.length > 0 && <Twins twins={loaderData.twins} model={machine.model} />}
+          <section aria-labelledby="away">
+            <h2 id="away" className="text-xl font-bold mb-2">
+              The whole record
+            </h2>
+            <Exports path={`/machines/${machine.id}/record`} />
+          </section>
+          {loaderData.mayEdit && <Service retired={machine.retiredAt !== null} actionData={actionData} />}
         </div>
-        <section aria-labelledby="logbook" className="bg-tape text-on-tape p-5 max-sm:p-3.5 min-h-[70vh]">
-          <h2 id="logbook" className="text-xl font-bold mb-3">
-            Logbook
-          </h2>
-          {entries.length === 0 && <p>Nothing is logged yet.</p>}
-          <LogbookList
-            entries={entries}
-            stages={stages.map((item) => item.stage)}
-            timeZone={timeZone}
-            mayCorrect={loaderData.mayWork}
-          />
-          <nav aria-label="Logbook pages" className="flex gap-6 mt-4">
-            {loaderData.paged && (
-              <Link to="?" className="text-on-tape min-h-11 inline-flex items-center">
-                Newest
-              </Link>
-            )}
-            {older !== null && (
-              <Link to={`?before=${older}`} className="text-on-tape min-h-11 inline-flex items-center">
-                Older
-              </Link>
-            )}
-          </nav>
-        </section>
+        <Logbook loaderData={loaderData} />
       </main>
     </>
   );
 }
 
-function StartJob({
-  stageId,
-  stageName,
-  actionData,
-}: {
-  stageId: string;
-  stageName: string;
-  actionData: Route.ComponentProps["actionData"];
-}) {
-  const [ids] = useState(() => ({ jobId: v7(), entryId: v7() }));
-  const busy = useNavigation().state !== "idle";
+function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"] }) {
+  const { entries, older, words } = loaderData;
   return (
-    <Form method="post" className="flex flex-wrap gap-3 items-end">
-      <input type="hidden" name="stageId" value={stageId} />
-      <input type="hidden" name="jobId" value={ids.jobId} suppressHydrationWarning />
-      <input type="hidden" name="entryId" value={ids.entryId} suppressHydrationWarning />
-      <Field
-        className="grow max-w-sm"
-        label={`Why is the ${stageName.toLowerCase()} looked at?`}
-        name="reason"
-        autoComplete="off"
-        defaultValue={actionData?.reason}
-        error={actionData ? refusalWords(actionData.refusal) : undefined}
+    <section aria-labelledby="logbook" className="bg-tape text-on-tape p-5 max-sm:p-3.5 min-h-[70vh]">
+      <div className="flex flex-wrap gap-3 items-end justify-between mb-3">
+        <h2 id="logbook" className="text-xl font-bold">
+          Logbook
+        </h2>
+        <Form role="search" className="flex gap-2 items-end" preventScrollReset>
+          <Field
+            className="[&_label]:sr-only text-ink"
+            label="Find in the logbook"
+            placeholder="Find in the logbook"
+            name="q"
+            type="search"
+            key={words}
+            defaultValue={words}
+          />
+          <Button type="submit" className="min-h-12">
+            Find
+          </Button>
+        </Form>
+      </div>
+      {entries.length === 0 && <p>{words ? `Nothing in it has “${words}”.` : "Nothing is logged yet."}</p>}
+      <LogbookList
+        entries={entries}
+        corrections={loaderData.corrections}
+        stages={loaderData.stages.map((item) => item.stage)}
+        timeZone={loaderData.timeZone}
+        mayCorrect={loaderData.mayWork}
       />
-      <Button kind="solid" large type="submit" disabled={busy}>
-        Start a job
-      </Button>
-    </Form>
+      <nav aria-label="Logbook pages" className="flex gap-6 mt-4">
+        {(loaderData.paged || words) && (
+          <Link to="?" className="text-on-tape min-h-11 inline-flex items-center">
+            Newest
+          </Link>
+        )}
+        {older !== null && (
+          <Link
+            to={`?before=${older}${words ? `&q=${encodeURIComponent(words)}` : ""}`}
+            className="text-on-tape min-h-11 inline-flex items-center"
+          >
+            Older
+          </Link>
+        )}
+      </nav>
+    </section>
+  );
+}
+
+function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["twins"]; model: string }) {
+  return (
+    <section aria-labelledby="twins">
+      <h2 id="twins" className="text-xl font-bold">
+        Twins{model && `, ${model}`}
+      </h2>
+      <ul>
+        {twins.map((twin) => (
+          <li key={twin.id} className="border-t border-rule py-2 flex flex-wrap gap-x-6 items-center">
+            <Link to={`/machines/${twin.id}`} className="text-ink font-semibold min-h-11 inline-flex items-center">
+              {twin.name}, {twin.tag}
+            </Link>
+            {twin.stages.map((stage) => (
+              <span key={stage.name} className="inline-flex gap-2">
+                {stage.name} <StateMark state={stage.state} />
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Service({ retired, actionData }: { retired: boolean; actionData: Route.ComponentProps["actionData"] }) {
+  const refusal = actionData && "refusal" in actionData && !("reason" in actionData) ? actionData.refusal : null;
+  return (
+    <details>
+      <summary className="min-h-11 content-center cursor-pointer underline">
+        {retired ? "Take it into service again" : "Take it out of service"}
+      </summary>
+      <Form method="post" className="flex flex-wrap gap-3 items-end">
+        <input type="hidden" name="what" value={retired ? "back" : "retire"} />
+        <input type="hidden" name="entryId" value={v7()} suppressHydrationWarning />
+        <Field label="Why?" name="text" className="grow max-w-md" error={refusal ? refusalWords(refusal) : undefined} />
+        <Button type="submit" large>
+          {retired ? "Back into service" : "Out of service"}
+        </Button>
+      </Form>
+      <p className="text-mid">Nothing of its logbook is lost. Its label says so when it is scanned.</p>
+    </details>
   );
 }

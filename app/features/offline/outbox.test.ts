@@ -1,13 +1,14 @@
 import "fake-indexeddb/auto";
 import { beforeEach, expect, test, vi } from "vitest";
-import { dropWaiting, flush, putWaiting, waitingOf } from "./outbox";
+import { allWaiting, dropWaiting, flush, putWaiting } from "./outbox";
 import type { Waiting } from "./waiting-store";
 
 let jobs = 0;
 let job = "";
-beforeEach(() => {
+beforeEach(async () => {
   vi.stubGlobal("navigator", {});
   job = `job-${++jobs}`;
+  for (const left of await allWaiting()) await dropWaiting(left.id);
 });
 
 const waiting = (id: string, order: number): Waiting => ({
@@ -37,12 +38,12 @@ test("sent oldest first, each once, and gone from the tablet when taken", async 
   await putWaiting(waiting("second", 2));
   await putWaiting(waiting("first", 1));
   const seen = serverThat(ok);
-  const report = await flush(job);
+  const report = await flush("me");
   expect(seen).toEqual(["first", "second"]);
   expect(report).toMatchObject({ stopped: null });
   expect(report.taken).toHaveLength(2);
-  expect(await waitingOf(job)).toEqual([]);
-  expect(await flush(job)).toMatchObject({ asked: false });
+  expect(await allWaiting()).toEqual([]);
+  expect(await flush("me")).toMatchObject({ asked: false });
   expect(seen).toHaveLength(2);
 });
 
@@ -55,18 +56,18 @@ test("the network goes after the first: the rest waits in order and is sent when
     await putWaiting(waiting(id, order));
   let up = false;
   const seen = serverThat((text) => (up || text === "a" ? ok() : "no network"));
-  expect(await flush(job)).toMatchObject({ stopped: "no-network" });
+  expect(await flush("me")).toMatchObject({ stopped: "no-network" });
   expect(seen).toEqual(["a", "b"]);
   up = true;
-  expect(await flush(job)).toMatchObject({ stopped: null });
+  expect(await flush("me")).toMatchObject({ stopped: null });
   expect(seen).toEqual(["a", "b", "b", "c"]);
 });
 
 test("an answer that got lost: the same id goes again", async () => {
   await putWaiting(waiting("x", 1));
   const seen = serverThat((_text, call) => (call === 1 ? "no network" : ok()));
-  await flush(job);
-  expect((await flush(job)).taken.map((entry) => entry.id)).toEqual([`${job}-x`]);
+  await flush("me");
+  expect((await flush("me")).taken.map(({ waiting }) => waiting.id)).toEqual([`${job}-x`]);
   expect(seen).toEqual(["x", "x"]);
 });
 
@@ -77,19 +78,42 @@ test.each([
 ] as const)("%d stops the sending and keeps everything", async (status, code, stopped) => {
   await putWaiting(waiting("x", 1));
   serverThat(() => refusal(status, code));
-  expect(await flush(job)).toEqual({ taken: [], asked: true, stopped });
-  expect(await waitingOf(job)).toHaveLength(1);
+  expect(await flush("me")).toEqual({ taken: [], asked: true, stopped });
+  expect(await allWaiting()).toHaveLength(1);
 });
 
 test("a refused entry stays with its reason and does not hold up the others, until it is put aside", async () => {
   await putWaiting(waiting("bad", 1));
   await putWaiting(waiting("good", 2));
   const seen = serverThat((text) => (text === "bad" ? refusal(422, "job-signed") : ok()));
-  expect((await flush(job)).taken).toHaveLength(1);
-  const [left] = await waitingOf(job);
+  expect((await flush("me")).taken).toHaveLength(1);
+  const [left] = await allWaiting();
   expect(left).toMatchObject({ id: `${job}-bad`, refusal: { code: "job-signed" } });
-  await flush(job);
+  await flush("me");
   expect(seen).toEqual(["bad", "good"]);
   await dropWaiting(left?.id ?? "");
-  expect(await waitingOf(job)).toEqual([]);
+  expect(await allWaiting()).toEqual([]);
+});
+
+test("what another person did here waits for them; nothing of a job goes whose opening was refused", async () => {
+  await putWaiting({ ...waiting("theirs", 1), personId: "them" });
+  const opening = { ...waiting("opening", 2), url: "/jobs/open", personId: "me" };
+  await putWaiting({ ...opening, payload: { ...opening.payload, kind: "job-opened" } });
+  await putWaiting({ ...waiting("reading", 3), personId: "me" });
+  const seen = serverThat(() => refusal(422, "machine-retired"));
+  await flush("me");
+  await flush("me");
+  expect(seen).toEqual(["opening"]);
+  expect(await allWaiting()).toHaveLength(3);
+});
+
+test("each says what this tablet's clock shows as it goes", async () => {
+  await putWaiting(waiting("x", 1));
+  let sent: Record<string, string> = {};
+  vi.stubGlobal("fetch", async (_url: string, init: RequestInit) => {
+    sent = JSON.parse(String(init.body));
+    return Response.json({ entry: {} });
+  });
+  await flush("me");
+  expect(Math.abs(Date.parse(sent.sentAt ?? "") - Date.now())).toBeLessThan(60_000);
 });

@@ -1,38 +1,36 @@
-import { type IDBPDatabase, openDB } from "idb";
+import type { IDBPDatabase } from "idb";
 import type { Refusal } from "~/core/quantity";
+import { browserDatabase } from "./browser-database";
 
-/** An entry on its way: kept in the browser until the server has taken it. */
+/** Something on its way: kept in the browser until the server has taken it. */
 export type Waiting = {
   id: string;
   jobId: string;
   order: number;
+  /** Where it goes; an earlier release kept only entries of jobs, without one. */
+  url?: string;
+  /** Whose it is: another person's session does not send it. */
+  personId?: string;
   payload: Record<string, unknown> & { id: string; kind: string; madeAt: string };
   refusal?: Refusal;
 };
 
 export type WaitingStore = {
-  ofJob: (jobId: string) => Promise<Waiting[]>;
+  all: () => Promise<Waiting[]>;
   put: (waiting: Waiting) => Promise<void>;
   drop: (id: string) => Promise<void>;
 };
 
 let opened: Promise<WaitingStore> | null = null;
 
-/** Where entries wait: the browser's database, or where that is forbidden (some private windows) its small storage. */
+/** Where things wait: the browser's database, or where that is forbidden its small storage. */
 export function waitingStore(): Promise<WaitingStore> {
-  opened ??= openDatabase().then(inDatabase, () => inStorage);
+  opened ??= browserDatabase().then((db) => (db ? inDatabase(db) : inStorage));
   return opened;
 }
 
-const openDatabase = async (): Promise<IDBPDatabase> =>
-  openDB("harmostat", 1, {
-    upgrade(db) {
-      db.createObjectStore("outbox", { keyPath: "id" }).createIndex("job", "jobId");
-    },
-  });
-
 const inDatabase = (db: IDBPDatabase): WaitingStore => ({
-  ofJob: (jobId) => db.getAllFromIndex("outbox", "job", jobId),
+  all: () => db.getAll("outbox"),
   put: async (waiting) => {
     await db.put("outbox", waiting);
   },
@@ -42,11 +40,10 @@ const inDatabase = (db: IDBPDatabase): WaitingStore => ({
 const prefix = "harmostat waiting ";
 
 const inStorage: WaitingStore = {
-  ofJob: async (jobId) =>
+  all: async () =>
     Object.keys(localStorage)
       .filter((key) => key.startsWith(prefix))
-      .map((key) => JSON.parse(localStorage.getItem(key) ?? "{}") as Waiting)
-      .filter((waiting) => waiting.jobId === jobId),
+      .map((key) => JSON.parse(localStorage.getItem(key) ?? "{}") as Waiting),
   put: async (waiting) => localStorage.setItem(`${prefix}${waiting.id}`, JSON.stringify(waiting)),
   drop: async (id) => localStorage.removeItem(`${prefix}${id}`),
 };

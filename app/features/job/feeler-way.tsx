@@ -1,0 +1,57 @@
+import { type FeelerStack, feelerFromSet, unitOf } from "~/core/advice";
+import { gearPair } from "~/core/gears";
+import { formatNumber } from "~/core/quantity";
+import { normalPerCircumferential } from "~/core/rounds";
+import type { Instrument } from "~/data/queries/instruments";
+import type { Stage } from "~/data/queries/stages";
+import type { RoundView } from "./round-view";
+
+/** Every leaf that the workshop's feeler sets have, each once. */
+const leavesOf = (instruments: readonly Instrument[]): number[] => [
+  ...new Set(instruments.flatMap((instrument) => instrument.leavesMm)),
+];
+
+/** The leaves that lie between the flanks at the tight spot when the move is made; null where no set has them. */
+export function feelerFor(
+  { stage, instruments }: { stage: Stage; instruments: readonly Instrument[] },
+  view: RoundView,
+): FeelerStack | null {
+  const mesh = gearPair(stage.geometry.pair);
+  if (!view.move || !mesh.ok) return null;
+  const gap = (view.move.atMm ?? view.move.minMm) * normalPerCircumferential(stage.geometry.pair, mesh.value);
+  return gap > 0 ? feelerFromSet(gap, leavesOf(instruments)) : null;
+}
+
+const leavesWords = (stack: FeelerStack): string => stack.leavesMm.map((leaf) => formatNumber(leaf, 2)).join(" + ");
+
+/** Where the adjuster has no scale, the move ends in something hands can do. */
+export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundView; stack: FeelerStack | null }) {
+  const amount = Math.abs(view.move?.amount ?? 0);
+  const unit = unitOf(stage.adjuster.adjuster);
+  if (!stack)
+    return (
+      <p className="text-lg mt-2">
+        No feeler set is kept in this workshop that could give the amount; move a little and read again.
+      </p>
+    );
+  return (
+    <>
+      <ol className="list-decimal pl-6 mt-2 text-lg" aria-label="By feeler">
+        <li>
+          Feeler of <b className="text-now figure">{leavesWords(stack)}</b> mm between the flanks there
+          {Math.abs(stack.missMm) > 0.004 &&
+            ` (${formatNumber(Math.abs(stack.missMm), 2)} ${stack.missMm > 0 ? "more" : "less"} than wanted, the nearest there is)`}
+          .
+        </li>
+        <li>Push home until it is just held. Clamp.</li>
+        <li>Take the feeler out.</li>
+      </ol>
+      {unit === "mm" && (
+        <p className="mt-2">
+          Or against a stop: clamp a stop <span className="figure">{formatNumber(amount, 2)}</span> mm off the part, on
+          the side to which it shall go, by a feeler of that; feeler out, push the part home against it, clamp.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,154 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useRevalidator } from "react-router";
+import { v7 } from "uuid";
+import type { Entry } from "~/core/logbook";
+import { accept, type Refusal, type Result, refuse } from "~/core/quantity";
+import type { NamedEntry } from "~/data/queries/entries";
+import type { Stage } from "~/data/queries/stages";
+import type { TapeEntry } from "../logbook/tape";
+import { allWaiting } from "../offline/outbox";
+import { onTaken, putAside, putOnItsWay, sendWaiting, useOutbox } from "../offline/outbox-state";
+import { keepSnapshot } from "../offline/snapshots";
+import type { Waiting } from "../offline/waiting-store";
+import type { JobLoaded } from "./job-context";
+import { optimistic, withWaiting } from "./optimistic";
+
+export type JobEntries = {
+  entries: TapeEntry[];
+  refused: Waiting[];
+  /** Stages whose geometry, adjuster or limits were revised while the job was on this screen. */
+  revised: string[];
+  /** Puts an entry into the logbook; a refusal comes back at once, and nothing typed is touched. */
+  put: (stage: Stage, work: Record<string, unknown>) => Promise<Result<Entry>>;
+  sign: (signature: Record<string, unknown> & { id: string }) => Promise<Result<true>>;
+};
+
+const lookMs = 20_000;
+const twiceMs = 400;
+
+/**
+ * The entries of the job as this tablet knows them: the server's, and those on their way shown as if they were there. Everything
+ * keeps working while the server is away; it is sent, once and in order, when it is back.
+ */
+export function useEntries(data: JobLoaded): JobEntries {
+  const { job, stages, instruments, person } = data;
+  const [served, setServed] = useState(data.entries);
+  const [revised, setRevised] = useState<string[]>([]);
+  const outbox = useOutbox();
+  const { revalidate } = useRevalidator();
+  const making = useMemo(() => ({ job, stages, instruments, person }), [job, stages, instruments, person]);
+  const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
+  const entries = useMemo(() => withWaiting(served, waiting, making), [served, waiting, making]);
+  const latest = useRef({ entries, stages });
+  latest.current = { entries, stages };
+
+  const takeIn = useCallback((more: readonly NamedEntry[]) => {
+    setServed((known) => {
+      const ids = new Set(known.map((entry) => entry.id));
+      const fresh = more.filter((entry) => !ids.has(entry.id));
+      return fresh.length === 0 ? known : [...known, ...fresh].sort((a, b) => a.seq - b.seq);
+    });
+  }, []);
+
+  const look = useCallback(async () => {
+    try {
+      const response = await fetch(`/jobs/${job.id}/entries`, { signal: AbortSignal.timeout(10_000) });
+      if (!response.ok) return;
+      const answer = (await response.json()) as { entries: NamedEntry[]; revisions: Revisions[] };
+      takeIn(answer.entries);
+      const other = latest.current.stages.filter((stage) => isRevised(stage, answer.revisions));
+      if (other.length === 0) return;
+      setRevised((was) => [...new Set([...was, ...other.map((stage) => stage.name)])]);
+      revalidate();
+    } catch {
+      // Away; what waits is tried again anyway.
+    }
+  }, [job.id, takeIn, revalidate]);
+
+  useEffect(() => takeIn(data.entries), [data.entries, takeIn]);
+
+  useEffect(
+    () =>
+      onTaken((taken) => {
+        const ours = taken.filter((item) => item.waiting.jobId === job.id);
+        takeIn(ours.flatMap(({ body }) => (body as { entry?: NamedEntry }).entry ?? []));
+        // The opening and a signature of several stages are more than the one entry answered.
+        if (ours.some(({ waiting: { payload } }) => payload.kind === "job-opened" || payload.kind === "signature"))
+          look();
+      }),
+    [job.id, takeIn, look],
+  );
+
+  // What others do on this job is looked for now and then, and on coming back to the page.
+  useEffect(() => {
+    const timer = setInterval(look, lookMs);
+    window.addEventListener("online", look);
+    window.addEventListener("focus", look);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", look);
+      window.removeEventListener("focus", look);
+    };
+  }, [look]);
+
+  // Enough to go on with after a reload without the server.
+  useEffect(() => {
+    keepSnapshot("job", job.id, { ...data, entries: served });
+  }, [data, job.id, served]);
+
+  const justPut = useRef(new Set<string>());
+  const put = useCallback(
+    async (stage: Stage, work: Record<string, unknown>): Promise<Result<Entry>> => {
+      const payload = {
+        ...work,
+        id: v7(),
+        kind: String(work.kind),
+        jobId: job.id,
+        stageId: stage.id,
+        madeAt: new Date().toISOString(),
+      };
+      const built = optimistic(payload, latest.current.entries, making);
+      if (!built.ok) return built;
+      // A key pressed twice by a gloved thumb, or an Enter too many, is one entry. Clamps follow each other that fast.
+      if (payload.kind !== "clamp") {
+        const same = JSON.stringify([stage.id, work]);
+        if (justPut.current.has(same)) return refuse("just-done", []);
+        justPut.current.add(same);
+        setTimeout(() => justPut.current.delete(same), twiceMs);
+      }
+      await putOnItsWay({ id: payload.id, jobId: job.id, url: `/jobs/${job.id}/entries`, payload });
+      return accept(built.value);
+    },
+    [job.id, making],
+  );
+
+  const sign = useCallback(
+    async (signature: Record<string, unknown> & { id: string }): Promise<Result<true>> => {
+      const payload = { ...signature, kind: "signature", jobId: job.id, madeAt: new Date().toISOString() };
+      await putOnItsWay({ id: payload.id, jobId: job.id, url: `/jobs/${job.id}/entries`, payload });
+      await sendWaiting();
+      const refusal = await refusalOf(payload.id);
+      if (!refusal) return accept(true);
+      // The form is still there with all that was typed; the signature is given again, not sent again.
+      await putAside(payload.id);
+      await look();
+      return { ok: false, refusal };
+    },
+    [job.id, look],
+  );
+
+  return { entries, refused: waiting.filter((item) => item.refusal), revised, put, sign };
+}
+
+export type Revisions = { stageId: string; geometryId: string; adjusterId: string; limitsId: string };
+
+const isRevised = (stage: Stage, revisions: readonly Revisions[]): boolean => {
+  const now = revisions.find((revision) => revision.stageId === stage.id);
+  return (
+    now !== undefined &&
+    (now.geometryId !== stage.geometry.id || now.adjusterId !== stage.adjuster.id || now.limitsId !== stage.limits.id)
+  );
+};
+
+const refusalOf = async (id: string): Promise<Refusal | null> =>
+  (await allWaiting()).find((item) => item.id === id)?.refusal ?? null;

@@ -1,0 +1,95 @@
+import { type ReactNode, useEffect, useState } from "react";
+import { Link, useFetcher } from "react-router";
+import { v7 } from "uuid";
+import type { Refusal } from "~/core/quantity";
+import { Button, buttonClass } from "~/ui/button";
+import { PlaceHead } from "../shell/head";
+import { ChoiceField, FormProvider, TextField } from "../stage-form/text-field";
+import type { Texts } from "../stage-form/texts";
+import { useTexts } from "../stage-form/use-texts";
+import { refusalWords } from "../words/refusal";
+
+/** Name, tag, place, model of a machine, typed anew, changed, or for a copy. What is typed stays on the tablet until it is saved. */
+export function MachineForm({
+  title,
+  lead,
+  draftKey,
+  initial,
+  withUsage,
+  extra = null,
+  saveWord,
+  back,
+}: {
+  title: string;
+  lead: string;
+  draftKey: string;
+  initial: Texts;
+  withUsage: boolean;
+  extra?: ReactNode;
+  saveWord: string;
+  back: string;
+}) {
+  const fields = useTexts(draftKey, initial);
+  const fetcher = useFetcher<{ refusal?: Refusal }>();
+  const [ids] = useState(() => ({ id: v7(), entryId: v7() }));
+  const refusal = fetcher.data?.refusal;
+  const { forget } = fields;
+  const sent = fetcher.state === "loading" && !refusal;
+  useEffect(() => {
+    if (sent) forget();
+  }, [sent, forget]);
+  const save = (event: React.FormEvent) => {
+    event.preventDefault();
+    fetcher.submit({ ...fields.texts, ...ids }, { method: "post", encType: "application/json" });
+  };
+  const problems = refusal && refusal.path.length > 0 ? { [String(refusal.path[0])]: refusal } : {};
+  const named = Object.keys(problems)[0];
+  return (
+    <>
+      <PlaceHead />
+      <main className="p-5 max-sm:p-3.5 max-w-4xl">
+        <h1 className="text-3xl font-bold mb-1">{title}</h1>
+        <p className="text-mid mb-5">{lead}</p>
+        <FormProvider value={{ fields, problems }}>
+          <form onSubmit={save} className="grid gap-5" noValidate>
+            {extra}
+            <div className="grid sm:grid-cols-2 gap-4">
+              <TextField name="name" label="Name" hint="as people here call it" />
+              <TextField name="tag" label="Tag" hint="the number on its plate; every machine has its own" />
+              <TextField name="site" label="Site" />
+              <TextField name="hall" label="Hall" />
+              <TextField name="place" label="Place" hint="bay, line, column" />
+              <TextField name="model" label="Model" hint="twins have the same" />
+              <TextField name="serial" label="Serial number" />
+            </div>
+            {withUsage && (
+              <ChoiceField
+                name="usageUnit"
+                legend="Its meter counts"
+                usual="hours"
+                options={[
+                  { value: "hours", label: "hours" },
+                  { value: "cycles", label: "cycles" },
+                  { value: "starts", label: "starts" },
+                ]}
+              />
+            )}
+            <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center">
+              <Button kind="now" large type="submit" disabled={fetcher.state !== "idle"}>
+                {saveWord}
+              </Button>
+              <Link to={back} className={buttonClass("quiet", true)}>
+                Back, and keep what is typed
+              </Link>
+              {refusal && (
+                <p role="alert" className="text-outside font-semibold text-lg">
+                  {named === "name" || named === "tag" || !named ? refusalWords(refusal) : "Look at the marked field."}
+                </p>
+              )}
+            </div>
+          </form>
+        </FormProvider>
+      </main>
+    </>
+  );
+}

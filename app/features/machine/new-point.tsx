@@ -1,0 +1,49 @@
+import { useState } from "react";
+import { useFetcher } from "react-router";
+import { v7 } from "uuid";
+import type { Refusal } from "~/core/quantity";
+import type { Stage } from "~/data/queries/stages";
+import { Button } from "~/ui/button";
+import { Field } from "~/ui/field";
+import { refusalWords } from "../words/refusal";
+
+/** Something that must not be forgotten, said in words. */
+export function NewPoint({ machineId, stages }: { machineId: string; stages: readonly Stage[] }) {
+  const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
+  const [id, setId] = useState(() => v7());
+  const [seen, setSeen] = useState(fetcher.data);
+  if (fetcher.data !== seen) {
+    setSeen(fetcher.data);
+    if (fetcher.data?.done) setId(v7());
+  }
+  return (
+    <fetcher.Form key={id} method="post" action="/points" className="flex flex-wrap gap-3 items-end mt-2">
+      <input type="hidden" name="what" value="open" />
+      <input type="hidden" name="id" value={id} suppressHydrationWarning />
+      <input type="hidden" name="machineId" value={machineId} />
+      <Field
+        className="grow max-w-md"
+        label="Not to be forgotten"
+        name="text"
+        autoComplete="off"
+        error={fetcher.data?.refusal ? refusalWords(fetcher.data.refusal) : undefined}
+      />
+      {stages.length > 0 && (
+        <label className="block">
+          <span className="block font-semibold mb-1">On</span>
+          <select name="stageId" className="min-h-12 px-2 bg-panel border-2 border-ink text-lg">
+            <option value="">the machine</option>
+            {stages.map((stage) => (
+              <option key={stage.id} value={stage.id}>
+                {stage.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <Button type="submit" large disabled={fetcher.state !== "idle"}>
+        Note it
+      </Button>
+    </fetcher.Form>
+  );
+}

@@ -1,0 +1,31 @@
+import { v7 } from "uuid";
+import type { JobLoaded } from "~/app/features/job/job-context";
+import type { Kit } from "~/app/routes/machine/load-kit.server";
+import { putOnItsWay } from "./outbox-state";
+import { keepSnapshot } from "./snapshots";
+
+export type Opening = { stageIds: string[]; reason: string; firstBuild: boolean };
+
+/** Opens a job on this tablet: it is there at once, and reaches the server when that can be reached. */
+export async function openHere(kit: Kit, { stageIds, reason, firstBuild }: Opening): Promise<string> {
+  const id = v7();
+  const madeAt = new Date().toISOString();
+  const machineId = kit.machine.id;
+  const { instruments, person, timeZone, machine } = kit;
+  const job = { id, machineId, stageIds, reason, openedBy: person.id, openedAt: madeAt, signedEntry: null };
+  await keepSnapshot("job", id, {
+    job,
+    machine,
+    stages: kit.stages.filter((stage) => stageIds.includes(stage.id)),
+    instruments,
+    entries: [],
+    drafts: [],
+    before: kit.before.filter((item) => stageIds.includes(item.stageId)),
+    person,
+    timeZone,
+    now: madeAt,
+  } satisfies JobLoaded);
+  const payload = { kind: "job-opened", id, entryId: v7(), machineId, stageIds, reason, firstBuild, madeAt };
+  await putOnItsWay({ id, jobId: id, url: "/jobs/open", payload });
+  return id;
+}

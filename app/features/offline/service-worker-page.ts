@@ -1,0 +1,24 @@
+import { useEffect } from "react";
+import { useLocation } from "react-router";
+import { forgetSnapshots } from "./snapshots";
+
+/** Registers the service worker, and gives it every page that is opened, so that it opens again without a network. */
+export function useServiceWorker(): void {
+  const { pathname, search } = useLocation();
+  useEffect(() => {
+    if (import.meta.env.DEV || !("serviceWorker" in navigator)) return;
+    navigator.serviceWorker.register("/sw.js").catch(() => undefined);
+  }, []);
+  useEffect(() => {
+    if (import.meta.env.DEV || !("serviceWorker" in navigator)) return;
+    navigator.serviceWorker.ready
+      .then((ready) => ready.active?.postMessage({ keep: `${pathname}${search}` }))
+      .catch(() => undefined);
+  }, [pathname, search]);
+}
+
+/** The next person at this tablet must not find what this one saw; what waits to be sent stays, under its owner's name. */
+export function forgetOnSignOut(): void {
+  forgetSnapshots();
+  navigator.serviceWorker?.controller?.postMessage({ forget: true });
+}

@@ -1,0 +1,46 @@
+import type { Stage } from "~/data/queries/stages";
+import type { Waiting } from "./waiting-store";
+
+/** What is in something that waits, so that it can be recognised, written down or copied. */
+export function contentWords(payload: Waiting["payload"], stages: readonly Pick<Stage, "id" | "name">[] = []): string {
+  const { kind, text, amount, readings, reason, places, thing, clamp, state, lock } = payload as Record<
+    string,
+    unknown
+  >;
+  const stage = stages.length > 1 ? stages.find((item) => item.id === payload.stageId)?.name : undefined;
+  const words = (): string => {
+    switch (kind) {
+      case "job-opened":
+        return `A job opened: ${reason}`;
+      case "note":
+        return `“${text}”`;
+      case "move":
+        return `Move of ${amount}`;
+      case "round":
+        return (readings as { tooth: number; typed: string }[])
+          .map((reading) => `tooth ${reading.tooth}: ${reading.typed}`)
+          .join(", ");
+      case "feel":
+        return (places as { tooth: number; feel: string }[])
+          .map((place) => `tooth ${place.tooth}: ${place.feel}`)
+          .join(", ");
+      case "clamp":
+        return `Clamp ${clamp} ${state}`;
+      case "loose-thing":
+        return state === "in" ? `${thing} put in` : "Something taken out";
+      case "isolated":
+        return `Isolated, lock ${lock}`;
+      case "live":
+        return "Live";
+      case "proof":
+        return "A powered run";
+      case "signature":
+        return "A signature";
+      case "usage":
+        return `Meter ${(payload as { reading?: number }).reading}`;
+      default:
+        return String(kind);
+    }
+  };
+  return stage ? `${stage}: ${words()}` : words();
+}

@@ -1,0 +1,71 @@
+import { type ComponentProps, createContext, type ReactNode, useContext } from "react";
+import { Choice, Field, Tick } from "~/ui/field";
+import { refusalWords } from "../words/refusal";
+import type { Problems } from "./texts";
+import type { Fields } from "./use-texts";
+
+type Form = { fields: Fields; problems: Problems | null };
+const FormContext = createContext<Form | null>(null);
+export const FormProvider = FormContext;
+
+export function useForm(): Form {
+  const form = useContext(FormContext);
+  if (!form) throw new Error("outside of a form");
+  return form;
+}
+
+/** A field of the form by its name; its problem stands under it once it was asked for, or as soon as what is typed cannot be read. */
+export function TextField({
+  name,
+  label,
+  hint,
+  ...rest
+}: { name: string; label: ReactNode; hint?: ReactNode } & ComponentProps<"input">) {
+  const { fields, problems } = useForm();
+  const problem = problems?.[name];
+  return (
+    <Field
+      {...rest}
+      label={label}
+      hint={hint}
+      autoComplete="off"
+      value={fields.texts[name] ?? ""}
+      onChange={(event) => fields.set(name, event.target.value)}
+      error={problem ? refusalWords(problem) : undefined}
+    />
+  );
+}
+
+export function TickField({ name, label, value = "yes" }: { name: string; label: ReactNode; value?: string }) {
+  const { fields } = useForm();
+  return (
+    <Tick
+      label={label}
+      checked={fields.texts[name] === value}
+      onChange={(event) => fields.set(name, event.target.checked ? value : "")}
+    />
+  );
+}
+
+export function ChoiceField({
+  name,
+  legend,
+  usual,
+  options,
+}: {
+  name: string;
+  legend: string;
+  usual: string;
+  options: readonly { value: string; label: string }[];
+}) {
+  const { fields } = useForm();
+  return (
+    <Choice
+      legend={legend}
+      name={name}
+      value={fields.texts[name] || usual}
+      onChange={(value) => fields.set(name, value)}
+      options={options}
+    />
+  );
+}

@@ -1,0 +1,36 @@
+import { data, redirect } from "react-router";
+import { MachineForm } from "~/app/features/machine/machine-form";
+import { jsonObject } from "~/app/session/json-object";
+import { asPerson } from "~/app/session/session.server";
+import { editMachine } from "~/operations/edit-machine";
+import type { Route } from "./+types/edit";
+import { loadMachineForm } from "./load-form.server";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `Edit ${loaderData?.machine.name}, Harmostat` }];
+
+export const loader = ({ params, context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, ["lead"], (asked) => loadMachineForm(asked, params.machineId));
+
+export async function action({ params, context, request }: Route.ActionArgs) {
+  const input = await jsonObject(request);
+  return asPerson(context, request, ["lead"], async (asked) => {
+    const edited = await editMachine(asked, { ...input, machineId: params.machineId });
+    if (edited.ok) throw redirect(`/machines/${params.machineId}`);
+    return data({ refusal: edited.refusal }, { status: 400 });
+  });
+}
+
+export default function EditMachine({ loaderData: { machine } }: Route.ComponentProps) {
+  const { name, tag, site, hall, place, model, serial, usageUnit } = machine;
+  return (
+    <MachineForm
+      title={`Edit ${machine.name}`}
+      lead="What changes goes into the logbook, with what it was before."
+      draftKey={`machine ${machine.id}`}
+      initial={{ name, tag, site, hall, place, model, serial, usageUnit }}
+      withUsage
+      saveWord="Save"
+      back={`/machines/${machine.id}`}
+    />
+  );
+}

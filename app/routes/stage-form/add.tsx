@@ -1,0 +1,97 @@
+import { useEffect, useState } from "react";
+import { data, Link, redirect, useFetcher } from "react-router";
+import { v7 } from "uuid";
+import { PlaceHead } from "~/app/features/shell/head";
+import { AdjusterFields } from "~/app/features/stage-form/adjuster-fields";
+import { ClampFields } from "~/app/features/stage-form/clamp-fields";
+import { GeometryFields } from "~/app/features/stage-form/geometry-fields";
+import { LimitsFields } from "~/app/features/stage-form/limits-fields";
+import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
+import { type Problems, readAdjuster, readGeometry, readLimits } from "~/app/features/stage-form/texts";
+import { useTexts } from "~/app/features/stage-form/use-texts";
+import { refusalWords } from "~/app/features/words/refusal";
+import { loadMachineForm } from "~/app/routes/machine-form/load-form.server";
+import { jsonObject } from "~/app/session/json-object";
+import { asPerson } from "~/app/session/session.server";
+import type { Refusal } from "~/core/quantity";
+import { addStage } from "~/operations/add-stage";
+import { Button, buttonClass } from "~/ui/button";
+import type { Route } from "./+types/add";
+
+export const meta: Route.MetaFunction = () => [{ title: "A stage, Harmostat" }];
+
+export const loader = ({ params, context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, ["lead"], (asked) => loadMachineForm(asked, params.machineId));
+
+export async function action({ params, context, request }: Route.ActionArgs) {
+  const input = await jsonObject(request);
+  return asPerson(context, request, ["lead"], async (asked) => {
+    const added = await addStage(asked, { ...input, machineId: params.machineId });
+    if (added.ok) throw redirect(`/machines/${params.machineId}`);
+    return data({ refusal: added.refusal }, { status: 400 });
+  });
+}
+
+export default function AddStage({ loaderData }: Route.ComponentProps) {
+  const { machine } = loaderData;
+  const fields = useTexts(`stage-new ${machine.id}`, {});
+  const fetcher = useFetcher<{ refusal?: Refusal }>();
+  const [problems, setProblems] = useState<Problems | null>(null);
+  const [ids] = useState(() => ({ id: v7(), entryId: v7(), geometryId: v7(), adjusterId: v7(), limitsId: v7() }));
+  const refusal = fetcher.data?.refusal;
+  // What was saved is no longer a draft: leaving for the machine's page is the sign that it was taken.
+  const { forget } = fields;
+  const sent = fetcher.state === "loading" && !refusal;
+  useEffect(() => {
+    if (sent) forget();
+  }, [sent, forget]);
+  const save = (event: React.FormEvent) => {
+    event.preventDefault();
+    const { texts } = fields;
+    const [geometry, adjuster, limits] = [readGeometry(texts), readAdjuster(texts), readLimits(texts)];
+    const name: Problems = texts.name?.trim() ? {} : { name: { code: "missing", path: ["name"], facts: {} } };
+    const found = { ...name, ...geometry.problems, ...adjuster.problems, ...limits.problems };
+    setProblems(found);
+    if (!geometry.value || !adjuster.value || !limits.value || Object.keys(found).length > 0) return;
+    const stage = {
+      ...ids,
+      name: texts.name ?? "",
+      geometry: geometry.value,
+      adjuster: adjuster.value,
+      limits: limits.value,
+    };
+    fetcher.submit(JSON.parse(JSON.stringify(stage)), { method: "post", encType: "application/json" });
+  };
+  const wrong = Object.keys(problems ?? {}).length;
+  return (
+    <>
+      <PlaceHead />
+      <main className="p-5 max-sm:p-3.5 max-w-7xl">
+        <h1 className="text-3xl font-bold mb-1">A stage of the {machine.name}</h1>
+        <p className="text-mid mb-5">A pair of spur gears. What is typed is kept on this tablet until it is saved.</p>
+        <FormProvider value={{ fields, problems }}>
+          <form onSubmit={save} className="grid gap-8" noValidate>
+            <TextField name="name" label="Name of the stage" hint="Cutter drive, feed rolls …" className="max-w-md" />
+            <GeometryFields />
+            <ClampFields />
+            <AdjusterFields />
+            <LimitsFields />
+            <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center sticky bottom-0 bg-ground pb-3">
+              <Button kind="now" large type="submit" disabled={fetcher.state !== "idle"}>
+                Save the stage
+              </Button>
+              <Link to={`/machines/${machine.id}`} className={buttonClass("quiet", true)}>
+                Back, and keep what is typed
+              </Link>
+              {(refusal || wrong > 0) && (
+                <p role="alert" className="text-outside font-semibold text-lg">
+                  {refusal ? refusalWords(refusal) : `${wrong} ${wrong === 1 ? "field needs" : "fields need"} a look.`}
+                </p>
+              )}
+            </div>
+          </form>
+        </FormProvider>
+      </main>
+    </>
+  );
+}
