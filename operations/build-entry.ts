@@ -6,6 +6,7 @@ import {
   firstOfRound,
   isKind,
   jobRecord,
+  type KnownRound,
   knownRound,
   type ReadingRecord,
   wholeRound,
@@ -44,6 +45,7 @@ export type Built = { body: Bodies[WorkInput["kind"]]; readings: ReadingRecord[]
  *
  * @param entries of the job, in order
  * @param stages of the job: going live looks at the screws of all of them
+ * @param before the stage's round as it was known before this job, for one that carries it over
  */
 export function buildEntry(
   work: WorkInput,
@@ -51,6 +53,7 @@ export function buildEntry(
   instruments: readonly Instrument[],
   entries: readonly Entry[],
   stages: readonly Stage[] = [stage],
+  before: KnownRound | null = null,
 ): Result<Built> {
   const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
     body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
@@ -83,7 +86,7 @@ export function buildEntry(
       const first = work.continues === null ? null : roundToGoOnWith(work.continues, stage, entries);
       if (work.continues !== null && first === null) return refuse("no-such-round", ["continues"]);
       const live = record().power?.state === "live";
-      const known = knownRound(entries, stage.id, stage.geometry.pair.teeth[1]);
+      const known = knownRound(entries, stage.id, stage.geometry.pair.teeth[1], work.carries ? before : null);
       const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }

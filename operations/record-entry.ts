@@ -1,12 +1,12 @@
 import { z } from "zod";
-import type { Entry } from "../core/logbook";
+import { type Entry, type KnownRound, knownRound } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
-import { entriesOfJob } from "../data/queries/entries";
+import { type Database, transaction } from "../data/postgres";
+import { entriesOfJob, recentStageWork } from "../data/queries/entries";
 import { instrumentsOfWorkshop } from "../data/queries/instruments";
 import { jobById } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
-import { stagesById } from "../data/queries/stages";
+import { type Stage, stagesById } from "../data/queries/stages";
 import { alreadyThere } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { buildEntry, workInput } from "./build-entry";
@@ -40,7 +40,9 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
     const stage = stages.find((s) => s.id === head.value.stageId);
     if (!stage) return refuse("no-such-stage", ["stageId"]);
     const instruments = await instrumentsOfWorkshop(db, person.workshopId);
-    const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id), stages);
+    const carries = work.value.kind === "round" && work.value.carries;
+    const before = carries ? await roundBefore(db, stage, job.id) : null;
+    const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id), stages, before);
     if (!built.ok) return built;
     const { kind } = work.value;
     const entry = await appendEntry(db, chain, {
@@ -61,4 +63,14 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
     else if (kind === "round" || kind === "feel" || kind === "move") await refreshStanding(db, stage.id);
     return accept(entry);
   });
+}
+
+/** Rounds and moves that the last whole round may lie behind. */
+const lookBack = 12;
+
+/** The stage's round as it was known before a job, carried over the moves since it was whole. */
+export async function roundBefore(db: Database, stage: Stage, jobId: string | null): Promise<KnownRound | null> {
+  const work = await recentStageWork(db, stage.id, lookBack);
+  const earlier = work.filter((entry) => jobId === null || entry.jobId !== jobId);
+  return knownRound(earlier, stage.id, stage.geometry.pair.teeth[1]);
 }

@@ -16,7 +16,8 @@ import { pathToFileURL } from "node:url";
 import { openPool } from "../data/postgres";
 import { fillStandings } from "../operations/refresh-standing";
 import type { Service } from "../server/app";
-import { buildIsCurrent, stampBuild } from "./lib/build-stamp";
+import { buildApp } from "./lib/build-app";
+import { buildIsCurrent } from "./lib/build-stamp";
 import { type Cluster, openCluster, portIsFree } from "./lib/cluster";
 import { applyMigrations, databaseName, ensureDatabase, homeFolder } from "./lib/database";
 import { fillEmptyDatabase } from "./lib/fill";
@@ -60,12 +61,7 @@ async function main(): Promise<void> {
 
   if (!dev && !buildIsCurrent()) {
     say("Building …");
-    execFileSync(process.execPath, [join(root, "node_modules/@react-router/dev/bin.js"), "build"], {
-      cwd: root,
-      stdio: "pipe",
-      env: { ...process.env, NODE_ENV: "production" },
-    });
-    stampBuild();
+    await buildApp("pipe");
   }
   const { service, close } = dev ? await devService(url) : await builtService(url);
   stopping.push(() => service.pool.end(), close);

@@ -9,7 +9,8 @@
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join, resolve } from "node:path";
-import { buildIsCurrent, stampBuild } from "./lib/build-stamp";
+import { buildApp } from "./lib/build-app";
+import { buildIsCurrent } from "./lib/build-stamp";
 import { withThrowawayApp } from "./lib/throwaway-app";
 
 type Count = { passed: number; failed: number; skipped: number };
@@ -29,16 +30,15 @@ const typecheck = () =>
   asOne(
     run(bin("react-router"), ["typegen"]) &&
       run(bin("tsc"), ["--noEmit"]) &&
-      run(bin("tsc"), ["--noEmit", "-p", "core"]),
+      run(bin("tsc"), ["--noEmit", "-p", "core"]) &&
+      run(bin("tsc"), ["--noEmit", "-p", "app/service-worker"]),
   );
 
 const lint = () => asOne(run(bin("biome"), ["ci", "."]));
 
-function build(): Count {
-  if (buildIsCurrent()) return asOne(true);
-  const good = run(bin("react-router"), ["build"], { NODE_ENV: "production" });
-  if (good) stampBuild();
-  return asOne(good);
+async function build(): Promise<Count> {
+  if (!buildIsCurrent()) await buildApp("inherit");
+  return asOne(true);
 }
 
 function vitest(project: string): Count {

@@ -1,3 +1,4 @@
+export { daysToIso, isoToDays } from "./days";
 export {
   type Bodies,
   type ChangedThing,

@@ -11,14 +11,15 @@ export type KnownRound = { id: string; readings: CountingReading[] };
 type ReadAt = Pick<ReadingRecord, "angleDeg" | "valueMm" | "struck">;
 
 /**
- * The readings of a round that count: those not struck out, or, while setting, the round known before carried over to what
- * was read at fewer than three places.
+ * The readings of a round that count: those not struck out, or, while setting and where it was asked for, the round known
+ * before carried over to what was read at fewer than three places.
  *
+ * @param how its phase, or "carries" where the rest is carried over in any phase
  * @param teeth of the gear
  */
 export function countingReadings(
   readings: readonly ReadAt[],
-  phase: RoundPhase,
+  how: RoundPhase | "carries",
   known: KnownRound | null,
   teeth: number,
 ): { readings: CountingReading[]; carriedFrom: string | null } {
@@ -28,7 +29,8 @@ export function countingReadings(
     .filter((reading) => !reading.struck)
     .map((reading) => ({ gearAngleDeg: reading.angleDeg, backlashMm: reading.valueMm }));
   const places = new Set(fresh.map((reading) => reading.gearAngleDeg)).size;
-  const carried = phase === "set" && places < 3 && known ? carryRound(known.readings, fresh) : null;
+  const carried =
+    (how === "set" || how === "carries") && places < 3 && known ? carryRound(known.readings, fresh) : null;
   if (!carried || !known) return { readings: withTooth(fresh), carriedFrom: null };
   return {
     readings: withTooth(carried.map(({ gearAngleDeg, backlashMm }) => ({ gearAngleDeg, backlashMm }))),
@@ -41,14 +43,21 @@ export function countingReadings(
  * each, all twelve places are still known.
  *
  * @param entries of the job, in order
+ * @param before what was known before the first of them
  */
-export function knownRound(entries: readonly Entry[], stageId: string, teeth: number): KnownRound | null {
+export function knownRound(
+  entries: readonly Entry[],
+  stageId: string,
+  teeth: number,
+  before: KnownRound | null = null,
+): KnownRound | null {
   const voided = voidedBy(entries);
-  let known: KnownRound | null = null;
+  let known = before;
   for (const round of entries.filter(isKind("round"))) {
     if (round.stageId !== stageId || voided.has(round.id)) continue;
     const readings = wholeRound(entries, round);
-    known = { id: round.id, readings: countingReadings(readings, round.body.phase, known, teeth).readings };
+    const how = round.body.result.carriedFrom ? "carries" : round.body.phase;
+    known = { id: round.id, readings: countingReadings(readings, how, known, teeth).readings };
   }
   return known;
 }

@@ -32,9 +32,7 @@ export function stageTrend(
   axis: TrendAxis,
 ): StageTrend | null {
   const at = (entry: Entry): number | null => (axis === "time" ? isoToDays(entry.madeAt) : entry.usage);
-  const rounds = entries.filter(
-    (entry): entry is EntryOf<"round"> => entry.kind === "round" && entry.body.phase !== "set",
-  );
+  const rounds = roundsToTrend(entries);
   const points = rounds.flatMap((round): TrendPointAt[] => {
     const t = at(round);
     const { result } = round.body;
@@ -52,8 +50,7 @@ export function stageTrend(
   });
   if (points.length < 3) return null;
   const resets = entries.flatMap((entry) => {
-    const isReset = entry.kind === "move" || (entry.kind === "change" && entry.body.what === "geometry");
-    const t = isReset ? at(entry) : null;
+    const t = isReset(entry) ? at(entry) : null;
     return t === null ? [] : [t];
   });
   const of = (value: (point: TrendPointAt) => number, limit?: number) =>
@@ -68,6 +65,27 @@ export function stageTrend(
   if (!tightest || !mean || !loosest) return null;
   return { axis, points, resets, tightest, mean, loosest, drift: driftOf(tightest, loosest, limits, axis) };
 }
+
+/**
+ * Whole rounds in the order read; of those of one visit with nothing moved in between, the last alone. Two readings an hour apart
+ * say nothing of a drift over months, and the slope between them is their noise divided by next to nothing.
+ */
+function roundsToTrend(entries: readonly Entry[]): EntryOf<"round">[] {
+  const kept: EntryOf<"round">[] = [];
+  let moved = true;
+  for (const entry of entries) {
+    if (isReset(entry)) moved = true;
+    if (entry.kind !== "round" || entry.body.phase === "set") continue;
+    const last = kept[kept.length - 1];
+    if (!moved && last && last.jobId !== null && last.jobId === entry.jobId) kept.pop();
+    kept.push(entry);
+    moved = false;
+  }
+  return kept;
+}
+
+const isReset = (entry: Entry): boolean =>
+  entry.kind === "move" || (entry.kind === "change" && entry.body.what === "geometry");
 
 function driftOf(tightest: Trend, loosest: Trend, limits: { lo: number; hi: number }, axis: TrendAxis): Drift | null {
   const ways = [

@@ -1,5 +1,5 @@
 import type { Entry, EntryOf, ReadingRecord } from "../../core/logbook";
-import { containing, type Database, many, maybeOne, none, type Row, type Statement, sql } from "../postgres";
+import { containing, type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
 
 export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
 /** An entry as people read it: with the name of who made it. */
@@ -87,6 +87,22 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
         order by e.seq desc limit ${size}`,
   );
 };
+
+/** A machine's logbook from a number on, oldest first. */
+export const logbookFrom = (db: Database, machineId: string, afterSeq: number, size: number) =>
+  namedEntries(
+    db,
+    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.seq > ${afterSeq} order by e.seq limit ${size}`,
+  );
+
+/** The number of a machine's newest entry; 0 for an empty logbook. */
+export const lastNumber = (db: Database, machineId: string) =>
+  one(
+    db,
+    sql`select coalesce(max(seq), 0) as last from entry where machine_id = ${machineId}`,
+    (row) => row.last as number,
+  );
 
 /** The corrections of entries, for showing them beside what they correct. */
 export const correctionsOf = (db: Database, ids: readonly string[]) =>
@@ -197,6 +213,10 @@ export const chainPage = async (db: Database, machineId: string, afterSeq: numbe
       toStored,
     ),
   );
+
+/** The entries of a job with their hashes, in order. */
+export const storedOfJob = async (db: Database, jobId: string) =>
+  withReadings(db, await many(db, sql`select * from entry where job_id = ${jobId} order by seq`, toStored));
 
 export async function insertEntry(db: Database, { entry, previousHash, hash }: StoredEntry): Promise<void> {
   const e = entry;

@@ -32,6 +32,8 @@ export const roundInput = z.object({
   readings: z.array(typedReading).min(1).max(mostReadings),
   /** The first entry of the round that these readings go on with. */
   continues: id.nullable().default(null),
+  /** Read at the tight spot alone: the rest is carried over from the stage's last round, of an earlier job too. */
+  carries: z.boolean().default(false),
 });
 export type RoundInput = z.output<typeof roundInput>;
 
@@ -82,18 +84,24 @@ export function buildRound(
     values.value.expandedUncertaintyMm,
     ...earlier.map((reading) => reading.expandedUncertaintyMm),
   );
-  const result = judgeRound(stage, [...earlier, ...readings], input.phase, uncertaintyMm, known);
+  const result = judgeRound(
+    stage,
+    [...earlier, ...readings],
+    input.carries ? "carries" : input.phase,
+    uncertaintyMm,
+    known,
+  );
   return result.ok ? accept({ body: { phase: input.phase, result: result.value }, readings }) : result;
 }
 
 function judgeRound(
   stage: Stage,
   readings: readonly ReadingRecord[],
-  phase: RoundPhase,
+  how: RoundPhase | "carries",
   expandedUncertaintyMm: number,
   known: KnownRound | null,
 ): Result<Bodies["round"]["result"]> {
-  const counting = countingReadings(readings, phase, known, stage.geometry.pair.teeth[1]);
+  const counting = countingReadings(readings, how, known, stage.geometry.pair.teeth[1]);
   if (counting.readings.length === 0) return refuse("all-struck", ["readings"]);
   const { loMm, aimMm, hiMm } = stage.limits;
   const assessed = assessRound(

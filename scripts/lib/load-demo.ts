@@ -3,6 +3,7 @@ import { v7 } from "uuid";
 import { seededRandom } from "../../core/practice";
 import { mustHold, type Result } from "../../core/quantity";
 import type { Pool } from "../../data/postgres";
+import type { Person } from "../../data/queries/people";
 import { photographs } from "../../demo/photographs";
 import { scenario } from "../../demo/scenario";
 import { instruments, lead, machines, workshop } from "../../demo/works";
@@ -67,24 +68,40 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     };
     mustHold(await addMachine({ pool, person, now: began }, input));
   }
+  const pictures = photographs.map((picture) => ({
+    ...picture,
+    at: new Date(now.getTime() - picture.daysAgo * 86_400_000),
+  }));
+  const keepUntil = async (at: Date) => {
+    while (pictures[0] && pictures[0].at <= at)
+      await keepPicture(pool, person, pictures.shift() as (typeof pictures)[0], ids);
+  };
+  pictures.sort((a, b) => a.at.getTime() - b.at.getTime());
   for (const { at, operation, input } of scenario(now)) {
+    await keepUntil(at);
     const real = withIds({ ...input, madeAt: at.toISOString() }, (name) => ids(name, at));
     const result = await operations[operation]?.({ pool, person, now: at }, real);
     if (!result?.ok)
       throw new Error(`${operation} of the demo was refused: ${JSON.stringify(result)} ${JSON.stringify(input)}`);
   }
-  for (const { key, machine, stage, name, caption, daysAgo, svg } of photographs) {
-    const at = new Date(now.getTime() - daysAgo * 86_400_000);
-    const input = {
-      id: ids(key, at),
-      machineId: ids(machine, at),
-      stageId: ids(stage, at),
-      name,
-      caption,
-      madeAt: at.toISOString(),
-    };
-    mustHold(await attachFile({ pool, person, now: at }, input, await sharp(Buffer.from(svg)).jpeg().toBuffer()));
-  }
+  await keepUntil(now);
+}
+
+async function keepPicture(
+  pool: Pool,
+  person: Person,
+  { key, machine, stage, name, caption, at, svg }: (typeof photographs)[number] & { at: Date },
+  ids: (name: string, at: Date) => string,
+): Promise<void> {
+  const input = {
+    id: ids(key, at),
+    machineId: ids(machine, at),
+    stageId: ids(stage, at),
+    name,
+    caption,
+    madeAt: at.toISOString(),
+  };
+  mustHold(await attachFile({ pool, person, now: at }, input, await sharp(Buffer.from(svg)).jpeg().toBuffer()));
 }
 
 /** The same name gives the same id within one load; ids carry the time at which the thing was made. */

@@ -40,7 +40,12 @@ export function JobScreen({
   const signed = job.entries.some((entry) => entry.kind === "signature");
   const here = signed ? "sign-off" : (stationOf(station) ?? firstStation(job.record));
   const teeth = stage.geometry.pair.teeth;
-  const before = data.before.find((item) => item.stageId === stage.id) ?? { stageId: stage.id, moves: [], proofs: [] };
+  const before = data.before.find((item) => item.stageId === stage.id) ?? {
+    stageId: stage.id,
+    moves: [],
+    proofs: [],
+    known: null,
+  };
   const safePath = pathOf(data, stage, "make-safe");
   return (
     <JobContext value={{ data, stage, before, job }}>

@@ -9,12 +9,14 @@ import { buildEntry, workInput } from "~/operations/build-entry";
 import { checkInput } from "~/operations/input";
 import type { TapeEntry } from "../logbook/tape";
 import type { Waiting } from "../offline/waiting-store";
+import type { StageBefore } from "./job-context";
 
 /** What an entry on its way is built from: the job as it is known here, and who works on it. */
 export type Making = {
   job: Job;
   stages: readonly Stage[];
   instruments: readonly Instrument[];
+  before: readonly StageBefore[];
   person: { id: string; name: string };
 };
 
@@ -42,7 +44,8 @@ export function optimistic(payload: Waiting["payload"], entries: readonly Entry[
   if (!work.ok) return work;
   const stage = making.stages.find((candidate) => candidate.id === payload.stageId) ?? making.stages[0];
   if (!stage) throw new Error("a job without a stage");
-  const built = buildEntry(work.value, stage, making.instruments, entries, making.stages);
+  const before = making.before.find((item) => item.stageId === stage.id)?.known ?? null;
+  const built = buildEntry(work.value, stage, making.instruments, entries, making.stages, before);
   if (!built.ok) return built;
   return accept({
     ...envelope(payload, payload.id, entries, making),

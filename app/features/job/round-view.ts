@@ -41,7 +41,8 @@ type Question = {
   stage: Stage;
   instrument: Instrument;
   method: RoundMethod;
-  phase: RoundPhase;
+  /** "carries": the rest of the known round is carried over in any phase. */
+  phase: RoundPhase | "carries";
   readings: RoundDraft["readings"];
   /** What stands in the field, and for which tooth; counts as a reading while it can be understood. */
   open: { typed: string; tooth: number } | null;
@@ -102,7 +103,7 @@ export function recordedView(
     readings.map((reading) => reading.valueMm),
     {
       expandedUncertaintyMm: round.body.result.expandedUncertaintyMm,
-      phase: round.body.phase,
+      phase: round.body.result.carriedFrom ? "carries" : round.body.phase,
       known,
       response,
       openIndex: -1,
@@ -116,7 +117,7 @@ function assessValues(
   valuesMm: readonly number[],
   of: {
     expandedUncertaintyMm: number;
-    phase: RoundPhase;
+    phase: RoundPhase | "carries";
     known: KnownRound | null;
     response: Response | undefined;
     openIndex: number;

@@ -45,7 +45,8 @@ export function SignOff() {
   );
 }
 
-function StageOnPage({ stage, record, named }: { stage: Stage; record: JobRecord; named: boolean }) {
+/** A stage of a job: as found, done, as left. */
+export function StageOnPage({ stage, record, named }: { stage: Stage; record: JobRecord; named: boolean }) {
   const { limits } = stage;
   const asLeft = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const leftByFeel = !asLeft && !record.changedSinceFeel ? record.lastFeel : null;

@@ -8,7 +8,7 @@ import type { Stage } from "~/data/queries/stages";
 import type { TapeEntry } from "../logbook/tape";
 import { allWaiting } from "../offline/outbox";
 import { onTaken, putAside, putOnItsWay, sendWaiting, useOutbox } from "../offline/outbox-state";
-import { keepSnapshot } from "../offline/snapshots";
+import { keepSnapshot, snapshotOf } from "../offline/snapshots";
 import type { Waiting } from "../offline/waiting-store";
 import type { JobLoaded } from "./job-context";
 import { optimistic, withWaiting } from "./optimistic";
@@ -31,12 +31,15 @@ const twiceMs = 400;
  * keeps working while the server is away; it is sent, once and in order, when it is back.
  */
 export function useEntries(data: JobLoaded): JobEntries {
-  const { job, stages, instruments, person } = data;
+  const { job, stages, instruments, before, person } = data;
   const [served, setServed] = useState(data.entries);
   const [revised, setRevised] = useState<string[]>([]);
   const outbox = useOutbox();
   const { revalidate } = useRevalidator();
-  const making = useMemo(() => ({ job, stages, instruments, person }), [job, stages, instruments, person]);
+  const making = useMemo(
+    () => ({ job, stages, instruments, before, person }),
+    [job, stages, instruments, before, person],
+  );
   const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
   const entries = useMemo(() => withWaiting(served, waiting, making), [served, waiting, making]);
   const latest = useRef({ entries, stages });
@@ -91,10 +94,16 @@ export function useEntries(data: JobLoaded): JobEntries {
     };
   }, [look]);
 
-  // Enough to go on with after a reload without the server.
+  // Enough to go on with after a reload without the server. The page may be an old copy; the tablet may know more.
+  const [joined, setJoined] = useState(false);
   useEffect(() => {
-    keepSnapshot("job", job.id, { ...data, entries: served });
-  }, [data, job.id, served]);
+    snapshotOf<JobLoaded>("job", job.id)
+      .then((known) => takeIn(known?.entries ?? []))
+      .finally(() => setJoined(true));
+  }, [job.id, takeIn]);
+  useEffect(() => {
+    if (joined) keepSnapshot("job", job.id, { ...data, entries: served });
+  }, [joined, data, job.id, served]);
 
   const justPut = useRef(new Set<string>());
   const put = useCallback(

@@ -4,11 +4,10 @@ import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { putOnItsWay } from "./outbox-state";
 import { keepSnapshot } from "./snapshots";
 
-export type Opening = { stageIds: string[]; reason: string; firstBuild: boolean };
+export type Opening = { id: string; entryId?: string; stageIds: string[]; reason: string; firstBuild: boolean };
 
 /** Opens a job on this tablet: it is there at once, and reaches the server when that can be reached. */
-export async function openHere(kit: Kit, { stageIds, reason, firstBuild }: Opening): Promise<string> {
-  const id = v7();
+export async function openHere(kit: Kit, { id, entryId = v7(), stageIds, reason, firstBuild }: Opening): Promise<void> {
   const madeAt = new Date().toISOString();
   const machineId = kit.machine.id;
   const { instruments, person, timeZone, machine } = kit;
@@ -25,7 +24,6 @@ export async function openHere(kit: Kit, { stageIds, reason, firstBuild }: Openi
     timeZone,
     now: madeAt,
   } satisfies JobLoaded);
-  const payload = { kind: "job-opened", id, entryId: v7(), machineId, stageIds, reason, firstBuild, madeAt };
+  const payload = { kind: "job-opened", id, entryId, machineId, stageIds, reason, firstBuild, madeAt };
   await putOnItsWay({ id, jobId: id, url: "/jobs/open", payload });
-  return id;
 }

@@ -34,6 +34,8 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return "Note at least one of current, temperature and noise.";
     case "just-done":
       return "That was logged a moment ago.";
+    case "not-safe":
+      return "Say that it is safe first.";
     case "nothing-read":
       return "Nothing was read in this job yet.";
     case "text-too-long":

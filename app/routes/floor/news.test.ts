@@ -47,17 +47,17 @@ describe("the reason is the worst stage's, in words", () => {
     [
       [stage("Fold", "near"), stage("Anvil", "outside", { result: { minMm: 0.1, maxMm: 0.2, fits: true } })],
       2,
-      ["Anvil is too tight", "Two open points"],
+      ["Anvil: too tight", "Two open points"],
     ],
-    [[stage("Fold", "near")], 0, ["Fold is too near its limit to tell"]],
+    [[stage("Fold", "near")], 0, ["Fold: too near its limit to tell"]],
     [
       [stage("Knife", "inside", drift("hi", "2026-12-09T10:00:00Z"))],
       0,
-      ["Knife drifts out, too loose, about 9 December"],
+      ["Knife: drifts out, too loose, about 9 December"],
     ],
     [[stage("Knife", "inside", drift("hi", "2028-01-01T10:00:00Z"))], 1, ["One open point"]],
-    [[stage("New", "unknown", { readAt: null, result: null })], 0, ["New was never read"]],
-    [[stage("Old", "unknown")], 0, ["Old was not read since it was moved"]],
+    [[stage("New", "unknown", { readAt: null, result: null })], 0, ["New: never read"]],
+    [[stage("Old", "unknown")], 0, ["Old: not read since it was moved"]],
     [[stage("Good", "inside")], 0, ["Nothing to do"]],
     [[], 0, ["No stage is entered yet"]],
   ])("%#", (stages, points, reasons) => {

@@ -42,29 +42,30 @@ function stageReason(stages: readonly StageNow[], at: Now): string | null {
   const outside = having("outside");
   if (outside) return outsideReason(outside);
   const near = having("near");
-  if (near) return `${near.stage.name} is too near its limit to tell${driftWords(near, at)}`;
+  if (near)
+    return `${near.stage.name}: too near its limit to tell${near.standing?.drift ? `, ${driftWords(near, at)}` : ""}`;
   const drifting = stages
     .filter((item) => item.standing?.drift)
     .sort((a, b) => (a.standing?.drift?.at ?? "").localeCompare(b.standing?.drift?.at ?? ""))[0];
   if (drifting?.standing?.drift && Date.parse(drifting.standing.drift.at) < Date.parse(at.now) + soonMs)
-    return `${drifting.stage.name}${driftWords(drifting, at)}`;
+    return `${drifting.stage.name}: ${driftWords(drifting, at)}`;
   const unknown = stages.find((item) => !item.standing || item.standing.state === "unknown");
   if (unknown)
     return unknown.standing?.readAt
-      ? `${unknown.stage.name} was not read since it was moved`
-      : `${unknown.stage.name} was never read`;
+      ? `${unknown.stage.name}: not read since it was moved`
+      : `${unknown.stage.name}: never read`;
   return null;
 }
 
 const soonMs = 60 * 86_400_000;
 
 function outsideReason({ stage, standing }: StageNow): string {
-  if (standing?.felt) return `${stage.name} is out by feel`;
+  if (standing?.felt) return `${stage.name}: out by feel`;
   const result = standing?.result;
   if (result && !result.fits) return `${stage.name}: no setting can hold it, the gear is not round`;
   const loose = (result?.maxMm ?? 0) > stage.limits.hiMm;
   const tight = (result?.minMm ?? 0) < stage.limits.loMm;
-  return `${stage.name} is ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
+  return `${stage.name}: ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
 }
 
 /** "drifts out about 9 December", or that by its trend it already should have. */
@@ -72,6 +73,6 @@ function driftWords({ standing }: StageNow, { now, timeZone }: Now): string {
   const drift = standing?.drift;
   if (!drift) return "";
   const which = drift.limit === "lo" ? "tight" : "loose";
-  if (Date.parse(drift.at) <= Date.parse(now)) return `, and by its trend too ${which} by now`;
-  return ` drifts out, too ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
+  if (Date.parse(drift.at) <= Date.parse(now)) return `by its trend too ${which} by now`;
+  return `drifts out, too ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
 }

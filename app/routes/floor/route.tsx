@@ -46,7 +46,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
               {site !== null && <input type="hidden" name="site" value={site} />}
               {hall !== null && <input type="hidden" name="hall" value={hall} />}
               <Field
-                className="w-72 max-sm:grow max-sm:w-auto [&_label]:sr-only"
+                className="w-80 max-sm:grow max-sm:w-auto [&_label]:sr-only"
                 label="Name, tag, place, or a scanned label"
                 placeholder="Name, tag, place, or scan a label"
                 name="q"
@@ -54,7 +54,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                 defaultValue={words}
                 key={words}
               />
-              <Button type="submit" large className="px-4">
+              <Button type="submit" className="px-4 min-h-12">
                 Find
               </Button>
             </Form>

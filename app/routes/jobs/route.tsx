@@ -95,7 +95,7 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
                   key={words}
                   defaultValue={words}
                 />
-                <Button type="submit" large className="px-4">
+                <Button type="submit" className="px-4 min-h-12">
                   Find
                 </Button>
               </Form>

@@ -9,6 +9,7 @@ import { machineById } from "~/data/queries/machines";
 import { type Stage, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
+import { roundBefore } from "~/operations/record-entry";
 
 const learntFrom = 40;
 const mostMoves = 20;
@@ -46,13 +47,14 @@ export type Kit = Awaited<ReturnType<typeof loadKit>>;
 
 /** What is known of a stage from before a job: its moves, which teach the response, and its last powered runs. */
 export async function stageBefore(pool: Database, stage: Stage, jobId: string | null) {
-  const [work, proofs] = await Promise.all([
+  const [work, proofs, known] = await Promise.all([
     recentStageWork(pool, stage.id, learntFrom),
     earlierProofs(pool, stage.id, jobId ?? stage.id, proofsShown),
+    roundBefore(pool, stage, jobId),
   ]);
   const moves = pastMoves(
     work.filter((entry) => jobId === null || entry.jobId !== jobId),
     stage.adjuster.id,
   );
-  return { stageId: stage.id, moves: moves.slice(-mostMoves), proofs };
+  return { stageId: stage.id, moves: moves.slice(-mostMoves), proofs, known };
 }

@@ -1,0 +1,92 @@
+import { v7 } from "uuid";
+import { optimistic, withWaiting } from "~/app/features/job/optimistic";
+import type { Kit } from "~/app/routes/machine/load-kit.server";
+import { type Entry, jobRecord } from "~/core/logbook";
+import { accept, type Result } from "~/core/quantity";
+import type { Stage } from "~/data/queries/stages";
+import { openHere } from "../offline/open-here";
+import { putOnItsWay } from "../offline/outbox-state";
+
+export type QuickWork = {
+  stage: Stage;
+  reason: string;
+  /** Entries in their order, as the logbook takes them, without ids. */
+  work: Record<string, unknown>[];
+  comment: string;
+  nextDate: string | null;
+};
+
+/**
+ * A whole job from one screen: opened, what was done, signed. Everything is checked here before any of it goes on its way; then it
+ * goes by the same addresses as any job, in order, with or without a network.
+ *
+ * @returns the job's id; or the first refusal, and nothing was sent
+ */
+export async function doQuickJob(
+  kit: Kit,
+  { stage, reason, work, comment, nextDate }: QuickWork,
+): Promise<Result<string>> {
+  const jobId = v7();
+  const making = {
+    job: {
+      id: jobId,
+      machineId: kit.machine.id,
+      stageIds: [stage.id],
+      reason,
+      openedBy: kit.person.id,
+      openedAt: "",
+      signedEntry: null,
+    },
+    stages: [stage],
+    instruments: kit.instruments,
+    before: kit.before,
+    person: kit.person,
+  };
+  const entries: Entry[] = [];
+  const payloads = work.map((item) => ({
+    ...item,
+    id: v7(),
+    kind: String(item.kind),
+    jobId,
+    stageId: stage.id,
+    madeAt: new Date().toISOString(),
+  }));
+  for (const payload of payloads) {
+    const built = optimistic(payload, entries, making);
+    if (!built.ok) return built;
+    entries.push(built.value);
+  }
+  const { provisional } = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+  await openHere(kit, { id: jobId, stageIds: [stage.id], reason, firstBuild: false });
+  const url = `/jobs/${jobId}/entries`;
+  for (const payload of payloads) await putOnItsWay({ id: payload.id, jobId, url, payload });
+  const signature = {
+    kind: "signature",
+    id: v7(),
+    jobId,
+    madeAt: new Date().toISOString(),
+    seenEntry: payloads[payloads.length - 1]?.id,
+    stages: [{ stageId: stage.id, provisional, nextDate }],
+    comment,
+  };
+  await putOnItsWay({ id: signature.id, jobId, url, payload: signature });
+  return accept(jobId);
+}
+
+/** What a quick job would leave provisional, told before it is signed. */
+export function quickProvisional(kit: Kit, stage: Stage, work: readonly Record<string, unknown>[]) {
+  const making = {
+    job: { id: "", machineId: kit.machine.id, stageIds: [], reason: "", openedBy: "", openedAt: "", signedEntry: null },
+    stages: [stage],
+    instruments: kit.instruments,
+    before: kit.before,
+    person: kit.person,
+  };
+  const waiting = work.map((item, i) => ({
+    id: String(i),
+    jobId: "",
+    order: i,
+    payload: { ...item, id: String(i), kind: String(item.kind), stageId: stage.id, madeAt: kit.now },
+  }));
+  return jobRecord(withWaiting([], waiting, making), { id: stage.id, clamps: stage.geometry.clamps }).provisional;
+}

@@ -1,0 +1,326 @@
+import { useMemo, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { learnStage } from "~/app/features/job/learn-stage";
+import { roundView } from "~/app/features/job/round-view";
+import type { Kit } from "~/app/routes/machine/load-kit.server";
+import { unitOf } from "~/core/advice";
+import { type Feel, feels, judgeFeel } from "~/core/logbook";
+import { formatNumber, type Refusal } from "~/core/quantity";
+import type { Stage } from "~/data/queries/stages";
+import { Button, buttonClass } from "~/ui/button";
+import { Choice, Field, Tick } from "~/ui/field";
+import { StateMark } from "~/ui/state-mark";
+import { methodInput, methodOf } from "../job/method-form";
+import { amountWords, parseAmount, unitHint } from "../words/amount";
+import { feelSaysWords, rangeWords } from "../words/entry";
+import { refusalWords } from "../words/refusal";
+import { provisionalWords, verdictState } from "../words/state";
+import { day } from "../words/times";
+import { doQuickJob, quickProvisional } from "./quick-job";
+
+type Way = "numbers" | "feel";
+type Read = { typed: string; felt: Feel | null };
+const unread: Read = { typed: "", felt: null };
+
+/** One screen for what takes twenty seconds: safe, read, moved or left alone, fine. It feeds the same logbook, trend and response. */
+export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
+  const navigate = useNavigate();
+  const standing = kit.standings.find((item) => item.stageId === stage.id) ?? null;
+  const tooth = standing?.result?.tightTooth ?? 1;
+  const [way, setWay] = useState<Way>(standing?.felt ? "feel" : "numbers");
+  const [lock, setLock] = useState("");
+  const [safe, setSafe] = useState(false);
+  const [found, setFound] = useState(unread);
+  const [left, setLeft] = useState(unread);
+  const [moved, setMoved] = useState<"no" | "plus" | "minus">("no");
+  const [amount, setAmount] = useState("");
+  const [clamped, setClamped] = useState(false);
+  const [comment, setComment] = useState("");
+  const [nextDate, setNextDate] = useState("");
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [busy, setBusy] = useState(false);
+  const { adjuster } = stage;
+  const unit = unitOf(adjuster.adjuster);
+  const method = useMemo(() => methodOf({}, kit.instruments), [kit.instruments]);
+
+  const reading = (read: Read, phase: "as-found" | "check"): Record<string, unknown> =>
+    way === "feel"
+      ? { kind: "feel", phase, method: "by hand", places: [{ tooth, feel: read.felt }] }
+      : {
+          kind: "round",
+          phase,
+          method: methodInput(method),
+          readings: [{ tooth, turn: 1, typed: read.typed.trim(), struck: false, repeats: null }],
+          carries: true,
+        };
+  const parsed = parseAmount(amount, unit);
+  const size = parsed.ok ? parsed.value : Number.NaN;
+  const has = (read: Read) => (way === "feel" ? read.felt !== null : read.typed.trim() !== "");
+  const work = (): Record<string, unknown>[] => [
+    ...(safe || lock ? [{ kind: "isolated", lock, acknowledged: ["electric", "air", "loads", "hands"] }] : []),
+    ...(has(found) ? [reading(found, "as-found")] : []),
+    ...(moved === "no"
+      ? []
+      : [
+          {
+            kind: "move",
+            amount: moved === "plus" ? size : -size,
+            did: "otherwise",
+            advised: null,
+            reasons: [],
+            note: "Quick touch",
+            adjusterId: adjuster.id,
+          },
+        ]),
+    ...(moved !== "no" && clamped
+      ? stage.geometry.clamps.points.map((_, i) => ({
+          kind: "clamp",
+          clamp: i + 1,
+          pass: stage.geometry.clamps.passes,
+          state: "firm",
+        }))
+      : []),
+    ...(moved !== "no" && has(left) ? [reading(left, "check")] : []),
+  ];
+  const finish = async (event: React.FormEvent) => {
+    event.preventDefault();
+    if (!safe) return setRefusal({ code: "not-safe", path: ["safe"], facts: {} });
+    if (!has(found) && !has(left)) return setRefusal({ code: "empty", path: ["found"], facts: {} });
+    if (moved !== "no" && !parsed.ok) return setRefusal({ ...parsed.refusal, path: ["amount"] });
+    setBusy(true);
+    const done = await doQuickJob(kit, {
+      stage,
+      reason: "Quick touch",
+      work: work(),
+      comment,
+      nextDate: nextDate || null,
+    });
+    setBusy(false);
+    if (!done.ok) return setRefusal(done.refusal);
+    navigate(`/jobs/${done.value}/sign-off`);
+  };
+  const problem = (field: string) => (refusal?.path[0] === field ? refusalWords(refusal) : undefined);
+  const general =
+    refusal && !["safe", "lock", "found", "amount"].includes(String(refusal.path[0])) ? refusalWords(refusal) : null;
+  const clear = () => setRefusal(null);
+  const provisional = has(found) || has(left) ? quickProvisional(kit, stage, work()) : [];
+  return (
+    <form onSubmit={finish} onChange={clear} className="grid gap-6 max-w-2xl" noValidate>
+      <p className="text-lg text-mid">
+        {standing?.readAt
+          ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feelSaysWords[standing.felt] : standing.result ? `${rangeWords(standing.result.minMm, standing.result.maxMm)} mm` : ""}.`
+          : "Never read before."}{" "}
+        Limits {formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)} mm.
+      </p>
+      <section className="grid gap-2">
+        <Tick
+          label={
+            <span className="text-lg">
+              <b>Safe:</b> supply locked off and proved dead, air vented, loads and springs held. Local rules come
+              first.
+            </span>
+          }
+          checked={safe}
+          onChange={(event) => setSafe(event.target.checked)}
+        />
+        {problem("safe") && (
+          <p role="alert" className="text-outside font-semibold">
+            {problem("safe")}
+          </p>
+        )}
+        <Field
+          className="max-w-60"
+          label="Number of the lock"
+          value={lock}
+          onChange={(event) => setLock(event.target.value)}
+          autoComplete="off"
+          error={problem("lock")}
+        />
+      </section>
+      <section className="grid gap-3">
+        <Choice
+          legend="Read"
+          name="way"
+          value={way}
+          onChange={(value) => setWay(value as Way)}
+          options={[
+            { value: "numbers", label: "with the indicator" },
+            { value: "feel", label: "by feel" },
+          ]}
+        />
+        <ReadOne
+          kit={kit}
+          stage={stage}
+          tooth={tooth}
+          way={way}
+          read={found}
+          onRead={setFound}
+          label={`As it is, at tooth ${tooth}, the tight spot`}
+          problem={problem("found") ?? (refusal?.path[0] === "readings" ? refusalWords(refusal) : undefined)}
+        />
+      </section>
+      <section className="grid gap-3">
+        <Choice
+          legend={adjuster.name}
+          name="moved"
+          value={moved}
+          onChange={(value) => setMoved(value as typeof moved)}
+          options={[
+            { value: "no", label: "left alone" },
+            { value: "plus", label: adjuster.positiveWord },
+            { value: "minus", label: adjuster.negativeWord },
+          ]}
+        />
+        {moved !== "no" && (
+          <>
+            <Field
+              className="max-w-72"
+              label="How much?"
+              hint={unitHint[unit]}
+              value={amount}
+              onChange={(event) => setAmount(event.target.value)}
+              autoComplete="off"
+              error={problem("amount")}
+            />
+            <Tick
+              label={`All ${stage.geometry.clamps.points.length} clamps at full torque again`}
+              checked={clamped}
+              onChange={(event) => setClamped(event.target.checked)}
+            />
+            <ReadOne
+              kit={kit}
+              stage={stage}
+              tooth={tooth}
+              way={way}
+              read={left}
+              onRead={setLeft}
+              label={`As left, at tooth ${tooth}`}
+              problem={undefined}
+            />
+          </>
+        )}
+      </section>
+      <section className="grid sm:grid-cols-2 gap-4">
+        <Field label="Next date" type="date" value={nextDate} onChange={(event) => setNextDate(event.target.value)} />
+        <Field label="Remark" value={comment} onChange={(event) => setComment(event.target.value)} autoComplete="off" />
+      </section>
+      {provisional.length > 0 && (
+        <p className="border-l-4 border-near pl-3 text-lg" role="status">
+          Signed with it, as open points: {provisional.map((item) => provisionalWords[item].toLowerCase()).join("; ")}.
+        </p>
+      )}
+      {general && (
+        <p role="alert" className="text-outside font-semibold text-lg">
+          {general}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3 sticky bottom-0 bg-ground py-3 border-t border-rule">
+        <Button kind="now" large type="submit" disabled={busy} className="grow">
+          Fine: sign as {kit.person.name}
+        </Button>
+        <Link to={`/machines/${kit.machine.id}`} className={buttonClass("quiet", true)}>
+          A whole job instead
+        </Link>
+      </div>
+    </form>
+  );
+}
+
+/** One reading at the tight spot, by number or by word, and what it says at once. */
+function ReadOne({
+  kit,
+  stage,
+  tooth,
+  way,
+  read,
+  onRead,
+  label,
+  problem,
+}: {
+  kit: Kit;
+  stage: Stage;
+  tooth: number;
+  way: Way;
+  read: Read;
+  onRead: (read: Read) => void;
+  label: string;
+  problem: string | undefined;
+}) {
+  const before = kit.before.find((item) => item.stageId === stage.id);
+  const view = useMemo(() => {
+    if (read.typed.trim() === "") return null;
+    const learnt = learnStage(stage, before?.moves ?? [], kit.instruments);
+    const method = methodOf({}, kit.instruments);
+    return roundView({
+      stage,
+      instrument: method.instrument,
+      method,
+      phase: "carries",
+      readings: [],
+      open: { typed: read.typed, tooth },
+      known: before?.known ?? null,
+      response: learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined,
+    });
+  }, [stage, kit.instruments, before, read.typed, tooth]);
+  if (way === "feel") {
+    const judged = read.felt && judgeFeel([read.felt]);
+    return (
+      <fieldset>
+        <legend className="font-semibold mb-1">{label}</legend>
+        <div className="grid sm:grid-cols-5 gap-2">
+          {feels.map((word) => (
+            <button
+              key={word}
+              type="button"
+              aria-pressed={read.felt === word}
+              className={`min-h-14 px-2 font-semibold border-2 cursor-pointer ${read.felt === word ? "bg-ink text-panel border-ink" : "bg-panel border-ink"}`}
+              onClick={() => onRead({ ...read, felt: word })}
+            >
+              {word}
+            </button>
+          ))}
+        </div>
+        {judged && (
+          <p className="mt-2 flex gap-3 items-center text-lg" role="status">
+            <StateMark state={verdictState[judged.verdict]} /> {feelSaysWords[judged.says]}
+          </p>
+        )}
+        {problem && (
+          <p role="alert" className="text-outside font-semibold">
+            {problem}
+          </p>
+        )}
+      </fieldset>
+    );
+  }
+  const { adjuster } = stage;
+  return (
+    <div>
+      <Field
+        label={label}
+        inputMode="decimal"
+        className="max-w-72 [&_input]:text-3xl [&_input]:min-h-16 [&_input]:figure"
+        value={read.typed}
+        onChange={(event) => onRead({ ...read, typed: event.target.value })}
+        autoComplete="off"
+        error={problem}
+      />
+      {view && (
+        <p className="mt-2 text-lg" role="status">
+          <span className="inline-flex gap-3 items-center">
+            <StateMark state={view.state} />
+            <span className="figure font-semibold">{rangeWords(view.now.min, view.now.max)} mm</span>
+          </span>{" "}
+          {view.carried && "all round, carried over from the last round"}
+          {view.move && view.move.amount !== 0 && (
+            <span className="block">
+              {adjuster.name} {amountWords(view.move.amount, unitOf(adjuster.adjuster), adjuster.step)}{" "}
+              {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would bring it to{" "}
+              {rangeWords(view.move.minMm, view.move.maxMm)} mm.
+            </span>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import type { NamedEntry } from "~/data/queries/entries";
+import type { Stage } from "~/data/queries/stages";
+import { entryWords } from "../words/entry";
+import { clock, day } from "../words/times";
+
+/** Entries in their order with every reading as it was typed, for paper. */
+export function PrintedEntries({
+  entries,
+  stages,
+  timeZone,
+}: {
+  entries: readonly NamedEntry[];
+  stages: readonly Stage[];
+  timeZone: string;
+}) {
+  return (
+    <table className="w-full text-left">
+      <caption className="text-xl font-bold text-left border-b-2 border-ink">Entries</caption>
+      <thead className="sr-only">
+        <tr>
+          <th>Number</th>
+          <th>When</th>
+          <th>What</th>
+          <th>Who</th>
+        </tr>
+      </thead>
+      <tbody>
+        {entries.map((entry) => {
+          const stage = stages.find((item) => item.id === entry.stageId);
+          const { title, detail } = entryWords(entry, stage?.adjuster);
+          return (
+            <tr key={entry.id} className="border-b border-rule align-top break-inside-avoid">
+              <td className="figure pr-3 py-1">{entry.seq}</td>
+              <td className="pr-3 py-1 text-mid">
+                {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
+              </td>
+              <td className="pr-3 py-1">
+                {stage && stages.length > 1 && `${stage.name}: `}
+                <b>{title}</b>
+                {detail && `: ${detail}`}
+                {entry.readings.length > 0 && (
+                  <span className="block figure text-mid">
+                    {entry.readings
+                      .map((reading) => `${reading.tooth}: ${reading.typed}${reading.struck ? " (struck out)" : ""}`)
+                      .join(", ")}
+                  </span>
+                )}
+              </td>
+              <td className="py-1 text-mid">{entry.madeByName}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,142 @@
+import { Link } from "react-router";
+import { type MoveEvidence, unitOf } from "~/core/advice";
+import { gearPair } from "~/core/gears";
+import { formatNumber, mustHold } from "~/core/quantity";
+import type { Instrument } from "~/data/queries/instruments";
+import type { Stage } from "~/data/queries/stages";
+import type { StageBefore } from "../job/job-context";
+import { learnStage } from "../job/learn-stage";
+import { amountWords } from "../words/amount";
+
+const whyWords: Record<MoveEvidence["why"], string> = {
+  used: "counts",
+  "no-common-tooth": "no tooth read both before and after",
+  "not-teaching": "by hand, or another adjuster",
+  reversal: "first move after the direction changed: the screw's own play is in it",
+  surprising: "off by more than three deviations: a clamp slipped, or it was noted the wrong way round",
+};
+
+/** The adjuster, what a unit of it really does on this stage, and the moves that taught it. */
+export function LearntPane({
+  stage,
+  before,
+  instruments,
+  mayEdit,
+}: {
+  stage: Stage;
+  before: StageBefore;
+  instruments: readonly Instrument[];
+  mayEdit: boolean;
+}) {
+  const { adjuster } = stage;
+  const learnt = learnStage(stage, before.moves, instruments);
+  const unit = unitOf(adjuster.adjuster);
+  const eccentric = adjuster.adjuster.type === "eccentric";
+  const per = eccentric ? "of its law" : `mm a ${unitWords[unit]}`;
+  const f = (value: number) => formatNumber(value, 3);
+  const mesh = mustHold(gearPair(stage.geometry.pair));
+  return (
+    <section aria-labelledby="adjuster">
+      <div className="flex gap-4 items-baseline justify-between">
+        <h2 id="adjuster" className="text-xl font-bold">
+          {adjuster.name}
+        </h2>
+        {mayEdit && <Link to={`/stages/${stage.id}/adjuster`}>Revise the adjuster</Link>}
+      </div>
+      <p className="text-lg">
+        <span className="figure font-semibold">{f(learnt.perUnit)}</span> {per} ±{" "}
+        <span className="figure">{f(2 * learnt.sd)}</span>,{" "}
+        {learnt.moves === 0
+          ? "by calculation; no move has taught it yet"
+          : `learnt from ${learnt.moves} of ${learnt.evidence.length} moves`}
+        .
+      </p>
+      <p className="text-mid">
+        + is {adjuster.positiveWord}, − is {adjuster.negativeWord}
+        {adjuster.seenFrom && `, seen from ${adjuster.seenFrom}`}
+        {adjuster.hand === "left" && ", left-hand thread"}
+        {!adjuster.hasScale && ". It has no scale: it is set on a feeler"}.
+      </p>
+      {learnt.evidence.length > 0 && <Scatter evidence={learnt.evidence} perUnit={eccentric ? null : learnt.perUnit} />}
+      <details>
+        <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>
+        <p>
+          The law of the adjuster and 2·tan {formatNumber(mesh.workingPressureAngleDeg, 2)}° of backlash for each mm of
+          centres (ISO 21771) say what a unit should do, taken as ±30 % (common practice); each move between two rounds
+          pulls that towards what it really did, by regression through the origin with the reading's uncertainty.
+        </p>
+        <ul>
+          {[...learnt.evidence].reverse().map((move, i) => (
+            <li key={i} className="border-t border-rule py-1">
+              {amountWords(move.amount, unit, adjuster.step)}{" "}
+              {move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}:{" "}
+              <span className="figure">
+                {move.change > 0 ? "+" : ""}
+                {f(move.change)}
+              </span>{" "}
+              mm <span className="text-mid">({whyWords[move.why]})</span>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </section>
+  );
+}
+
+const unitWords = {
+  mm: "mm",
+  turns: "turn",
+  "mm-at-lever": "mm at the lever",
+  deg: "degree",
+  "mm-of-shim": "mm of shim",
+};
+
+/** What each move did, against how much it was moved; the line is what was learnt. Hollow: left out. */
+function Scatter({ evidence, perUnit }: { evidence: readonly MoveEvidence[]; perUnit: number | null }) {
+  const reachX = Math.max(...evidence.map((move) => Math.abs(move.amount)), 1e-6) * 1.15;
+  const reachY =
+    Math.max(
+      ...evidence.map((move) => Math.abs(move.change)),
+      1e-6,
+      perUnit === null ? 0 : Math.abs(perUnit) * reachX * 0.6,
+    ) * 1.15;
+  const x = (amount: number) => 200 + (180 * amount) / reachX;
+  const y = (change: number) => 75 - (65 * change) / reachY;
+  const end = perUnit === null ? null : Math.min(reachX, reachY / Math.abs(perUnit || 1));
+  return (
+    <svg
+      viewBox="0 0 400 150"
+      className="w-full bg-panel my-2"
+      role="img"
+      aria-label="Change of backlash against the amount of each move"
+    >
+      <path d="M20 75H380M200 10V140" className="stroke-rule" strokeWidth="1.5" />
+      {end !== null && perUnit !== null && (
+        <line
+          x1={x(-end)}
+          y1={y(-end * perUnit)}
+          x2={x(end)}
+          y2={y(end * perUnit)}
+          className="stroke-ink"
+          strokeWidth="2"
+        />
+      )}
+      {evidence.map((move, i) => (
+        <circle
+          key={i}
+          cx={x(move.amount)}
+          cy={y(move.change)}
+          r="6"
+          className={move.used ? "fill-ink stroke-ink" : "fill-panel stroke-mid"}
+          strokeWidth="2"
+        />
+      ))}
+      <text x="384" y="94" textAnchor="end" fontSize="15" className="fill-mid">
+        moved +
+      </text>
+      <text x="206" y="22" fontSize="15" className="fill-mid">
+        backlash +
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,121 @@
+import {
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from "recharts";
+import { daysToIso, type StageTrend } from "~/core/logbook";
+import { formatNumber } from "~/core/quantity";
+import { shortDay } from "../words/times";
+import { trendRows } from "./trend-lines";
+
+/** Tightest, mean and loosest over time or usage, with the limits, the moves and where the lines lead. */
+export function TrendChart({
+  trend,
+  limits,
+  timeZone,
+  unit,
+}: {
+  trend: StageTrend;
+  limits: { lo: number; hi: number };
+  timeZone: string;
+  unit: string;
+}) {
+  const { rows, from, to } = trendRows(trend);
+  const values = rows.flatMap(({ t: _, ...row }) => Object.values(row));
+  const spread = limits.hi - limits.lo;
+  const low = Math.max(Math.min(limits.lo, ...values), limits.lo - 1.5 * spread) - 0.12 * spread;
+  const high = Math.min(Math.max(limits.hi, ...values), limits.hi + 1.5 * spread) + 0.12 * spread;
+  const tick = (t: number) =>
+    trend.axis === "time" ? `${shortDay(daysToIso(t), timeZone)} ${daysToIso(t).slice(2, 4)}` : formatNumber(t, 0);
+  const crossing = trend.drift && (trend.drift.limit === "lo" ? trend.tightest : trend.loosest).crossing;
+  return (
+    <div className="h-80 bg-panel pt-3 pr-3" aria-hidden="true" data-picture="trend">
+      <ResponsiveContainer width="100%" height="100%">
+        <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 4, left: 4 }}>
+          <CartesianGrid stroke="var(--room-rule)" strokeOpacity={0.5} vertical={false} />
+          <ReferenceArea y1={limits.lo} y2={limits.hi} fill="var(--room-band)" fillOpacity={1} ifOverflow="hidden" />
+          <ReferenceLine y={limits.lo} stroke="var(--room-band-line)" strokeWidth={2} />
+          <ReferenceLine y={limits.hi} stroke="var(--room-band-line)" strokeWidth={2} />
+          {trend.resets
+            .filter((reset) => reset >= from)
+            .map((reset) => (
+              <ReferenceLine key={reset} x={reset} stroke="var(--room-ink)" strokeDasharray="2 4" />
+            ))}
+          {crossing && crossing.latest !== null && (
+            <ReferenceArea
+              x1={Math.max(crossing.earliest, from)}
+              x2={Math.min(crossing.latest, to)}
+              y1={low}
+              y2={high}
+              fill="var(--room-now)"
+              fillOpacity={0.1}
+              ifOverflow="hidden"
+            />
+          )}
+          <XAxis
+            dataKey="t"
+            type="number"
+            domain={[from, to]}
+            tickFormatter={tick}
+            tickCount={6}
+            stroke="var(--room-mid)"
+            fontSize={14}
+            unit={trend.axis === "time" ? "" : ` ${unit}`}
+          />
+          <YAxis
+            type="number"
+            domain={[low, high]}
+            allowDataOverflow
+            tickFormatter={(value: number) => formatNumber(value, 2)}
+            stroke="var(--room-mid)"
+            fontSize={14}
+            width={54}
+          />
+          {(["tightest", "loosest"] as const).map((line) => (
+            <Line
+              key={line}
+              dataKey={line}
+              stroke="none"
+              dot={{ r: 5, fill: "var(--room-ink)", stroke: "var(--room-ink)" }}
+              isAnimationActive={false}
+            />
+          ))}
+          <Line
+            dataKey="mean"
+            stroke="none"
+            dot={{ r: 3.5, fill: "var(--room-panel)", stroke: "var(--room-ink)", strokeWidth: 1.5 }}
+            isAnimationActive={false}
+          />
+          {(["tightestFit", "loosestFit"] as const).map((line) => (
+            <Line
+              key={line}
+              dataKey={line}
+              stroke="var(--room-ink)"
+              strokeWidth={2}
+              dot={false}
+              connectNulls
+              isAnimationActive={false}
+            />
+          ))}
+          {(["tightestAhead", "loosestAhead"] as const).map((line) => (
+            <Line
+              key={line}
+              dataKey={line}
+              stroke="var(--room-now)"
+              strokeWidth={2.5}
+              strokeDasharray="8 5"
+              dot={false}
+              connectNulls
+              isAnimationActive={false}
+            />
+          ))}
+        </LineChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}

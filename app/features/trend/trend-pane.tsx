@@ -1,0 +1,96 @@
+import { useRef } from "react";
+import { Link } from "react-router";
+import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
+import { formatNumber } from "~/core/quantity";
+import { SavePicture } from "../export/save-picture";
+import { day } from "../words/times";
+import { TrendChart } from "./trend-chart";
+import { intervalWords, slopeWords, trendNews } from "./trend-words";
+
+/** Where the stage has been and where it goes, with the limits, what was moved, and how sure the forecast is. */
+export function TrendPane({
+  trend,
+  axis,
+  roundsRead,
+  limits,
+  timeZone,
+  unit,
+}: {
+  trend: StageTrend | null;
+  axis: TrendAxis;
+  roundsRead: number;
+  limits: { lo: number; hi: number };
+  timeZone: string;
+  unit: string;
+}) {
+  const picture = useRef<HTMLDivElement>(null);
+  const other = axis === "time" ? "usage" : "time";
+  return (
+    <section aria-labelledby="trend" className="min-w-0">
+      <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between mb-2">
+        <h2 id="trend" className="text-xl font-bold">
+          {trend ? trendNews(trend, timeZone, unit) : "The trend needs three rounds"}
+        </h2>
+        <span className="flex gap-3 items-center">
+          <Link to={`?axis=${other}`} replace preventScrollReset className="min-h-11 inline-flex items-center">
+            {other === "usage" ? `Over ${unit}` : "Over time"}
+          </Link>
+          {trend && <SavePicture of={picture} name="Trend" />}
+        </span>
+      </div>
+      {trend ? (
+        <>
+          <div ref={picture}>
+            <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} />
+          </div>
+          <p className="mt-2">
+            {trend.drift && `${intervalWords(trend, timeZone, unit)}. `}
+            Dots: tightest and loosest of each round, rings: mean. Upright dotted lines: something was moved or
+            replaced. Dashed: where it leads.
+          </p>
+          <details className="mt-1">
+            <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
+              Why, and the figures
+            </summary>
+            <p className="mb-2">
+              Tightest {slopeWords(trend.tightest, axis, unit)}; loosest {slopeWords(trend.loosest, axis, unit)}. The
+              slope is the median of the slopes of all pairs of rounds between two moves (Theil–Sen), its interval from
+              their order (Sen 1968); the line starts anew at every move. It is forecast only where the whole interval
+              has one sign. Rounds as found and checked count; those read while setting do not.
+            </p>
+            <table className="w-full text-left">
+              <thead>
+                <tr className="border-b-2 border-ink">
+                  <th className="py-1">{axis === "time" ? "Read" : unit}</th>
+                  <th>Tightest</th>
+                  <th>Mean</th>
+                  <th>Loosest</th>
+                </tr>
+              </thead>
+              <tbody>
+                {[...trend.points].reverse().map((point) => (
+                  <tr key={`${point.t} ${point.madeAt}`} className="border-b border-rule">
+                    <td className="py-1">
+                      {axis === "time" ? day(daysToIso(point.t), timeZone) : formatNumber(point.t, 0)}
+                    </td>
+                    <td className="figure">{formatNumber(point.min, 3)}</td>
+                    <td className="figure">{formatNumber(point.mean, 3)}</td>
+                    <td className="figure">{formatNumber(point.max, 3)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </details>
+        </>
+      ) : (
+        <p className="text-lg text-mid">
+          {roundsRead === 0
+            ? "Nothing was read yet."
+            : axis === "usage"
+              ? `It needs rounds at three different meter readings, two of them without a move in between; ${roundsRead} ${roundsRead === 1 ? "round is" : "rounds are"} read.`
+              : `${roundsRead} ${roundsRead === 1 ? "round is" : "rounds are"} read so far, as found or as checked; two of them must lie between moves.`}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,29 @@
+import type { StageTrend } from "~/core/logbook";
+import { formatNumber } from "~/core/quantity";
+import { day } from "../words/times";
+
+const dateless = (axis: StageTrend["axis"], at: string, timeZone: string, unit: string): string =>
+  axis === "time" ? day(at, timeZone) : `${formatNumber(Number(at), 0)} ${unit}`;
+
+/** What the trend says, in a sentence: when it leaves its limits, or that it does not seem to. */
+export function trendNews(trend: StageTrend, timeZone: string, unit: string): string {
+  const { drift, axis } = trend;
+  if (!drift) return "It does not drift out by what was read so far";
+  const which = drift.limit === "lo" ? "tight" : "loose";
+  return `It grows too ${which} about ${dateless(axis, drift.at, timeZone, unit)}`;
+}
+
+/** The interval of the forecast. */
+export function intervalWords(trend: StageTrend, timeZone: string, unit: string): string {
+  const { drift, axis } = trend;
+  if (!drift) return "";
+  const latest = drift.latest === null ? "never" : dateless(axis, drift.latest, timeZone, unit);
+  return `95 % between ${dateless(axis, drift.earliest, timeZone, unit)} and ${latest}`;
+}
+
+/** Slope of a line in words, with its interval: over a year, or over a thousand of the meter's units. */
+export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string): string {
+  const [per, words] = axis === "time" ? [365.25, "a year"] : [1000, `a thousand ${unit}`];
+  const f = (value: number) => formatNumber(value * per, 3);
+  return `${f(line.slope)} mm ${words} (95 %: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
+}

@@ -1,0 +1,99 @@
+import { isRouteErrorResponse, Link } from "react-router";
+import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
+import { QuickTouch } from "~/app/features/quick/quick-touch";
+import { PlaceHead } from "~/app/features/shell/head";
+import { clockOrDay, day } from "~/app/features/words/times";
+import { type Kit, loadKit } from "~/app/routes/machine/load-kit.server";
+import { asPerson, everyRole } from "~/app/session/session.server";
+import { buttonClass } from "~/ui/button";
+import type { Route } from "./+types/route";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.kit.machine.name ?? "Quick touch"}, Harmostat` },
+];
+
+export async function loader({
+  params,
+  context,
+  request,
+}: Route.LoaderArgs): Promise<{ kit: Kit; stageId: string | null }> {
+  const kit = await asPerson(context, request, everyRole, (asked) => loadKit(asked, params.machineId));
+  return { kit, stageId: new URL(request.url).searchParams.get("stage") };
+}
+
+/** Without the server, from what this tablet keeps of the machine. */
+export async function clientLoader({ params, request, serverLoader }: Route.ClientLoaderArgs) {
+  try {
+    return await serverLoader();
+  } catch (error) {
+    const kit = await keptKit(params.machineId);
+    if (!kit || (isRouteErrorResponse(error) && error.status < 500)) throw error;
+    return { kit, stageId: new URL(request.url).searchParams.get("stage") };
+  }
+}
+
+/** Where the label on the machine leads. */
+export default function At({ loaderData: { kit, stageId } }: Route.ComponentProps) {
+  const { machine, stages } = kit;
+  useKeptKit(machine.id);
+  const stage = stages.find((item) => item.id === stageId) ?? stages[0];
+  const job = kit.jobs.find((open) => stage && open.stageIds.includes(stage.id));
+  return (
+    <>
+      <PlaceHead />
+      <main className="p-5 max-sm:p-3.5">
+        <h1 className="text-3xl max-sm:text-2xl font-bold">
+          <Link to={`/machines/${machine.id}`} className="text-ink">
+            {machine.name}
+          </Link>
+          {stage && stages.length === 1 && `, ${stage.name}`}
+        </h1>
+        <p className="text-mid mb-4">
+          {machine.tag}
+          {machine.place && `, ${machine.place}`}
+        </p>
+        {machine.retiredAt ? (
+          <p className="text-xl font-semibold border-l-4 border-outside pl-4 max-w-2xl" role="status">
+            This machine is out of service since {day(machine.retiredAt, kit.timeZone)}. Nothing can be logged on it.
+            Its logbook is kept: <Link to={`/machines/${machine.id}`}>look at it</Link>.
+          </p>
+        ) : !stage ? (
+          <p className="text-lg">
+            No stage is entered yet. <Link to={`/machines/${machine.id}`}>To the machine</Link>.
+          </p>
+        ) : (
+          <>
+            {stages.length > 1 && (
+              <nav aria-label="Stage" className="flex flex-wrap gap-2 mb-5">
+                {stages.map((item) => (
+                  <Link
+                    key={item.id}
+                    to={`?stage=${item.id}`}
+                    replace
+                    aria-current={item === stage ? "true" : undefined}
+                    className={buttonClass(item === stage ? "solid" : "line")}
+                  >
+                    {item.name}
+                  </Link>
+                ))}
+              </nav>
+            )}
+            {job ? (
+              <p className="text-lg max-w-2xl grid gap-3">
+                A job of {job.openedByName} is open on it since {clockOrDay(job.openedAt, kit.timeZone, kit.now)}:{" "}
+                {job.reason}.
+                <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
+                  Go on with that job
+                </Link>
+              </p>
+            ) : kit.mayWork ? (
+              <QuickTouch key={stage.id} kit={kit} stage={stage} />
+            ) : (
+              <p className="text-lg">Your account may look, but not log anything.</p>
+            )}
+          </>
+        )}
+      </main>
+    </>
+  );
+}

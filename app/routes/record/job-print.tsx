@@ -1,0 +1,92 @@
+import { useMemo } from "react";
+import { RoundPane } from "~/app/features/job/round-pane";
+import { recordedView } from "~/app/features/job/round-view";
+import { StageOnPage } from "~/app/features/job/sign-off";
+import { PrintHead } from "~/app/features/record/print-head";
+import { PrintedEntries } from "~/app/features/record/printed-entries";
+import { provisionalWords } from "~/app/features/words/state";
+import { clock, dateWords, day } from "~/app/features/words/times";
+import { asPerson, everyRole } from "~/app/session/session.server";
+import { isKind, jobRecord, wholeRound } from "~/core/logbook";
+import type { Stage } from "~/data/queries/stages";
+import type { Route } from "./+types/job-print";
+import { type LoadedRecord, loadJobRecord } from "./load-record.server";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `Record, ${loaderData?.machine.name}, Harmostat` },
+];
+
+export const loader = ({ params, context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, everyRole, (asked) => loadJobRecord(asked, params.jobId));
+
+/** The record of a job, to be printed. */
+export default function JobPrint({ loaderData }: Route.ComponentProps) {
+  const { machine, job, stages, entries, timeZone } = loaderData;
+  const signatures = entries.filter(isKind("signature"));
+  const signature = signatures[0];
+  return (
+    <main className="p-8 max-sm:p-4 max-w-5xl mx-auto bg-panel print:p-0">
+      <PrintHead path={`/jobs/${job.id}/record`} back={`/jobs/${job.id}/sign-off`} />
+      <h1 className="text-3xl font-bold">
+        {machine.name}, <span className="figure">{machine.tag}</span>
+      </h1>
+      <p className="text-lg text-mid mb-6">
+        {day(job.openedAt, timeZone)}. {job.reason}
+      </p>
+      {stages.map((stage) => (
+        <section key={stage.id} className="mb-8 grid md:grid-cols-2 print:grid-cols-2 gap-8 break-inside-avoid">
+          <StageOnPage
+            stage={stage}
+            record={jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps })}
+            named
+          />
+          <Picture stage={stage} record={loaderData} />
+        </section>
+      ))}
+      <section className="mb-8">
+        <h2 className="text-xl font-bold border-b-2 border-ink">{signature ? "Signed" : "Not signed yet"}</h2>
+        {signature && (
+          <p>
+            {signature.madeByName}, {day(signature.madeAt, timeZone)} {clock(signature.madeAt, timeZone)}.{" "}
+            {signature.body.comment}
+          </p>
+        )}
+        {signatures.map((item) => (
+          <p key={item.id}>
+            {stages.find((stage) => stage.id === item.stageId)?.name}:{" "}
+            {item.body.provisional.length === 0
+              ? "nothing left provisional"
+              : item.body.provisional.map((code) => provisionalWords[code].toLowerCase()).join("; ")}
+            . {item.body.nextDate && `Next on ${dateWords(item.body.nextDate)}.`}
+          </p>
+        ))}
+      </section>
+      <PrintedEntries entries={entries} stages={stages} timeZone={timeZone} />
+    </main>
+  );
+}
+
+/** The round as left inside its gear, with the one as found behind it. */
+function Picture({ stage, record }: { stage: Stage; record: LoadedRecord }) {
+  const { entries, instruments } = record;
+  const { view, ghost } = useMemo(() => {
+    const { asFound, lastRound } = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+    const of = (round: typeof lastRound) =>
+      round ? recordedView(stage, round, wholeRound(entries, round), null, undefined) : null;
+    return { view: of(lastRound), ghost: asFound && asFound.id !== lastRound?.id ? of(asFound) : null };
+  }, [stage, entries]);
+  const instrument = instruments[0];
+  if (!view || !instrument) return null;
+  return (
+    <div className="h-96">
+      <RoundPane
+        stage={stage}
+        instrument={instrument}
+        view={{ ...view, predicted: null }}
+        ghost={ghost?.fitted ?? null}
+        currentTooth={null}
+        counterClockwise={false}
+      />
+    </div>
+  );
+}

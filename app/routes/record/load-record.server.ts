@@ -1,0 +1,109 @@
+import { data } from "react-router";
+import { findJob } from "~/app/routes/job/load-job.server";
+import { isId } from "~/app/session/is-id";
+import { entriesOfJob, lastNumber, logbookFrom } from "~/data/queries/entries";
+import { instrumentsOfWorkshop } from "~/data/queries/instruments";
+import { machineById } from "~/data/queries/machines";
+import { stagesById, stagesOfMachines } from "~/data/queries/stages";
+import type { Context } from "~/operations/context";
+import { exportLogbook } from "~/operations/export-logbook";
+import { entriesAsCsv } from "./csv.server";
+
+/** Everything that the record of a job shows. */
+export async function loadJobRecord(asked: Context, jobId: string) {
+  const { pool, person } = asked;
+  const job = await findJob(asked, jobId);
+  const machine = job && (await machineById(pool, person.workshopId, job.machineId));
+  if (!job || !machine) throw data({ code: "no-such-job" }, { status: 404 });
+  const [found, entries, instruments] = await Promise.all([
+    stagesById(pool, job.stageIds),
+    entriesOfJob(pool, job.id),
+    instrumentsOfWorkshop(pool, person.workshopId),
+  ]);
+  const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
+  return { job, machine, stages, entries, instruments, timeZone: person.timeZone, now: asked.now.toISOString() };
+}
+export type LoadedRecord = Awaited<ReturnType<typeof loadJobRecord>>;
+
+const findMachine = async ({ pool, person }: Context, machineId: string) => {
+  const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
+  if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
+  return machine;
+};
+
+const fileName = (name: string, ending: string): string =>
+  `${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^-|-$/g, "") || "record"
+  }.${ending}`;
+
+/** An answer that a browser saves as a file; written in pieces, as they come. */
+function download(pieces: AsyncGenerator<string>, mediaType: string, name: string): Response {
+  const encoder = new TextEncoder();
+  const body = new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      const { done, value } = await pieces.next();
+      if (done) controller.close();
+      else controller.enqueue(encoder.encode(value));
+    },
+  });
+  return new Response(body, {
+    headers: {
+      "Content-Type": mediaType,
+      "Content-Disposition": `attachment; filename="${name}"`,
+      "Cache-Control": "no-store",
+    },
+  });
+}
+
+export const downloadHeaders = (mediaType: string, name: string, ending: string): HeadersInit => ({
+  "Content-Type": mediaType,
+  "Content-Disposition": `attachment; filename="${fileName(name, ending)}"`,
+  "Cache-Control": "no-store",
+});
+
+export async function jobFile(asked: Context, jobId: string, ending: "csv" | "json"): Promise<Response> {
+  const { machine, stages, entries, job } = await loadJobRecord(asked, jobId);
+  const name = fileName(`${machine.tag} job ${job.openedAt.slice(0, 10)}`, ending);
+  if (ending === "json")
+    return download(exportLogbook(asked.pool, machine, asked.now, job.id), "application/json", name);
+  async function* csv() {
+    yield entriesAsCsv(entries, stages, true);
+  }
+  return download(csv(), "text/csv; charset=utf-8", name);
+}
+
+const pageSize = 300;
+
+export async function machineFile(asked: Context, machineId: string, ending: "csv" | "json"): Promise<Response> {
+  const machine = await findMachine(asked, machineId);
+  const name = fileName(`${machine.tag} logbook`, ending);
+  if (ending === "json") return download(exportLogbook(asked.pool, machine, asked.now), "application/json", name);
+  const stages = await stagesOfMachines(asked.pool, [machine.id]);
+  async function* csv() {
+    for (let after = 0, first = true; ; first = false) {
+      const page = await logbookFrom(asked.pool, machine.id, after, pageSize);
+      yield entriesAsCsv(page, stages, first);
+      if (page.length < pageSize) return;
+      after = page[page.length - 1]?.seq ?? after;
+    }
+  }
+  return download(csv(), "text/csv; charset=utf-8", name);
+}
+
+const printedEntries = 400;
+
+/** The newest entries of a machine, to be printed; the whole is in the files. */
+export async function loadMachineRecord(asked: Context, machineId: string) {
+  const machine = await findMachine(asked, machineId);
+  const [stages, entries] = await Promise.all([
+    stagesOfMachines(asked.pool, [machine.id]),
+    logbookFrom(asked.pool, machine.id, Math.max(0, await newestOf(asked, machine.id)), printedEntries),
+  ]);
+  return { machine, stages, entries, timeZone: asked.person.timeZone, now: asked.now.toISOString() };
+}
+
+const newestOf = async ({ pool }: Context, machineId: string): Promise<number> =>
+  (await lastNumber(pool, machineId)) - printedEntries;

@@ -1,0 +1,32 @@
+import { PrintHead } from "~/app/features/record/print-head";
+import { PrintedEntries } from "~/app/features/record/printed-entries";
+import { day } from "~/app/features/words/times";
+import { asPerson, everyRole } from "~/app/session/session.server";
+import type { Route } from "./+types/machine-print";
+import { loadMachineRecord } from "./load-record.server";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `Logbook, ${loaderData?.machine.name}, Harmostat` },
+];
+
+export const loader = ({ params, context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, everyRole, (asked) => loadMachineRecord(asked, params.machineId));
+
+/** The newest part of a machine's logbook, to be printed. */
+export default function MachinePrint({
+  loaderData: { machine, stages, entries, timeZone, now },
+}: Route.ComponentProps) {
+  return (
+    <main className="p-8 max-sm:p-4 max-w-5xl mx-auto bg-panel print:p-0">
+      <PrintHead path={`/machines/${machine.id}/record`} back={`/machines/${machine.id}`} />
+      <h1 className="text-3xl font-bold">
+        {machine.name}, <span className="figure">{machine.tag}</span>
+      </h1>
+      <p className="text-lg text-mid mb-6">
+        Logbook, printed {day(now, timeZone)}. The newest {entries.length} entries; the whole, with its hashes, is in
+        the JSON file.
+      </p>
+      <PrintedEntries entries={entries} stages={stages} timeZone={timeZone} />
+    </main>
+  );
+}

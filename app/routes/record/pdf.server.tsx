@@ -1,0 +1,292 @@
+import { createRequire } from "node:module";
+import {
+  Document,
+  Font,
+  Page,
+  Rect,
+  renderToBuffer,
+  Line as Stroke,
+  StyleSheet,
+  Svg,
+  Text,
+  View,
+} from "@react-pdf/renderer";
+import type { ReactElement, ReactNode } from "react";
+import { capital } from "~/app/features/words/count";
+import { entryWords, feelSaysWords, rangeWords } from "~/app/features/words/entry";
+import { provisionalWords, verdictState } from "~/app/features/words/state";
+import { clock, dateWords, day } from "~/app/features/words/times";
+import { isKind, jobRecord, type RoundResult } from "~/core/logbook";
+import { formatNumber } from "~/core/quantity";
+import type { NamedEntry } from "~/data/queries/entries";
+import type { Stage } from "~/data/queries/stages";
+import { gaugeScale } from "~/ui/band-gauge/layout";
+import { stateWord } from "~/ui/state-mark";
+import type { LoadedRecord, loadMachineRecord } from "./load-record.server";
+
+const font = (file: string) => createRequire(import.meta.url).resolve(`@fontsource/archivo/files/archivo-${file}.woff`);
+for (const set of ["latin", "latin-ext"] as const)
+  Font.register({
+    family: `Archivo ${set}`,
+    fonts: [
+      { src: font(`${set}-400-normal`), fontWeight: 400 },
+      { src: font(`${set}-700-normal`), fontWeight: 700 },
+    ],
+  });
+Font.registerHyphenationCallback((word) => [word]);
+
+const ink = "#10243A";
+const mid = "#3F5467";
+const look = StyleSheet.create({
+  page: {
+    padding: 42,
+    paddingBottom: 60,
+    fontSize: 10,
+    color: ink,
+    fontFamily: ["Archivo latin", "Archivo latin-ext"] as never,
+    lineHeight: 1.35,
+  },
+  title: { fontSize: 18, fontWeight: 700 },
+  mid: { color: mid },
+  stage: { fontSize: 13, fontWeight: 700, marginTop: 14, borderBottom: `1.5 solid ${ink}`, paddingBottom: 2 },
+  head: { fontWeight: 700, marginTop: 8 },
+  row: { flexDirection: "row", borderTop: "0.5 solid #9DAEB7", paddingVertical: 2 },
+  foot: {
+    position: "absolute",
+    bottom: 26,
+    left: 42,
+    right: 42,
+    color: mid,
+    fontSize: 8,
+    flexDirection: "row",
+    justifyContent: "space-between",
+  },
+});
+
+/** The record of a job on paper: as found, what was done, as left, every reading, who signed it and what stayed open. */
+export const recordAsPdf = (record: LoadedRecord): Promise<Buffer> => renderToBuffer(<JobDocument {...record} />);
+
+/** The newest part of a machine's logbook on paper. */
+export const logbookAsPdf = (record: Awaited<ReturnType<typeof loadMachineRecord>>): Promise<Buffer> =>
+  renderToBuffer(
+    <Paper
+      title={`${record.machine.name}, ${record.machine.tag}`}
+      printed={`Printed ${day(record.now, record.timeZone)}`}
+    >
+      <Text style={look.mid}>
+        Logbook, the newest {record.entries.length} entries. The whole, with its hashes, is in the JSON record.
+      </Text>
+      <Entries entries={record.entries} stages={record.stages} timeZone={record.timeZone} />
+    </Paper>,
+  );
+
+function Paper({
+  title,
+  printed,
+  children,
+}: {
+  title: string;
+  printed: string;
+  children: ReactNode;
+}): ReactElement<never> {
+  return (
+    <Document title={title}>
+      <Page size="A4" style={look.page}>
+        <Text style={look.title}>{title}</Text>
+        {children}
+        <View style={look.foot} fixed>
+          <Text>
+            Harmostat. {title}. {printed}
+          </Text>
+          <Text render={({ pageNumber, totalPages }) => `${pageNumber} of ${totalPages}`} />
+        </View>
+      </Page>
+    </Document>
+  ) as ReactElement<never>;
+}
+
+function JobDocument({ machine, job, stages, entries, timeZone, now }: LoadedRecord) {
+  const signatures = entries.filter(isKind("signature"));
+  const signature = signatures[0];
+  return (
+    <Paper title={`${machine.name}, ${machine.tag}`} printed={`Printed ${day(now, timeZone)}`}>
+      <Text style={look.mid}>
+        {day(job.openedAt, timeZone)}. {job.reason}
+      </Text>
+      {stages.map((stage) => (
+        <StagePart key={stage.id} stage={stage} entries={entries} />
+      ))}
+      <Text style={look.stage}>{signature ? "Signed" : "Not signed yet"}</Text>
+      {signature && (
+        <Text>
+          {signature.madeByName}, {day(signature.madeAt, timeZone)} {clock(signature.madeAt, timeZone)}.{" "}
+          {signature.body.comment}
+        </Text>
+      )}
+      {signatures.map((item) => (
+        <Text key={item.id}>
+          {stages.find((stage) => stage.id === item.stageId)?.name}:{" "}
+          {item.body.provisional.length === 0
+            ? "nothing left provisional"
+            : item.body.provisional.map((code) => provisionalWords[code].toLowerCase()).join("; ")}
+          . {item.body.nextDate ? `Next on ${dateWords(item.body.nextDate)}.` : ""}
+        </Text>
+      ))}
+      <Text style={look.stage}>Entries</Text>
+      <Entries entries={entries} stages={stages} timeZone={timeZone} />
+    </Paper>
+  );
+}
+
+function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEntry[] }) {
+  const record = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+  const found = record.asFound?.body.result ?? null;
+  const left = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
+  const { limits } = stage;
+  return (
+    <View>
+      <Text style={look.stage}>
+        {stage.name}, {stage.geometry.pair.teeth.join(" : ")}, module {formatNumber(stage.geometry.pair.moduleMm, 3)}
+      </Text>
+      <Text style={look.mid}>
+        Limits {formatNumber(limits.loMm, 3)} to {formatNumber(limits.hiMm, 3)} mm of circumferential backlash at the
+        pitch circle. {limits.source}, revision {limits.revision}.
+      </Text>
+      <RoundPart
+        title="As found"
+        result={found}
+        stage={stage}
+        missing={
+          record.firstBuild
+            ? "First build."
+            : record.feltAsFound
+              ? `${capital(feelSaysWords[record.feltAsFound.body.says])}.`
+              : "Not read."
+        }
+      />
+      <Text style={look.head}>Done</Text>
+      {record.moves.map((move) => {
+        const { title, detail } = entryWords(move, stage.adjuster);
+        return (
+          <Text key={move.id}>
+            {title}. {detail}
+          </Text>
+        );
+      })}
+      {record.moves.length === 0 && <Text>Nothing was moved.</Text>}
+      <Text>
+        Clamps:{" "}
+        {record.clamps
+          .map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not touched" : clamp.state}`)
+          .join(", ")}
+        .
+      </Text>
+      <RoundPart
+        title="As left"
+        result={left}
+        stage={stage}
+        missing={
+          !record.changedSinceFeel && record.lastFeel
+            ? `${capital(feelSaysWords[record.lastFeel.body.says])}.`
+            : "Not read since the last move or clamp."
+        }
+      />
+    </View>
+  );
+}
+
+const stateColours = { inside: "#14614B", near: "#7D5700", outside: "#98102F", unknown: mid } as const;
+
+function RoundPart({
+  title,
+  result,
+  stage,
+  missing,
+}: {
+  title: string;
+  result: RoundResult | null;
+  stage: Stage;
+  missing: string;
+}) {
+  if (!result)
+    return (
+      <Text>
+        <Text style={look.head}>{title}: </Text>
+        {missing}
+      </Text>
+    );
+  const { loMm, hiMm } = stage.limits;
+  const span = { min: result.minMm, max: result.maxMm };
+  const { at } = gaugeScale(loMm, hiMm, [span], 220);
+  const state = verdictState[result.verdict];
+  return (
+    <View wrap={false}>
+      <Text style={look.head}>
+        {title}: {rangeWords(result.minMm, result.maxMm, 3)} mm, {stateWord[state]}
+      </Text>
+      <Text style={look.mid}>
+        {result.count} readings, tightest at tooth {result.tightTooth}, ±{formatNumber(result.expandedUncertaintyMm, 3)}{" "}
+        mm (k = 2)
+        {result.carriedFrom ? ", carried over from the tight spot" : ""}
+      </Text>
+      <Svg width={220} height={20} viewBox="0 0 220 20">
+        <Rect
+          x={at(loMm)}
+          y={3}
+          width={at(hiMm) - at(loMm)}
+          height={14}
+          fill="#CDE2D9"
+          stroke="#3C7C67"
+          strokeWidth={1}
+        />
+        <Stroke
+          x1={at(span.min)}
+          x2={Math.max(at(span.max), at(span.min) + 2)}
+          y1={10}
+          y2={10}
+          stroke={stateColours[state]}
+          strokeWidth={5}
+        />
+      </Svg>
+    </View>
+  );
+}
+
+function Entries({
+  entries,
+  stages,
+  timeZone,
+}: {
+  entries: readonly NamedEntry[];
+  stages: readonly Stage[];
+  timeZone: string;
+}) {
+  return (
+    <View>
+      {entries.map((entry) => {
+        const stage = stages.find((item) => item.id === entry.stageId);
+        const { title, detail } = entryWords(entry, stage?.adjuster);
+        return (
+          <View key={entry.id} style={look.row} wrap={false}>
+            <Text style={{ width: 36 }}>{entry.seq}</Text>
+            <Text style={{ width: 110, color: mid }}>
+              {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
+            </Text>
+            <View style={{ flex: 1 }}>
+              <Text>
+                <Text style={{ fontWeight: 700 }}>{title}</Text>
+                {detail ? `: ${detail}` : ""}
+              </Text>
+              {entry.readings.length > 0 && (
+                <Text style={look.mid}>
+                  {entry.readings.map((r) => `${r.tooth}: ${r.typed}${r.struck ? " (struck out)" : ""}`).join("   ")}
+                </Text>
+              )}
+            </View>
+            <Text style={{ width: 90, textAlign: "right", color: mid }}>{entry.madeByName}</Text>
+          </View>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,55 @@
+import { data } from "react-router";
+import { stageBefore } from "~/app/routes/machine/load-kit.server";
+import { isId } from "~/app/session/is-id";
+import { stageTrend, type TrendAxis, voidedBy } from "~/core/logbook";
+import { roundsOfStage, stageHistory } from "~/data/queries/entries";
+import { instrumentsOfWorkshop } from "~/data/queries/instruments";
+import { openJobs } from "~/data/queries/jobs";
+import { machineById } from "~/data/queries/machines";
+import { openPointsOf } from "~/data/queries/open-points";
+import { limitsRevisions, machineOfStage, stageById } from "~/data/queries/stages";
+import { standingsOfStages } from "~/data/queries/standings";
+import { type Context, mayWork } from "~/operations/context";
+
+/** Rounds that the trend looks back on; more would not move it. */
+const trendRounds = 160;
+const roundsToCompare = 24;
+
+/** A stage with its limits, its last rounds, its trend and what its adjuster has taught. */
+export async function loadStage({ pool, person, now }: Context, stageId: string, axis: TrendAxis) {
+  const machineId = isId(stageId) ? await machineOfStage(pool, person.workshopId, stageId) : null;
+  const [stage, machine] = machineId
+    ? await Promise.all([stageById(pool, stageId), machineById(pool, person.workshopId, machineId)])
+    : [null, null];
+  if (!stage || !machine) throw data({ code: "no-such-stage" }, { status: 404 });
+  const [history, rounds, limits, before, instruments, standings, points, jobs] = await Promise.all([
+    stageHistory(pool, stage.id, trendRounds),
+    roundsOfStage(pool, stage.id, roundsToCompare),
+    limitsRevisions(pool, stage.id),
+    stageBefore(pool, stage, null),
+    instrumentsOfWorkshop(pool, person.workshopId),
+    standingsOfStages(pool, [stage.id]),
+    openPointsOf(pool, [machine.id]),
+    openJobs(pool, [machine.id]),
+  ]);
+  const voided = voidedBy(history);
+  const counting = history.filter((entry) => !voided.has(entry.id));
+  return {
+    stage,
+    machine,
+    standing: standings[0] ?? null,
+    trend: stageTrend(counting, { lo: stage.limits.loMm, hi: stage.limits.hiMm }, axis),
+    axis,
+    rounds: rounds.filter((round) => !voided.has(round.id)),
+    roundsRead: counting.filter((entry) => entry.kind === "round" && entry.body.phase !== "set").length,
+    limits,
+    before,
+    instruments,
+    points: points.filter((point) => point.stageId === stage.id),
+    job: jobs.find((job) => job.stageIds.includes(stage.id)) ?? null,
+    mayEdit: person.role === "lead" && stage.retiredAt === null,
+    mayWork: mayWork.includes(person.role) && stage.retiredAt === null,
+    timeZone: person.timeZone,
+    now: now.toISOString(),
+  };
+}

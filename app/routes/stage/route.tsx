@@ -1,0 +1,186 @@
+import { useRef } from "react";
+import { data, Link } from "react-router";
+import { SavePicture } from "~/app/features/export/save-picture";
+import { OpenPointLine } from "~/app/features/logbook/open-point-line";
+import { PlaceHead } from "~/app/features/shell/head";
+import { LearntPane } from "~/app/features/stage/learnt-pane";
+import { LimitsHistory } from "~/app/features/stage/limits-history";
+import { commonScale, PairDrawing, pairSize } from "~/app/features/stage/pair-drawing";
+import { PlanVisit } from "~/app/features/stage/plan-visit";
+import { RetireStage } from "~/app/features/stage/retire-stage";
+import { RoundsCompared } from "~/app/features/stage/rounds-compared";
+import { StandingWhy } from "~/app/features/stage/standing-why";
+import { TrendPane } from "~/app/features/trend/trend-pane";
+import { clockOrDay } from "~/app/features/words/times";
+import { unwiseWords } from "~/app/features/words/unwise";
+import { asPerson, everyRole } from "~/app/session/session.server";
+import { unwiseIn } from "~/core/gears";
+import { formatNumber } from "~/core/quantity";
+import { mayWork } from "~/operations/context";
+import { planVisit } from "~/operations/plan-visit";
+import { reviseStage } from "~/operations/revise-stage";
+import { buttonClass } from "~/ui/button";
+import { StateMark } from "~/ui/state-mark";
+import type { Route } from "./+types/route";
+import { loadStage } from "./load-stage.server";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.stage.name}, ${loaderData?.machine.name}, Harmostat` },
+];
+
+export async function loader({ params, context, request }: Route.LoaderArgs) {
+  const axis = new URL(request.url).searchParams.get("axis") === "usage" ? "usage" : "time";
+  return asPerson(context, request, everyRole, (asked) => loadStage(asked, params.stageId, axis));
+}
+
+/** Plans the next visit, or takes the stage out. */
+export async function action({ params, context, request }: Route.ActionArgs) {
+  const form = await request.formData();
+  return asPerson(context, request, mayWork, async (asked) => {
+    const text = form.get("text") ?? "";
+    const done =
+      form.get("what") === "retired"
+        ? await reviseStage(asked, { what: "retired", stageId: params.stageId, entryId: form.get("id"), text })
+        : await planVisit(asked, {
+            id: form.get("id"),
+            stageId: params.stageId,
+            date: form.get("date") || null,
+            text,
+            madeAt: asked.now.toISOString(),
+          });
+    return done.ok ? { done: true } : data({ refusal: done.refusal }, { status: 400 });
+  });
+}
+
+export default function StagePage({ loaderData }: Route.ComponentProps) {
+  const { stage, machine, standing, timeZone, now, job } = loaderData;
+  const { pair, arcDeg, turnedBy, parts } = stage.geometry;
+  const size = pairSize(pair);
+  const drawing = useRef<HTMLDivElement>(null);
+  const warnings = unwiseIn(pair, parts);
+  return (
+    <>
+      <PlaceHead />
+      <main className="p-5 max-sm:p-3.5 grid gap-8">
+        <header className="flex flex-wrap gap-x-8 gap-y-3 items-start">
+          <div className="grow">
+            <h1 className="text-3xl font-bold flex flex-wrap gap-x-4 items-center">
+              {stage.name}{" "}
+              <span className="figure">
+                {pair.teeth[0]} : {pair.teeth[1]}
+              </span>
+              <span className="text-xl">
+                <StateMark state={standing?.state ?? "unknown"} />
+              </span>
+            </h1>
+            <p className="text-lg text-mid">
+              <Link to={`/machines/${machine.id}`} className="text-ink">
+                {machine.name}
+              </Link>
+              , {machine.tag}
+              {stage.retiredAt && ". Taken out of the machine"}
+            </p>
+          </div>
+          {job ? (
+            <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
+              Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
+            </Link>
+          ) : (
+            loaderData.mayWork && (
+              <Link to={`/at/${machine.id}?stage=${stage.id}`} className={buttonClass("line", true)}>
+                Quick touch
+              </Link>
+            )
+          )}
+        </header>
+        <div className="grid xl:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] gap-x-12 gap-y-8">
+          <div className="grid gap-8 content-start min-w-0">
+            <TrendPane
+              trend={loaderData.trend}
+              axis={loaderData.axis}
+              roundsRead={loaderData.roundsRead}
+              limits={{ lo: stage.limits.loMm, hi: stage.limits.hiMm }}
+              timeZone={timeZone}
+              unit={machine.usageUnit}
+            />
+            <RoundsCompared
+              stage={stage}
+              rounds={loaderData.rounds}
+              instruments={loaderData.instruments}
+              timeZone={timeZone}
+            />
+          </div>
+          <div className="grid gap-8 content-start min-w-0">
+            <StandingWhy stage={stage} standing={standing} timeZone={timeZone} />
+            <LimitsHistory
+              stage={stage}
+              revisions={loaderData.limits}
+              timeZone={timeZone}
+              mayEdit={loaderData.mayEdit}
+            />
+            <LearntPane
+              stage={stage}
+              before={loaderData.before}
+              instruments={loaderData.instruments}
+              mayEdit={loaderData.mayEdit}
+            />
+            <section aria-labelledby="geometry">
+              <div className="flex gap-4 items-baseline justify-between">
+                <h2 id="geometry" className="text-xl font-bold">
+                  Gears
+                </h2>
+                {loaderData.mayEdit && <Link to={`/stages/${stage.id}/geometry`}>Revise the gears</Link>}
+              </div>
+              {size && (
+                <div className="bg-panel p-3 grid place-items-center" ref={drawing}>
+                  <PairDrawing pair={pair} scale={commonScale([size], 420, 230)} label={`${stage.name} to scale`} />
+                </div>
+              )}
+              <p className="mt-2">
+                Module <span className="figure">{formatNumber(pair.moduleMm, 3)}</span>, centres{" "}
+                <span className="figure">{formatNumber(pair.centreDistanceMm ?? 0, 3)}</span> mm
+                {(pair.profileShift[0] !== 0 || pair.profileShift[1] !== 0) &&
+                  `, shifts ${formatNumber(pair.profileShift[0], 3)} and ${formatNumber(pair.profileShift[1], 3)}`}
+                {pair.faceWidthMm !== undefined && `, ${formatNumber(pair.faceWidthMm, 1)} mm wide`}
+                {parts.materials?.some(Boolean) && `, ${parts.materials.filter(Boolean).join(" and ")}`}.{" "}
+                {stage.geometry.clamps.points.length} clamps {stage.geometry.clamps.size}.
+                {arcDeg && ` Turns only from ${formatNumber(arcDeg[0], 0)}° to ${formatNumber(arcDeg[1], 0)}°.`}{" "}
+                {turnedWords[turnedBy]} Revision {stage.geometry.revision}.
+              </p>
+              <ul className="mt-2 grid gap-1">
+                {warnings.map((warning) => (
+                  <li key={JSON.stringify(warning)} className="border-l-4 border-near pl-3">
+                    {unwiseWords(warning)}
+                  </li>
+                ))}
+              </ul>
+              <div className="mt-2">
+                <SavePicture of={drawing} name="The pair" />
+              </div>
+            </section>
+            <section aria-labelledby="stage-points">
+              <h2 id="stage-points" className="text-xl font-bold">
+                Open points
+              </h2>
+              <ul>
+                {loaderData.points.map((point) => (
+                  <OpenPointLine key={point.id} point={point} where="" now={now} mayClose={loaderData.mayWork} />
+                ))}
+                {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
+              </ul>
+            </section>
+            {loaderData.mayWork && <PlanVisit nextDate={standing?.nextDate ?? null} plan={standing?.plan ?? ""} />}
+            {loaderData.mayEdit && <RetireStage stageId={stage.id} />}
+          </div>
+        </div>
+      </main>
+    </>
+  );
+}
+
+const turnedWords = {
+  either: "It can be turned from either end.",
+  input: "Turn it from the motor: from the output it must not be forced.",
+  output: "Turn it from the output.",
+  power: "It cannot be turned by hand.",
+} as const;
