@@ -3,6 +3,7 @@ export { type Identified, identifyGear, type MeasuredGear, type PitchCandidate, 
 export { inverseInvolute, involute } from "./involute";
 export { type Point, toothOutlines } from "./outline";
 export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from "./pair";
+export { saidToothToTooth } from "./said-pitch";
 export { gearSpan, type SpanMeasure } from "./span";
 export { type ThermalMesh, thermalMesh } from "./thermal-mesh";
 export { type GearBlank, toothCircles } from "./tooth-circles";

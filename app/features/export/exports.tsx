@@ -1,12 +1,14 @@
 import { buttonClass } from "~/ui/button";
 
 /** A record to take away: printed, as PDF, as a table, or as everything there is with its hashes. */
-export function Exports({ path }: { path: string }) {
+export function Exports({ path, printed = false }: { path: string; printed?: boolean }) {
   return (
     <nav className="flex flex-wrap gap-2" aria-label="Take the record away">
-      <a className={buttonClass("quiet")} href={path}>
-        Print
-      </a>
+      {!printed && (
+        <a className={buttonClass("quiet")} href={path}>
+          Print
+        </a>
+      )}
       <a className={buttonClass("quiet")} href={`${path}.pdf`} download>
         PDF
       </a>

@@ -4,8 +4,8 @@ import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
 import { Button, buttonClass } from "~/ui/button";
 import { PlaceHead } from "../shell/head";
+import type { Texts } from "../stage-form/reader";
 import { ChoiceField, FormProvider, TextField } from "../stage-form/text-field";
-import type { Texts } from "../stage-form/texts";
 import { useTexts } from "../stage-form/use-texts";
 import { refusalWords } from "../words/refusal";
 

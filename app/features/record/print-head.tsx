@@ -9,7 +9,7 @@ export function PrintHead({ path, back }: { path: string; back: string }) {
       <Button kind="now" large onClick={() => window.print()}>
         Print
       </Button>
-      <Exports path={path} />
+      <Exports path={path} printed />
       <Link to={back} className={buttonClass("quiet")}>
         Back
       </Link>

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
-import type { Texts } from "./texts";
+import type { Texts } from "./reader";
 
 export type Fields = {
   texts: Texts;

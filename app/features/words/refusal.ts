@@ -124,6 +124,10 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return `“${facts.text}” is no point; type x and y in millimetres, one screw a line.`;
     case "cannot-move":
       return "At this angle the adjuster cannot move the centres at all.";
+    case "nominal-out-of-range":
+      return "ISO 286 classes go up to 500 mm here.";
+    case "one-limit":
+      return "Give at least one of the limits.";
     case "no-such-tool":
       return "There is no such computation.";
     case "id-taken":

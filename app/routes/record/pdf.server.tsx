@@ -46,7 +46,7 @@ const look = StyleSheet.create({
     fontFamily: ["Archivo latin", "Archivo latin-ext"] as never,
     lineHeight: 1.35,
   },
-  title: { fontSize: 18, fontWeight: 700 },
+  title: { fontSize: 18, fontWeight: 700, lineHeight: 1.2, marginBottom: 4 },
   mid: { color: mid },
   stage: { fontSize: 13, fontWeight: 700, marginTop: 14, borderBottom: `1.5 solid ${ink}`, paddingBottom: 2 },
   head: { fontWeight: 700, marginTop: 8 },

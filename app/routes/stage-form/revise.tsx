@@ -6,15 +6,9 @@ import { AdjusterFields } from "~/app/features/stage-form/adjuster-fields";
 import { ClampFields } from "~/app/features/stage-form/clamp-fields";
 import { GeometryFields } from "~/app/features/stage-form/geometry-fields";
 import { LimitsFields } from "~/app/features/stage-form/limits-fields";
+import type { Problems, Texts } from "~/app/features/stage-form/reader";
 import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
-import {
-  type Problems,
-  readAdjuster,
-  readGeometry,
-  readLimits,
-  type Texts,
-  textsOf,
-} from "~/app/features/stage-form/texts";
+import { readAdjuster, readGeometry, readLimits, textsOf } from "~/app/features/stage-form/texts";
 import { useTexts } from "~/app/features/stage-form/use-texts";
 import { refusalWords } from "~/app/features/words/refusal";
 import { jsonObject } from "~/app/session/json-object";

@@ -1,0 +1,88 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
+import { callTool, type Tool, tools } from "~/calc";
+import { Button } from "~/ui/button";
+import { SavePicture } from "../export/save-picture";
+import type { Texts } from "../stage-form/reader";
+import { FormProvider } from "../stage-form/text-field";
+import type { BenchTool } from "./bench-tool";
+import { Keep } from "./keep";
+
+const settleMs = 300;
+
+/** The page of one tool: fields at the left, the answer with its drawing at the right, computed while one types. */
+export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boolean }) {
+  const [search, setSearch] = useSearchParams();
+  const [texts, setTexts] = useState<Texts>(() => {
+    const given = Object.fromEntries(search);
+    return Object.keys(given).length > 0 ? given : bench.example;
+  });
+  const drawing = useRef<HTMLDivElement>(null);
+  // The address follows when one has stopped typing: it carries the inputs to whom it is sent.
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const filled = Object.entries(texts).filter(([, value]) => value !== "");
+      setSearch(new URLSearchParams(filled), { replace: true, preventScrollReset: true });
+    }, settleMs);
+    return () => clearTimeout(timer);
+  }, [texts, setSearch]);
+  const setAll = useCallback((more: Texts) => setTexts((was) => ({ ...was, ...more })), []);
+  const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
+  const read = bench.read(texts);
+  const tool = tools.find((item) => item.name === bench.tool) as Tool;
+  const answer = useMemo(() => (read.input ? callTool(tool, read.input) : null), [tool, read.input]);
+  const output = answer?.ok ? answer.result : null;
+  return (
+    <FormProvider value={{ fields, problems: read.problems }}>
+      <div className="grid lg:grid-cols-[minmax(0,32rem)_minmax(0,1fr)] gap-x-12 gap-y-8">
+        <form className="grid gap-5 content-start" onSubmit={(event) => event.preventDefault()} aria-label={bench.name}>
+          <bench.Fields />
+          <div>
+            <Button kind="quiet" onClick={() => setTexts({})}>
+              Empty every field
+            </Button>
+          </div>
+        </form>
+        <section aria-label="Answer" className="grid gap-5 content-start min-w-0">
+          {output !== null ? (
+            <>
+              <p className="text-2xl font-bold" role="status">
+                {bench.say(output as never, texts)}
+              </p>
+              <div ref={drawing}>
+                <bench.View output={output as never} texts={texts} />
+              </div>
+              <SavePicture of={drawing} name={bench.name.replace(/\?$/, "")} />
+              <Json tool={bench.tool} input={read.input} output={output} />
+              {mayKeep && <Keep tool={bench.tool} input={read.input} said={bench.say(output as never, texts)} />}
+            </>
+          ) : (
+            <p className="text-lg text-mid" role="status">
+              {answer && !answer.ok
+                ? `There is no answer to this: ${answer.refused.error.message}.`
+                : "The answer stands here as soon as the fields can be read."}
+            </p>
+          )}
+        </section>
+      </div>
+    </FormProvider>
+  );
+}
+
+/** The same objects that the calc command takes and gives. */
+function Json({ tool, input, output }: { tool: string; input: unknown; output: unknown }) {
+  return (
+    <details>
+      <summary className="min-h-11 content-center cursor-pointer underline">As JSON, for the calc command</summary>
+      <p className="figure mb-2">npm run --silent calc -- {tool}</p>
+      <div className="grid sm:grid-cols-2 gap-4">
+        {Object.entries({ Input: input, Output: output }).map(([name, value]) => (
+          <figure key={name}>
+            <figcaption className="font-semibold">{name}</figcaption>
+            <pre className="bg-panel p-3 overflow-x-auto text-sm">{JSON.stringify(value, null, 2)}</pre>
+          </figure>
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,128 @@
+import type { Fit } from "~/core/limits";
+import { formatNumber } from "~/core/quantity";
+import { holeClasses, shaftClasses } from "~/core/reference";
+import { Reader } from "../stage-form/reader";
+import { TextField, useForm } from "../stage-form/text-field";
+import { benchTool } from "./bench-tool";
+
+const f = (value: number): string => formatNumber(value, 3);
+const kindWords = {
+  clearance: "It always runs free",
+  transition: "It may be free or tight",
+  interference: "It is always tight",
+} as const;
+
+export const fit = benchTool<Fit>({
+  tool: "fit",
+  name: "Does it go in?",
+  question: "Clearance of a hole and a shaft, by ISO 286 class or as measured",
+  example: { nominal: "20", hole: "H7", shaft: "g6" },
+  Fields,
+  read: (texts) => {
+    const read = new Reader(texts);
+    const side = (name: "hole" | "shaft", classes: readonly string[]) => {
+      const chosen = read.text(name);
+      if (classes.includes(chosen)) return { [`${name}Class`]: chosen };
+      const window = [read.length(`${name}.lo`), read.length(`${name}.hi`)] as const;
+      read.want(`${name}.lo`, !(window[0] > window[1]), "window-upside-down");
+      return { [`${name}Mm`]: window };
+    };
+    const input = { ...side("hole", holeClasses), ...side("shaft", shaftClasses) };
+    const byClass = "holeClass" in input || "shaftClass" in input;
+    const nominalMm = byClass ? read.length("nominal") : undefined;
+    if (byClass) read.want("nominal", (nominalMm ?? 0) > 0 && (nominalMm ?? 0) <= 500, "nominal-out-of-range");
+    const done = read.done({ ...input, ...(byClass ? { nominalMm } : {}) });
+    return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
+  },
+  say: ({ kind, clearanceMm }) => `${kindWords[kind]}: ${f(clearanceMm[0])} to ${f(clearanceMm[1])} mm of clearance`,
+  View: ({ output, texts }) => <Zones output={output} nominal={Number((texts.nominal ?? "").replace(",", "."))} />,
+});
+
+function Fields() {
+  return (
+    <>
+      <TextField name="nominal" label="Nominal" hint="mm, up to 500; for classes" className="max-w-60" />
+      <div className="grid sm:grid-cols-2 gap-6">
+        <Side name="hole" label="Hole" classes={holeClasses} />
+        <Side name="shaft" label="Shaft" classes={shaftClasses} />
+      </div>
+    </>
+  );
+}
+
+function Side({ name, label, classes }: { name: "hole" | "shaft"; label: string; classes: readonly string[] }) {
+  const { fields } = useForm();
+  const chosen = fields.texts[name] ?? "";
+  return (
+    <div className="grid gap-3 content-start">
+      <label className="block">
+        <span className="block font-semibold mb-1">{label}</span>
+        <select
+          className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+          value={chosen}
+          onChange={(event) => fields.set(name, event.target.value)}
+        >
+          <option value="">as measured</option>
+          {classes.map((item) => (
+            <option key={item}>{item}</option>
+          ))}
+        </select>
+      </label>
+      {!classes.includes(chosen) && (
+        <div className="grid grid-cols-2 gap-3">
+          <TextField name={`${name}.lo`} label="Least" hint="mm" />
+          <TextField name={`${name}.hi`} label="Most" hint="mm" />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Both zones to one scale, about the nominal where there is one. */
+function Zones({ output, nominal }: { output: Fit; nominal: number }) {
+  const all = [...output.holeMm, ...output.shaftMm];
+  const zero = nominal > 0 ? nominal : Math.min(...all);
+  const low = Math.min(...all, zero);
+  const high = Math.max(...all, zero);
+  const reach = high - low || 1;
+  const y = (value: number) => 20 + (180 * (high - value)) / reach;
+  const bar = (x: number, [lo, hi]: readonly [number, number], name: string) => (
+    <g>
+      <rect
+        x={x}
+        y={y(hi)}
+        width="90"
+        height={Math.max(2, y(lo) - y(hi))}
+        className="fill-band stroke-band-line"
+        strokeWidth="1.5"
+      />
+      <text x={x + 45} y={Math.max(16, y(hi) - 6)} textAnchor="middle" fontSize="16" className="fill-ink">
+        {name}
+      </text>
+      <text x={x + 96} y={y(hi) + 5} fontSize="15" className="fill-mid figure">
+        {f(hi)}
+      </text>
+      <text x={x + 96} y={Math.max(y(lo) + 5, y(hi) + 22)} fontSize="15" className="fill-mid figure">
+        {f(lo)}
+      </text>
+    </g>
+  );
+  return (
+    <div className="grid gap-3">
+      <svg
+        viewBox="0 0 420 230"
+        className="w-full bg-panel"
+        role="img"
+        aria-label="Tolerance zones of hole and shaft, to scale"
+      >
+        <line x1="20" x2="400" y1={y(zero)} y2={y(zero)} className="stroke-ink" strokeWidth="1.5" />
+        {bar(50, output.holeMm, "hole")}
+        {bar(230, output.shaftMm, "shaft")}
+      </svg>
+      <p className="text-mid">
+        Classes by ISO 286-1 and -2. A light press fit for a bearing lies about nothing to a few hundredths of
+        interference; try a sample first.
+      </p>
+    </div>
+  );
+}

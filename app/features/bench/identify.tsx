@@ -1,0 +1,307 @@
+import {
+  basePitchMm as basePitchOf,
+  comparePitches,
+  gearSpan,
+  type Identified,
+  type PitchName,
+  saidToothToTooth,
+  toothCircles,
+  toothOutlines,
+} from "~/core/gears";
+import { formatNumber } from "~/core/quantity";
+import { moduleOfDiametralPitch } from "~/core/reference";
+import { Reader, readPitch, type Texts } from "../stage-form/reader";
+import { ChoiceField, TextField } from "../stage-form/text-field";
+import { matchWords } from "../words/unwise";
+import { benchTool } from "./bench-tool";
+
+const nameOf = ({ system, value }: PitchName): string =>
+  system === "module" ? `module ${formatNumber(value, 3).replace(/\.?0+$/, "")}` : `${value} DP`;
+const moduleOf = ({ system, value }: PitchName): number =>
+  system === "module" ? value : moduleOfDiametralPitch(value);
+const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
+
+/** Repeats of one measurement, in one field: "42.9 42.88 42.9". */
+function repeats(text: string): string[] {
+  return text.trim().split(/\s+/).filter(Boolean);
+}
+
+function readMean(read: Reader, texts: Texts, name: string): number {
+  const values = repeats(texts[name] ?? "").map((typed, i) =>
+    new Reader({ [`${name}${i}`]: typed }).length(`${name}${i}`),
+  );
+  if (values.length === 0 || values.some((value) => !(value > 0))) {
+    // Read as one, so that the refusal names what was not understood.
+    const value = read.length(name);
+    read.want(name, value > 0, "too-small");
+    return value;
+  }
+  return values.reduce((a, b) => a + b, 0) / values.length;
+}
+
+/** Teeth and diameters of the first gear, or with `2` behind the names of a second one. */
+function readGear(read: Reader, texts: Texts, suffix: "" | "2") {
+  const teeth = read.number(`teeth${suffix}`, true);
+  read.want(`teeth${suffix}`, teeth >= 3, "teeth-too-few");
+  const tip = readMean(read, texts, `tip${suffix}`);
+  const root = read.has(`root${suffix}`) ? readMean(read, texts, `root${suffix}`) : undefined;
+  return {
+    toothCount: teeth,
+    tipDiameterMm: tip,
+    ...(root === undefined ? {} : { rootDiameterMm: root }),
+    measuredBy: read.text("by") === "diameter" ? ("diameter" as const) : ("caliper" as const),
+    resolutionMm: read.has("resolution") ? read.length("resolution") : 0.01,
+  };
+}
+
+export const identify = benchTool<Identified>({
+  tool: "gear-identify",
+  name: "What gear is this?",
+  question:
+    "Module or diametral pitch of a gear in the hand, what it cannot be told from, and whether another meshes with it",
+  example: { teeth: "52", tip: "42.9", root: "39.5" },
+  Fields,
+  read: (texts) => {
+    const read = new Reader(texts);
+    const gear = readGear(read, texts, "");
+    const spans = ["span1", "span2"].flatMap((name) =>
+      read.has(name) || read.has(`${name}.teeth`)
+        ? [{ teeth: read.number(`${name}.teeth`, true), mm: readMean(read, texts, name) }]
+        : [],
+    );
+    if (spans.length === 1) read.want(read.has("span1") ? "span2" : "span1", false, "missing");
+    read.want("resolution", gear.resolutionMm > 0, "too-small");
+    const done = read.done({ ...gear, ...(spans.length === 2 ? { spans } : {}) });
+    return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
+  },
+  say: (output) => {
+    const [best] = output.candidates;
+    if (!best) return "No standard pitch is near";
+    const others = notToBeTold(output);
+    return others.length === 0
+      ? `It is ${nameOf(best)}`
+      : `${nameOf(best)} or ${others.map(nameOf).join(" or ")}, not to be told by this`;
+  },
+  View,
+});
+
+/** Pitches nearer than this to what was measured cannot be told from the best: a tip is turned, worn or burred by as much (common practice). */
+const toldApartPercent = 1;
+/** Of a base pitch from two spans. */
+const baseToldApartPercent = 0.3;
+
+/** Candidates beside the best that it may as well be. */
+function notToBeTold({ candidates, confusable, basePitchMm, pressureAngleDeg }: Identified): PitchName[] {
+  const [best, ...rest] = candidates;
+  if (!best) return [];
+  if (basePitchMm !== undefined && pressureAngleDeg !== undefined) {
+    const off = (name: PitchName) =>
+      100 * Math.abs(basePitchOf({ moduleMm: moduleOf(name), pressureAngleDeg }) / basePitchMm - 1);
+    return rest.filter((name) => off(name) <= baseToldApartPercent);
+  }
+  const confused = (name: PitchName) =>
+    confusable.some(
+      (pair) => pair.some((one) => nameOf(one) === nameOf(best)) && pair.some((one) => nameOf(one) === nameOf(name)),
+    );
+  return rest.filter((name) => Math.abs(name.deviationPercent) <= toldApartPercent || confused(name));
+}
+
+function Fields() {
+  return (
+    <>
+      <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+        <TextField name="teeth" label="Teeth" inputMode="numeric" />
+        <TextField name="tip" label="Over the tips" hint="mm; repeats with a space between" />
+        <TextField name="root" label="Over the roots" hint="in two gaps; may be left out" />
+      </div>
+      <ChoiceField
+        name="by"
+        legend="Measured as"
+        usual="caliper"
+        options={[
+          { value: "caliper", label: "a caliper reads it" },
+          { value: "diameter", label: "true diameters" },
+        ]}
+      />
+      <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
+        <TextField name="span1.teeth" label="Span over" hint="teeth" inputMode="numeric" />
+        <TextField name="span1" label="reads" hint="mm" />
+        <TextField name="span2.teeth" label="and over" hint="teeth" inputMode="numeric" />
+        <TextField name="span2" label="reads" hint="mm" />
+      </div>
+      <div className="grid grid-cols-2 gap-4">
+        <TextField name="resolution" label="Instrument's step" hint="mm, 0.01 for a good caliper" />
+        <TextField name="said" label="Said to be" hint="module, or with DP: what somebody told you" />
+      </div>
+      <fieldset className="border-t border-rule pt-3">
+        <legend className="font-bold">Will this other gear mesh with it?</legend>
+        <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
+          <TextField name="pitch2" label="Its pitch" hint="module, or with DP" />
+          <TextField name="teeth2" label="or its teeth" inputMode="numeric" />
+          <TextField name="tip2" label="over the tips" />
+          <TextField name="root2" label="over the roots" />
+        </div>
+      </fieldset>
+    </>
+  );
+}
+
+function View({ output, texts }: { output: Identified; texts: Texts }) {
+  const { candidates, moduleEstimateMm } = output;
+  const best = candidates[0];
+  const scatter = repeats(texts.tip ?? "").length > 1 ? repeats(texts.tip ?? "").length : 0;
+  const said = texts.said?.trim() ? readPitch(texts.said) : null;
+  const teeth = Number(texts.teeth);
+  return (
+    <div className="grid gap-4">
+      {best && <GearPicture teeth={teeth} moduleMm={best.moduleMm} />}
+      <p>
+        By measurement module <b className="figure">{f(moduleEstimateMm, 4)}</b>
+        {scatter > 0 && `, from ${scatter} readings`}
+        {output.basePitchMm !== undefined && (
+          <>
+            ; base pitch <b className="figure">{f(output.basePitchMm, 4)}</b> mm, pressure angle{" "}
+            {output.pressureAngleDeg}°
+          </>
+        )}
+        .
+      </p>
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-b-2 border-ink">
+            <th className="py-1">Standard pitch</th>
+            <th>As a module</th>
+            <th>Off by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {candidates.map((candidate) => (
+            <tr key={nameOf(candidate)} className="border-b border-rule">
+              <td className="py-1">{nameOf(candidate)}</td>
+              <td className="figure">{f(candidate.moduleMm, 4)}</td>
+              <td className="figure">{f(candidate.deviationPercent, 1)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {best &&
+        notToBeTold(output).map((other) => (
+          <p key={nameOf(other)} className="border-l-4 border-near pl-3">
+            {nameOf(best)} and {nameOf(other)} cannot be told apart by this. {tellingWords(best, other, teeth)}
+          </p>
+        ))}
+      {said?.ok && <Said saidMm={said.value} estimateMm={moduleEstimateMm} dp={/dp/i.test(texts.said ?? "")} />}
+      {best && <Other texts={texts} best={best} />}
+    </div>
+  );
+}
+
+/** What measurement would tell two pitches apart, and how sharp it has to be. */
+function tellingWords(a: PitchName, b: PitchName, teeth: number): string {
+  const span = (name: PitchName) =>
+    gearSpan({
+      teeth,
+      moduleMm: moduleOf(name),
+      pressureAngleDeg: 20,
+      helixAngleDeg: 0,
+      profileShift: 0,
+      thinningMm: 0,
+      ring: false,
+    });
+  const [first, second] = [span(a), span(b)];
+  if (!first.ok || !second.ok) return "Measure over two spans.";
+  const apart = Math.abs(first.value.spanMm - second.value.spanMm);
+  return `A span over ${first.value.spanTeeth} teeth reads ${f(first.value.spanMm)} or ${f(second.value.spanMm)} mm at 20°: ${f(apart)} mm apart, so the instrument has to be good to ${f(apart / 4)}. Two spans, over ${first.value.spanTeeth} and ${first.value.spanTeeth + 2} teeth, do it without knowing the shift.`;
+}
+
+function Said({ saidMm, estimateMm, dp }: { saidMm: number; estimateMm: number; dp: boolean }) {
+  if (saidToothToTooth(saidMm, estimateMm))
+    return (
+      <p role="status" className="border-l-4 border-outside pl-3">
+        <b>
+          {dp
+            ? "What was said is the teeth in an inch of rim, not the diametral pitch."
+            : "What was said is the distance from tooth to tooth, not the module."}
+        </b>{" "}
+        It is π times too large: divided by π it is module {f(saidMm / Math.PI, 3)}.
+      </p>
+    );
+  const off = (100 * (saidMm - estimateMm)) / estimateMm;
+  return (
+    <p role="status" className="border-l-4 border-rule pl-3">
+      What was said is {f(Math.abs(off), 1)} % {off > 0 ? "more" : "less"} than what was measured.
+    </p>
+  );
+}
+
+/** The second gear against the first: graded by the error of its base pitch. */
+function Other({ texts, best }: { texts: Texts; best: Identified["candidates"][number] }) {
+  const pitch = texts.pitch2?.trim() ? readPitch(texts.pitch2) : null;
+  const read = new Reader(texts);
+  const measured = !pitch && read.has("teeth2") && read.has("tip2") ? readGear(read, texts, "2") : null;
+  const moduleMm = pitch?.ok
+    ? pitch.value
+    : measured && Object.keys(read.problems).length === 0
+      ? measuredModule(measured)
+      : null;
+  if (!moduleMm) return null;
+  const rack = { moduleMm: best.moduleMm, pressureAngleDeg: 20 };
+  const { errorMm, errorPercent, match } = comparePitches(rack, { moduleMm, pressureAngleDeg: 20 });
+  const good = match === "same" || match === "near-miss";
+  return (
+    <p role="status" className={`border-l-4 pl-3 text-lg ${good ? "border-inside" : "border-outside"}`}>
+      <b>Against {nameOf(best)}:</b> base pitch {errorMm >= 0 ? "+" : "−"}
+      {f(Math.abs(errorMm), 4)} mm, {f(Math.abs(errorPercent), 1)} %. {matchWords[match]}{" "}
+      <span className="text-mid">
+        {measured && !pitch ? `The other measures module ${f(moduleMm, 3)}. ` : ""}Grades by the error of the base
+        pitch, both at 20° (common practice).
+      </span>
+    </p>
+  );
+}
+
+const measuredModule = ({ toothCount, tipDiameterMm, rootDiameterMm }: ReturnType<typeof readGear>): number =>
+  rootDiameterMm === undefined
+    ? tipDiameterMm / (toothCount + 2)
+    : (tipDiameterMm - (tipDiameterMm - rootDiameterMm) / 2.25) / toothCount;
+
+function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
+  const blank = {
+    teeth,
+    moduleMm,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+    thinningMm: 0,
+    ring: false,
+  };
+  const { tipDiameterMm, rootDiameterMm } = toothCircles(blank);
+  const r = tipDiameterMm / 2;
+  const path = toothOutlines(blank, 3)
+    .flat()
+    .map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`)
+    .join("L");
+  return (
+    <svg
+      viewBox={`${-1.15 * r} ${-1.15 * r} ${2.3 * r} ${2.3 * r}`}
+      className="h-64 bg-panel w-full"
+      role="img"
+      aria-label={`${teeth} teeth, tip circle ${f(tipDiameterMm, 2)} mm, root circle ${f(rootDiameterMm, 2)} mm`}
+    >
+      <path d={`M${path}Z`} className="fill-ground stroke-ink" strokeWidth="1.3" vectorEffect="non-scaling-stroke" />
+      <path
+        d={`M${-r} ${-1.08 * r}V${1.08 * r}M${r} ${-1.08 * r}V${1.08 * r}`}
+        className="stroke-mid"
+        strokeWidth="1"
+        vectorEffect="non-scaling-stroke"
+      />
+      <circle
+        r={rootDiameterMm / 2}
+        className="fill-none stroke-mid"
+        strokeDasharray="4 4"
+        strokeWidth="1"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}

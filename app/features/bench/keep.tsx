@@ -1,0 +1,83 @@
+import { useState } from "react";
+import { Link, useFetcher } from "react-router";
+import { v7 } from "uuid";
+import type { Refusal } from "~/core/quantity";
+import type { StageChoice } from "~/data/queries/floor";
+import { Button } from "~/ui/button";
+import { Field } from "~/ui/field";
+import { refusalWords } from "../words/refusal";
+
+/** Keeps what was found in the logbook of a stage. */
+export function Keep({ tool, input, said }: { tool: string; input: unknown; said: string }) {
+  const finder = useFetcher<{ stages: StageChoice[] }>();
+  const keeper = useFetcher<{ refusal?: Refusal; done?: boolean }>();
+  const [chosen, setChosen] = useState<StageChoice | null>(null);
+  const [id, setId] = useState(() => v7());
+  const [keptOn, setKeptOn] = useState<StageChoice | null>(null);
+  const [seen, setSeen] = useState(keeper.data);
+  if (keeper.data !== seen) {
+    setSeen(keeper.data);
+    if (keeper.data?.done) {
+      setKeptOn(chosen);
+      setId(v7());
+    }
+  }
+  const found = finder.data?.stages ?? [];
+  return (
+    <details className="border-t border-rule pt-2">
+      <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Keep it on a stage</summary>
+      <finder.Form method="get" action="/bench/stages" className="flex gap-3 items-end mb-3">
+        <Field label="Stage, machine or tag" name="q" type="search" className="grow max-w-sm" autoComplete="off" />
+        <Button type="submit" large>
+          Find
+        </Button>
+      </finder.Form>
+      {finder.data && found.length === 0 && <p>No stage fits that.</p>}
+      <ul>
+        {found.map((stage) => (
+          <li key={stage.id}>
+            <label className="flex items-center gap-3 min-h-11 cursor-pointer">
+              <input
+                type="radio"
+                name="stage"
+                className="size-5 accent-ink"
+                checked={chosen?.id === stage.id}
+                onChange={() => setChosen(stage)}
+              />
+              {stage.machineName}, {stage.name} <span className="text-mid">{stage.tag}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      {chosen && (
+        <Button
+          kind="now"
+          large
+          disabled={keeper.state !== "idle"}
+          onClick={() =>
+            keeper.submit(
+              { id, stageId: chosen.id, tool, input: JSON.parse(JSON.stringify(input)), text: said.slice(0, 400) },
+              { method: "post", action: "/bench/keep", encType: "application/json" },
+            )
+          }
+        >
+          Keep it on {chosen.name}
+        </Button>
+      )}
+      {keeper.data?.refusal && (
+        <p role="alert" className="text-outside font-semibold">
+          {refusalWords(keeper.data.refusal)}
+        </p>
+      )}
+      {keptOn && keeper.data?.done && (
+        <p role="status">
+          Kept in the logbook of{" "}
+          <Link to={`/machines/${keptOn.machineId}`}>
+            {keptOn.machineName}, {keptOn.name}
+          </Link>
+          .
+        </p>
+      )}
+    </details>
+  );
+}

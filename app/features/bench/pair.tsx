@@ -1,0 +1,65 @@
+import type { GearPair } from "~/core/gears";
+import { formatNumber } from "~/core/quantity";
+import { PairFigures } from "../stage-form/pair-figures";
+import { Reader, type Texts } from "../stage-form/reader";
+import { TextField, TickField } from "../stage-form/text-field";
+import { readPair } from "../stage-form/texts";
+import { benchTool } from "./bench-tool";
+
+/** A pair from its texts; the centre distance may be left out here. */
+const pairOf = (texts: Texts) => {
+  const read = readPair(texts.centres?.trim() ? texts : { ...texts, centres: "1" });
+  if (!read.value) return read;
+  const { centreDistanceMm, ...rest } = read.value;
+  const thinned = new Reader(texts);
+  const thinningMm: [number, number] = [thinned.lengthOrNull("thin1") ?? 0, thinned.lengthOrNull("thin2") ?? 0];
+  for (const [i, name] of (["thin1", "thin2"] as const).entries())
+    thinned.want(name, (thinningMm[i] ?? 0) >= 0, "too-small");
+  return thinned.done({ ...rest, thinningMm, ...(texts.centres?.trim() ? { centreDistanceMm } : {}) });
+};
+
+export const pair = benchTool<GearPair>({
+  tool: "gear-pair",
+  name: "How does this pair stand?",
+  question: "Circles, contact ratio, clearance and backlash of two gears at their centre distance",
+  example: { z1: "18", z2: "54", pitch: "1.5", centres: "54.15" },
+  Fields: () => (
+    <>
+      <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+        <TextField name="z1" label="Teeth of the pinion" inputMode="numeric" />
+        <TextField name="z2" label="Teeth of the gear" inputMode="numeric" />
+        <TextField name="pitch" label="Module, or DP" hint="1.5, or 16 DP" />
+        <TextField name="centres" label="Centre distance" hint="empty: free of backlash unthinned" />
+        <TextField name="x1" label="Shift of the pinion" hint="x, usually 0" />
+        <TextField name="x2" label="Shift of the gear" hint="x, usually 0" />
+        <TextField name="thin1" label="Pinion thinned by" hint="mm at the reference circle" />
+        <TextField name="thin2" label="Gear thinned by" hint="mm at the reference circle" />
+        <TextField name="alpha" label="Pressure angle" hint="degrees, usually 20" />
+        <TextField name="face" label="Face width" hint="mm" />
+      </div>
+      <TickField name="internal" label="The gear is a ring with its teeth inside" />
+    </>
+  ),
+  read: (texts) => {
+    const read = pairOf(texts);
+    return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
+  },
+  say: ({ backlash }) =>
+    backlash.circumferentialMm < 0
+      ? `The teeth overlap by ${formatNumber(-backlash.circumferentialMm, 3)} mm: it jams`
+      : `${formatNumber(backlash.circumferentialMm, 3)} mm of backlash at the pitch circle`,
+  View: ({ texts, output }) => {
+    const { value } = pairOf(texts);
+    return (
+      <div className="grid gap-3">
+        <PairFigures pair={value && { ...value, centreDistanceMm: output.centreDistanceMm }} />
+        <p className="text-mid">
+          Tip clearance {formatNumber(output.tipClearanceMm[0], 3)} and {formatNumber(output.tipClearanceMm[1], 3)} mm;
+          normal backlash {formatNumber(output.backlash.normalMm, 3)}, radial{" "}
+          {formatNumber(output.backlash.radialMm, 3)} mm; play of the gear{" "}
+          {formatNumber(output.backlash.angularArcmin[1], 1)}′ with the pinion held.
+        </p>
+      </div>
+    );
+  },
+});

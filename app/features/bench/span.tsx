@@ -1,0 +1,110 @@
+import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
+import { formatNumber } from "~/core/quantity";
+import { Reader, readPitch, type Texts } from "../stage-form/reader";
+import { TextField } from "../stage-form/text-field";
+import { benchTool } from "./bench-tool";
+
+const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
+
+function gearOf(texts: Texts) {
+  const read = new Reader(texts);
+  const pitch = readPitch(read.text("pitch"));
+  if (!pitch.ok) read.problems.pitch = pitch.refusal;
+  const toothCount = read.number("teeth", true);
+  read.want("teeth", toothCount >= 3, "teeth-too-few");
+  const spanTeeth = read.has("k") ? read.number("k", true) : undefined;
+  const pin = read.lengthOrNull("pin");
+  read.want("k", spanTeeth === undefined || spanTeeth >= 1, "too-small");
+  read.want("pin", pin === null || pin > 0, "too-small");
+  const thinningMm = read.lengthOrNull("thin") ?? 0;
+  read.want("thin", thinningMm >= 0, "too-small");
+  return read.done({
+    toothCount,
+    moduleMm: pitch.ok ? pitch.value : Number.NaN,
+    pressureAngleDeg: read.angleOr("alpha", 20),
+    profileShift: read.numberOr("x", 0),
+    thinningMm,
+    ...(spanTeeth === undefined ? {} : { spanTeeth }),
+    ...(pin === null ? {} : { pinDiameterMm: pin }),
+  });
+}
+
+export const span = benchTool<SpanMeasure>({
+  tool: "gear-span",
+  name: "What must it measure?",
+  question:
+    "The span over teeth and the measure over pins of a gear, to tell it from its neighbours or to see how worn it is",
+  example: { teeth: "52", pitch: "0.8" },
+  Fields: () => (
+    <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+      <TextField name="teeth" label="Teeth" inputMode="numeric" />
+      <TextField name="pitch" label="Module, or DP" hint="0.8, or 32 DP" />
+      <TextField name="x" label="Shift" hint="x, usually 0" />
+      <TextField name="k" label="Span over" hint="teeth; empty: where it touches best" inputMode="numeric" />
+      <TextField name="pin" label="Pins" hint="diameter, mm; empty: 1.728 modules" />
+      <TextField name="thin" label="Thinned by" hint="mm at the reference circle" />
+      <TextField name="alpha" label="Pressure angle" hint="degrees, usually 20" />
+    </div>
+  ),
+  read: (texts) => {
+    const read = gearOf(texts);
+    return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
+  },
+  say: ({ spanTeeth, spanMm }) => `${f(spanMm)} mm over ${spanTeeth} ${spanTeeth === 1 ? "tooth" : "teeth"}`,
+  View,
+});
+
+function View({ output, texts }: { output: SpanMeasure; texts: Texts }) {
+  const gear = gearOf(texts).value;
+  if (!gear) return null;
+  const blank = { ...gear, teeth: gear.toothCount, helixAngleDeg: 0, ring: false };
+  const { tipDiameterMm, baseDiameterMm } = toothCircles(blank);
+  const r = tipDiameterMm / 2;
+  const w = output.spanMm / 2;
+  // The spanned teeth stand about the top.
+  const turn = (-(output.spanTeeth - 1) * 180) / gear.toothCount;
+  const touch = Math.sqrt((baseDiameterMm / 2) ** 2 + w ** 2);
+  const path = toothOutlines(blank, 4)
+    .flat()
+    .map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`)
+    .join("L");
+  const base = baseDiameterMm / 2;
+  return (
+    <div className="grid gap-3">
+      <svg
+        viewBox={`${-1.2 * r} ${-1.3 * r} ${2.4 * r} ${2.5 * r}`}
+        className="h-80 w-full bg-panel"
+        role="img"
+        aria-label={`Two jaws over ${output.spanTeeth} teeth, ${f(output.spanMm)} mm apart`}
+      >
+        <path
+          d={`M${path}Z`}
+          transform={`rotate(${turn})`}
+          className="fill-ground stroke-ink"
+          strokeWidth="1.3"
+          vectorEffect="non-scaling-stroke"
+        />
+        {[-1, 1].map((side) => (
+          <path
+            key={side}
+            d={`M${side * w} ${-1.22 * r}V${-base * 0.55}`}
+            className="stroke-ink"
+            strokeWidth="3"
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+        <path d={`M${-w} ${-1.15 * r}H${w}`} className="stroke-mid" strokeWidth="1" vectorEffect="non-scaling-stroke" />
+      </svg>
+      <p className="text-lg">
+        Over two pins of <b className="figure">{f(output.overPins.pinDiameterMm)}</b> mm:{" "}
+        <b className="figure">{f(output.overPins.mm)}</b> mm
+        {gear.toothCount % 2 === 1 && ", over two balls on this odd count"}.
+      </p>
+      <p className="text-mid">
+        W = m·cos α·(π·(k − ½) + z·inv α + 2·x·tan α) − thinning·cos α (ISO 21771). The jaws touch at radius{" "}
+        {f(touch, 2)} mm
+        {touch > r ? ", which lies beyond the tips: span fewer teeth" : ""}.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,86 @@
+import type { Verdict } from "~/core/limits";
+import { formatNumber } from "~/core/quantity";
+import { BandGauge } from "~/ui/band-gauge/band-gauge";
+import { StateMark } from "~/ui/state-mark";
+import { Reader } from "../stage-form/reader";
+import { TextField } from "../stage-form/text-field";
+import { verdictState } from "../words/state";
+import { benchTool } from "./bench-tool";
+
+type Judged = { verdict: Verdict; marginToNearest: number };
+const f = (value: number): string => formatNumber(value, 3);
+const words: Record<Verdict, string> = {
+  conforms: "It conforms",
+  undecided: "This cannot decide it",
+  "does-not-conform": "It does not conform",
+};
+
+const numbers = (texts: Record<string, string>) => {
+  const read = new Reader(texts);
+  const valueMm = read.length("value");
+  const lo = read.lengthOrNull("lo");
+  const hi = read.lengthOrNull("hi");
+  const expandedUncertainty = read.lengthOrNull("u") ?? 0;
+  if (lo === null && hi === null) read.want("lo", false, "one-limit");
+  read.want("lo", lo === null || hi === null || !(lo > hi), "window-upside-down");
+  read.want("u", expandedUncertainty >= 0, "too-small");
+  return read.done({
+    valueMm,
+    limits: { ...(lo === null ? {} : { lo }), ...(hi === null ? {} : { hi }) },
+    expandedUncertainty,
+  });
+};
+
+export const verdict = benchTool<Judged>({
+  tool: "verdict",
+  name: "Is it inside?",
+  question: "A value against its limits, with the uncertainty of the reading taken into account",
+  example: { value: "0.155", lo: "0.12", hi: "0.16", u: "0.012" },
+  Fields: () => (
+    <div className="grid grid-cols-2 gap-4">
+      <TextField name="value" label="Read" hint="mm, or with unit" />
+      <TextField name="u" label="Expanded uncertainty" hint="± mm, k = 2" />
+      <TextField name="lo" label="Lower limit" />
+      <TextField name="hi" label="Upper limit" />
+    </div>
+  ),
+  read: (texts) => {
+    const read = numbers(texts);
+    return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
+  },
+  say: ({ verdict: said }) => words[said],
+  View: ({ output, texts }) => {
+    const read = numbers(texts).value;
+    if (!read) return null;
+    const { valueMm, limits, expandedUncertainty } = read;
+    const lo = limits.lo ?? Math.min(valueMm, limits.hi ?? 0) - 4 * expandedUncertainty;
+    const hi = limits.hi ?? Math.max(valueMm, limits.lo ?? 0) + 4 * expandedUncertainty;
+    return (
+      <div className="grid gap-3">
+        <p className="text-xl">
+          <StateMark state={verdictState[output.verdict]} />
+        </p>
+        <div className="bg-panel p-3 max-w-lg">
+          <BandGauge
+            lo={lo}
+            hi={hi}
+            aim={(lo + hi) / 2}
+            now={{ min: valueMm - expandedUncertainty, max: valueMm + expandedUncertainty }}
+            then={null}
+            state={verdictState[output.verdict]}
+            unit="mm"
+            label={`${f(valueMm)} ± ${f(expandedUncertainty)} mm against ${f(lo)} to ${f(hi)}`}
+          />
+        </div>
+        <p>
+          The bar is the reading with its uncertainty. {f(Math.abs(output.marginToNearest))} mm{" "}
+          {output.marginToNearest >= 0 ? "inside" : "beyond"} the nearest limit; ±{f(expandedUncertainty)} guards it
+          (ISO 14253-1).
+          {output.verdict === "undecided" &&
+            output.marginToNearest !== 0 &&
+            ` A reading good to ±${f(Math.abs(output.marginToNearest))} would decide it.`}
+        </p>
+      </div>
+    );
+  },
+});

@@ -1,0 +1,56 @@
+import { accept, type Dimension, parseNumber, parseQuantity, type Refusal, type Result, refuse } from "~/core/quantity";
+
+/** What stands in the fields, by name. */
+export type Texts = Record<string, string>;
+/** What is wrong, by field. */
+export type Problems = Record<string, Refusal>;
+export type Read<T> = { value: T; problems: null } | { value: null; problems: Problems };
+
+/** Reads fields one by one and collects what is wrong with them. */
+export class Reader {
+  readonly problems: Problems = {};
+  constructor(private readonly texts: Texts) {}
+
+  text = (name: string): string => (this.texts[name] ?? "").trim();
+  has = (name: string): boolean => this.text(name) !== "";
+
+  private take<T>(name: string, read: Result<T>, instead: T): T {
+    if (read.ok) return read.value;
+    this.problems[name] = read.refusal;
+    return instead;
+  }
+
+  number = (name: string, whole = false): number => this.take(name, parseNumber(this.text(name), whole), Number.NaN);
+  numberOr = (name: string, usual: number): number => (this.has(name) ? this.number(name) : usual);
+  length = (name: string): number => this.quantity(name, "length", "mm");
+  lengthOrNull = (name: string): number | null => (this.has(name) ? this.length(name) : null);
+  angleOr = (name: string, usual: number): number => (this.has(name) ? this.quantity(name, "angle", "deg") : usual);
+  private quantity(name: string, dimension: Dimension, bare: string): number {
+    const read = parseQuantity(this.text(name), dimension, bare);
+    return this.take(name, read.ok ? accept(read.value.value) : read, Number.NaN);
+  }
+  torque = (name: string): number => this.quantity(name, "torque", "Nm");
+
+  words(name: string): string {
+    if (!this.has(name)) this.problems[name] = { code: "missing", path: [name], facts: {} };
+    return this.text(name);
+  }
+  /** Notes a refusal on a field where something holds or not; a NaN has its own refusal already. */
+  want(name: string, holds: boolean, code: string): void {
+    if (!holds && !(name in this.problems)) this.problems[name] = { code, path: [name], facts: {} };
+  }
+  done<T>(value: T): Read<T> {
+    return Object.keys(this.problems).length === 0
+      ? { value, problems: null }
+      : { value: null, problems: this.problems };
+  }
+}
+
+/** The module that a pitch field gives: "0.8", "0,8 module", "32 DP". */
+export function readPitch(text: string): Result<number> {
+  const [, amount, system] = /^(.*?)\s*(dp|\/in|m|mod|module)?$/i.exec(text.trim()) ?? [];
+  const number = parseNumber(amount ?? "");
+  if (!number.ok) return number;
+  if (number.value <= 0) return refuse("too-small", []);
+  return accept(/^(dp|\/in)$/i.test(system ?? "") ? 25.4 / number.value : number.value);
+}
