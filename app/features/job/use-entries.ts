@@ -2,12 +2,12 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import { v7 } from "uuid";
 import type { Entry } from "~/core/logbook";
-import { accept, type Refusal, type Result, refuse } from "~/core/quantity";
+import { accept, type Result, refuse } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import type { TapeEntry } from "../logbook/tape";
-import { allWaiting } from "../offline/outbox";
-import { onTaken, putAside, putOnItsWay, sendWaiting, useOutbox } from "../offline/outbox-state";
+import { post } from "../offline/outbox";
+import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../offline/outbox-state";
 import { keepSnapshot, snapshotOf } from "../offline/snapshots";
 import type { Waiting } from "../offline/waiting-store";
 import type { JobLoaded } from "./job-context";
@@ -134,14 +134,17 @@ export function useEntries(data: JobLoaded): JobEntries {
   const sign = useCallback(
     async (signature: Record<string, unknown> & { id: string }): Promise<Result<true>> => {
       const payload = { ...signature, kind: "signature", jobId: job.id, madeAt: new Date().toISOString() };
-      await putOnItsWay({ id: payload.id, jobId: job.id, url: `/jobs/${job.id}/entries`, payload });
-      await sendWaiting();
-      const refusal = await refusalOf(payload.id);
-      if (!refusal) return accept(true);
-      // The form is still there with all that was typed; the signature is given again, not sent again.
-      await putAside(payload.id);
-      await look();
-      return { ok: false, refusal };
+      const url = `/jobs/${job.id}/entries`;
+      const { stopped } = await sendWaiting();
+      const answer = stopped ? { stopped } : await post(url, payload);
+      if ("refusal" in answer) {
+        await look();
+        return { ok: false, refusal: answer.refusal };
+      }
+      // Away, or the answer got lost: it waits with everything before it, and the server takes it once.
+      if ("stopped" in answer) await putOnItsWay({ id: payload.id, jobId: job.id, url, payload });
+      else await look();
+      return accept(true);
     },
     [job.id, look],
   );
@@ -158,6 +161,3 @@ const isRevised = (stage: Stage, revisions: readonly Revisions[]): boolean => {
     (now.geometryId !== stage.geometry.id || now.adjusterId !== stage.adjuster.id || now.limitsId !== stage.limits.id)
   );
 };
-
-const refusalOf = async (id: string): Promise<Refusal | null> =>
-  (await allWaiting()).find((item) => item.id === id)?.refusal ?? null;

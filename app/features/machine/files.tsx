@@ -35,7 +35,7 @@ export function Files({
               {entry.body.mediaType.startsWith("image/") ? (
                 <img
                   src={`/files/${entry.id}?small=1`}
-                  alt={entry.body.caption || entry.body.name}
+                  alt=""
                   className="w-40 h-28 object-cover border border-rule"
                   loading="lazy"
                 />
