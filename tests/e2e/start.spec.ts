@@ -1,36 +1,12 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join, resolve } from "node:path";
+import { existsSync, readFileSync } from "node:fs";
+import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
+import { ownStart } from "./own-start";
 import { awake } from "./steps";
 
-const root = resolve(import.meta.dirname, "../..");
-const started: ChildProcess[] = [];
-const home = mkdtempSync(join(tmpdir(), "harmostat-start-"));
-
-function start(port: number): { child: ChildProcess; output: () => string; ends: Promise<number | null> } {
-  const { DATABASE_URL: _, ...env } = process.env;
-  const child = spawn(join(root, "start"), [], {
-    cwd: root,
-    env: { ...env, PORT: String(port), HARMOSTAT_HOME: home },
-  });
-  started.push(child);
-  let text = "";
-  child.stdout?.on("data", (chunk) => {
-    text += chunk;
-  });
-  child.stderr?.on("data", (chunk) => {
-    text += chunk;
-  });
-  return { child, output: () => text, ends: new Promise((done) => child.once("exit", done)) };
-}
-
-test.afterAll(() => {
-  for (const child of started) child.kill("SIGKILL");
-  rmSync(home, { recursive: true, force: true });
-});
+const { home, start, clear } = ownStart();
+test.afterAll(clear);
 
 test("after a kill -9 the next start just works and what was acknowledged is there; Ctrl-C leaves nothing running", async ({
   page,

@@ -1,0 +1,393 @@
+import { v7 } from "uuid";
+import { describe, expect, test } from "vitest";
+import type { EntryOf } from "~/core/logbook";
+import { mustHold, type Result } from "~/core/quantity";
+import { entriesOfJob } from "~/data/queries/entries";
+import { floorGroups, floorPage } from "~/data/queries/floor";
+import { machineById } from "~/data/queries/machines";
+import { openPointsOf } from "~/data/queries/open-points";
+import { stageById, stagesOfMachines } from "~/data/queries/stages";
+import { standingsOfStages } from "~/data/queries/standings";
+import { addMachine } from "~/operations/add-machine";
+import { addStage } from "~/operations/add-stage";
+import { attachFile } from "~/operations/attach-file";
+import { copyMachine } from "~/operations/copy-machine";
+import { correctEntry } from "~/operations/correct-entry";
+import { editMachine, retireMachine } from "~/operations/edit-machine";
+import { exportLogbook } from "~/operations/export-logbook";
+import { keepComputation } from "~/operations/keep-computation";
+import { logUsage } from "~/operations/log-usage";
+import { openJob } from "~/operations/open-job";
+import { closePoint, openPoint } from "~/operations/open-point";
+import { planVisit } from "~/operations/plan-visit";
+import { reviseStage } from "~/operations/revise-stage";
+import { signJob } from "~/operations/sign-job";
+import { verifyExport } from "~/operations/verify-export";
+import { freshWorks, stageInput } from "./fixture";
+
+const works = freshWorks();
+const at = () => new Date().toISOString();
+const refusalOf = (result: Result<unknown>) =>
+  result.ok ? "accepted" : `${result.refusal.code} ${result.refusal.path.join(".")}`.trim();
+const newMachine = (name: string, tag: string, more: object = {}) => ({
+  id: v7(),
+  entryId: v7(),
+  name,
+  tag,
+  usageUnit: "hours",
+  ...more,
+});
+const lastOf = async <T>(jobId: string) => (await entriesOfJob(works.pool, jobId)).at(-1) as T;
+const sign = async (jobId: string, provisional: readonly string[], more: object = {}) => {
+  const seenEntry = (await lastOf<{ id: string }>(jobId)).id;
+  const stages = [{ stageId: works.stageId, provisional, nextDate: null }];
+  return signJob(works.as(), {
+    kind: "signature",
+    id: v7(),
+    jobId,
+    madeAt: at(),
+    seenEntry,
+    stages,
+    comment: "",
+    ...more,
+  });
+};
+
+describe("machines", () => {
+  test("a name belongs to one machine in service, a tag to one for ever; sent twice it is one", async () => {
+    const press = newMachine("Press", "P-1");
+    mustHold(await addMachine(works.as(), press));
+    mustHold(await addMachine(works.as(), press));
+    expect(refusalOf(await addMachine(works.as(), newMachine("press", "P-2")))).toBe("name-taken name");
+    expect(refusalOf(await addMachine(works.as(), newMachine("Other", "P-1")))).toBe("tag-taken tag");
+    mustHold(await retireMachine(works.as(), { machineId: press.id, entryId: v7(), retired: true, text: "Sold" }));
+    expect(refusalOf(await addMachine(works.as(), newMachine("Press", "P-1")))).toBe("tag-taken tag");
+    mustHold(await addMachine(works.as(), newMachine("Press", "P-3")));
+    const back = { machineId: press.id, entryId: v7(), retired: false, text: "" };
+    expect(refusalOf(await retireMachine(works.as(), back))).toBe("name-taken name");
+  });
+
+  test("what an edit changed stands in the logbook; with a job open it is not retired, retired it takes no job", async () => {
+    const lift = newMachine("Lift", "L-1");
+    mustHold(await addMachine(works.as(), { ...lift, stages: [stageInput(v7())] }));
+    const edit = { ...lift, machineId: lift.id, entryId: v7(), name: "Pallet lift", hall: "B" };
+    const entry = mustHold(await editMachine(works.as(), edit)) as EntryOf<"change">;
+    expect(entry.body.text).toBe("Name: Lift → Pallet lift; Hall: – → B");
+    expect(refusalOf(await editMachine(works.as(), { ...edit, entryId: v7() }))).toBe("nothing-changed");
+    const [stage] = await stagesOfMachines(works.pool, [lift.id]);
+    const opening = { id: v7(), entryId: v7(), machineId: lift.id, stageIds: [stage?.id], reason: "x", madeAt: at() };
+    mustHold(await openJob(works.as(), opening));
+    const retire = { machineId: lift.id, entryId: v7(), retired: true, text: "" };
+    expect(refusalOf(await retireMachine(works.as(), retire))).toBe("job-open");
+  });
+
+  test("a mirror image has the other hands and the other words; what parts the centres still does", async () => {
+    const source = newMachine("Left folder", "F-1");
+    const stage = stageInput(v7());
+    mustHold(
+      await addMachine(works.as(), {
+        ...source,
+        stages: [
+          {
+            ...stage,
+            geometry: { ...stage.geometry, arcDeg: [10, 90] },
+            adjuster: {
+              name: "Screw",
+              adjuster: { type: "screw", leadMm: 1.25 },
+              step: 0.125,
+              positiveWord: "clockwise",
+              negativeWord: "counter-clockwise",
+              hand: "right",
+              seenFrom: "the left side",
+            },
+          },
+        ],
+      }),
+    );
+    const twin = { ...newMachine("Right folder", "F-2"), sourceId: source.id, mirrored: true };
+    mustHold(await copyMachine(works.as(), twin));
+    mustHold(await copyMachine(works.as(), twin));
+    const [copied, more] = await stagesOfMachines(works.pool, [twin.id]);
+    expect(more).toBeUndefined();
+    expect(copied?.adjuster).toMatchObject({
+      hand: "left",
+      positiveWord: "counter-clockwise",
+      negativeWord: "clockwise",
+      seenFrom: "the right side",
+      adjuster: { type: "screw", leadMm: 1.25 },
+    });
+    expect(copied?.geometry.arcDeg).toEqual([-90, -10]);
+    expect(copied?.geometry.clamps.points[1]).toEqual({ x: -9, y: 0 });
+  });
+
+  test("a meter that runs backwards is asked about: a new one goes on with the total, a slip is corrected", async () => {
+    const reading = (value: number, newMeterFrom: number | null = null) =>
+      logUsage(works.as(), { id: v7(), machineId: works.machineId, madeAt: at(), reading: value, newMeterFrom });
+    mustHold(await reading(1000));
+    const slip = mustHold(await reading(12_000));
+    expect(await reading(1200)).toMatchObject({ refusal: { code: "meter-backwards", facts: { last: 12_000 } } });
+    const correction = { kind: "correction", id: v7(), namesEntry: slip.id, madeAt: at(), text: "1 200", voids: true };
+    mustHold(await correctEntry(works.as(), correction));
+    mustHold(await reading(1200));
+    expect(refusalOf(await reading(30, 50))).toBe("below-new-meter newMeterFrom");
+    mustHold(await reading(30, 10));
+    const machine = await machineById(works.pool, works.lead.workshopId, works.machineId);
+    expect(machine).toMatchObject({ meterReading: 30, usageTotal: 1220 });
+    const job = await works.openJob();
+    expect((await lastOf<EntryOf<"job-opened">>(job)).usage).toBe(1220);
+  });
+});
+
+describe("stages", () => {
+  test("limits with the lower above the upper, an aim outside, a name twice are refused at their fields", async () => {
+    const bad = { ...stageInput(v7(), "Second"), machineId: works.machineId };
+    const limits = (loMm: number, hiMm: number, aimMm: number | null = null) => ({ ...bad.limits, loMm, hiMm, aimMm });
+    expect(refusalOf(await addStage(works.as(), { ...bad, limits: limits(0.3, 0.2) }))).toBe(
+      "window-upside-down limits.loMm",
+    );
+    expect(refusalOf(await addStage(works.as(), { ...bad, limits: limits(0.1, 0.2, 0.5) }))).toBe(
+      "aim-outside limits.aimMm",
+    );
+    expect(refusalOf(await addStage(works.as(), { ...bad, name: "drive" }))).toBe("stage-name-taken name");
+    const pair = { ...bad.geometry.pair, centreDistanceMm: 20 };
+    expect(refusalOf(await addStage(works.as(), { ...bad, geometry: { ...bad.geometry, pair } }))).toBe(
+      "centre-distance-too-small geometry.pair.centreDistanceMm",
+    );
+  });
+
+  test("what is unwise is saved and recorded; a revision that somebody else made meanwhile is not written over", async () => {
+    const stage = stageInput(v7(), "Small");
+    const pair = { teeth: [9, 40], moduleMm: 2, centreDistanceMm: 49.2 };
+    mustHold(
+      await addStage(works.as(), { ...stage, machineId: works.machineId, geometry: { ...stage.geometry, pair } }),
+    );
+    const { rows } = await works.pool.query("select body from entry where stage_id = $1", [stage.id]);
+    expect(JSON.stringify(rows[0].body.warnings)).toContain("undercut");
+    const revise = (loMm: number) =>
+      reviseStage(works.as(), {
+        what: "limits",
+        stageId: stage.id,
+        entryId: v7(),
+        revisionId: v7(),
+        seenRevision: 1,
+        limits: { ...stage.limits, loMm },
+      });
+    mustHold(await revise(0.05));
+    expect(refusalOf(await revise(0.06))).toBe("revised-meanwhile limits");
+    expect((await stageById(works.pool, stage.id))?.limits).toMatchObject({ revision: 2, loMm: 0.05 });
+  });
+
+  test("limits changed today judge the stage anew; what an entry said stays", async () => {
+    const job = await works.openJob();
+    mustHold(await works.entry(job, works.round()));
+    const stage = await stageById(works.pool, works.stageId);
+    const revise = (loMm: number, hiMm: number, seenRevision: number) =>
+      reviseStage(works.as(), {
+        what: "limits",
+        stageId: works.stageId,
+        entryId: v7(),
+        revisionId: v7(),
+        seenRevision,
+        limits: { loMm, hiMm, aimMm: null, sourceKind: "house rule", source: "R" },
+      });
+    const seen = stage?.limits.revision ?? 0;
+    mustHold(await revise(0.3, 0.4, seen));
+    expect((await standingsOfStages(works.pool, [works.stageId]))[0]?.state).toBe("outside");
+    expect((await lastOf<EntryOf<"round">>(job)).body.result.verdict).toBe("conforms");
+    mustHold(await revise(0.1, 0.24, seen + 1));
+    mustHold(await sign(job, []));
+  });
+});
+
+describe("jobs", () => {
+  test("what stays provisional becomes an open point, and the job that mends it closes it", async () => {
+    const first = await works.openJob();
+    mustHold(await works.entry(first, works.round(["0.35", "0.36", "0.35"])));
+    mustHold(await sign(first, ["not-inside"]));
+    const codes = async () => (await openPointsOf(works.pool, [works.machineId])).map((point) => point.code);
+    expect(await codes()).toEqual(["not-inside"]);
+    const second = await works.openJob();
+    mustHold(await works.entry(second, works.round()));
+    mustHold(await sign(second, []));
+    expect(await codes()).toEqual([]);
+  });
+
+  test("a point said in words stays until somebody says how it was done, once", async () => {
+    const point = mustHold(
+      await openPoint(works.as(), {
+        id: v7(),
+        machineId: works.machineId,
+        stageId: null,
+        text: "Gear on order",
+        madeAt: at(),
+      }),
+    );
+    const close = () => closePoint(works.as(), { id: v7(), pointId: point.id, text: "Fitted", madeAt: at() });
+    expect(mustHold(await close()).namesEntry).toBe(point.id);
+    expect(refusalOf(await close())).toBe("point-closed pointId");
+  });
+
+  test("two stages in one job are signed together, each with its own record and next date", async () => {
+    const other = stageInput(v7(), "Other");
+    mustHold(await addStage(works.as(), { ...other, machineId: works.machineId }));
+    const job = v7();
+    const stageIds = [works.stageId, other.id];
+    const opening = { id: job, entryId: v7(), machineId: works.machineId, stageIds, reason: "Both", madeAt: at() };
+    mustHold(await openJob(works.as(), opening));
+    mustHold(await works.entry(job, works.round()));
+    const stages = [
+      { stageId: works.stageId, provisional: [], nextDate: "2031-01-02" },
+      { stageId: other.id, provisional: ["no-as-found"], nextDate: null },
+    ];
+    expect(refusalOf(await sign(job, [], { stages: [stages[0]] }))).toBe("no-such-stage stages");
+    mustHold(await sign(job, [], { stages }));
+    const signatures = (await entriesOfJob(works.pool, job)).filter((entry) => entry.kind === "signature");
+    expect(signatures.map((entry) => entry.stageId)).toEqual(stageIds);
+    expect((await standingsOfStages(works.pool, [works.stageId]))[0]?.nextDate).toBe("2031-01-02");
+    mustHold(
+      await planVisit(works.as(), { id: v7(), stageId: other.id, date: "2031-05-06", text: "Grease", madeAt: at() }),
+    );
+    expect((await standingsOfStages(works.pool, [other.id]))[0]).toMatchObject({
+      nextDate: "2031-05-06",
+      plan: "Grease",
+    });
+  });
+
+  test("a round gone on with is judged whole; one read at the tight spot alone is carried over from the last job", async () => {
+    const job = await works.openJob();
+    const first = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
+    const more = works.round(["0.30"]);
+    const readings = (more.readings as object[]).map((reading) => ({ ...reading, tooth: 30 }));
+    const on = { ...more, readings, continues: first.id };
+    const whole = mustHold(await works.entry(job, on)) as EntryOf<"round">;
+    expect(whole.body.result).toMatchObject({ count: 4, maxMm: 0.3 });
+    mustHold(await sign(job, ["not-inside"]));
+    const quick = await works.openJob();
+    const carried = mustHold(await works.entry(quick, { ...works.round(["0.14"]), carries: true })) as EntryOf<"round">;
+    expect(carried.body.result.carriedFrom).toBe(whole.id);
+    expect(carried.body.result.maxMm).toBeCloseTo(0.29, 9);
+    mustHold(await sign(quick, ["not-inside"]));
+  });
+
+  test("a move meant for an adjuster that was changed meanwhile is not taken", async () => {
+    const job = await works.openJob();
+    const move = { kind: "move", amount: 0.1, did: "so", advised: null, reasons: [], note: "", adjusterId: v7() };
+    expect(refusalOf(await works.entry(job, move))).toBe("adjuster-revised amount");
+  });
+
+  test("a tablet's clock that runs an hour ahead is set right by what it shows as it sends", async () => {
+    const job = await works.openJob();
+    const hour = 3_600_000;
+    const ahead = (ms: number) => new Date(Date.now() + hour + ms).toISOString();
+    const made = { madeAt: ahead(-600_000), sentAt: ahead(0) };
+    const entry = mustHold(await works.entry(job, { kind: "note", text: "x", ...made }));
+    expect(Math.abs(Date.parse(entry.madeAt) - (Date.now() - 600_000))).toBeLessThan(5000);
+  });
+});
+
+describe("files", () => {
+  const attach = (name: string, content: Uint8Array) =>
+    attachFile(
+      works.as(),
+      { id: v7(), machineId: works.machineId, stageId: null, name, caption: "", madeAt: at() },
+      content,
+    );
+  const text = (value: string) => new TextEncoder().encode(value);
+  const png = Buffer.from(
+    "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==",
+    "base64",
+  );
+  test.each([
+    ["a script called a picture", "photo.jpg", text("#!/bin/sh"), "not-what-it-says file"],
+    ["a page called a text", "notes.txt", Buffer.from([0, 1, 2, 255]), "not-what-it-says file"],
+    ["a kind that is not kept", "macro.docm", text("x"), "kind-not-kept file"],
+    ["nothing", "empty.txt", text(""), "empty-file file"],
+    ["too much", "big.pdf", new Uint8Array(12_000_001), "file-too-large file"],
+    ["half a picture", "half.png", png.subarray(0, 45), "picture-damaged file"],
+  ])("%s is refused, and nothing is kept", async (_, name, content, refusal) => {
+    expect(refusalOf(await attach(name, content))).toBe(refusal);
+  });
+
+  test("what is kept is in the chain: content changed behind its back is found", async () => {
+    const entry = mustHold(await attach("plate.png", png)) as EntryOf<"attachment">;
+    expect(entry.body.mediaType).toBe("image/jpeg");
+    await expect(works.pool.query("update attachment set content = 'x'")).rejects.toMatchObject({ code: "HA001" });
+  });
+});
+
+test("a computation kept on a stage is computed here, so that it is what it says", async () => {
+  const keep = (input: unknown) =>
+    keepComputation(works.as(), {
+      id: v7(),
+      stageId: works.stageId,
+      tool: "gear-pair",
+      input,
+      text: "",
+      madeAt: at(),
+      output: { ratio: 99 },
+    });
+  const entry = mustHold(await keep({ teeth: [20, 40], moduleMm: 1 })) as EntryOf<"computation">;
+  expect(entry.body.output).toMatchObject({ ratio: 2 });
+  expect(refusalOf(await keep({ teeth: [2, 40], moduleMm: 1 }))).toBe("too-small input.teeth.0");
+});
+
+describe("an exported logbook", () => {
+  const exported = async (jobId: string | null = null) => {
+    const machine = await machineById(works.pool, works.lead.workshopId, works.machineId);
+    let text = "";
+    for await (const piece of exportLogbook(works.pool, machine as NonNullable<typeof machine>, new Date(), jobId))
+      text += piece;
+    return JSON.parse(text);
+  };
+  test("is whole by itself, of a machine and of a job", async () => {
+    const whole = await exported();
+    expect(verifyExport(whole)).toMatchObject({ breaks: null, entries: whole.head.seq });
+    const job = await works.openJob();
+    mustHold(await works.entry(job, works.round()));
+    expect(verifyExport(await exported(job))).toMatchObject({ breaks: null, entries: 2 });
+  });
+  test.each<[string, (file: { entries: { seq: number; body: object; readings: unknown[] }[] }) => void, string]>([
+    ["an entry changed", (file) => Object.assign(file.entries[4]?.body ?? {}, { text: "other" }), "content-differs"],
+    ["an entry left out", (file) => file.entries.splice(3, 1), "number-missing"],
+    ["the end cut off", (file) => file.entries.pop(), "head-differs"],
+  ])("%s is found", async (_, change, why) => {
+    const file = await exported();
+    change(file);
+    expect(verifyExport(file).breaks?.why).toBe(why);
+  });
+  test("anything else is no export", () => {
+    expect(() => verifyExport({ entries: [] })).toThrow();
+  });
+});
+
+test("the floor lists the worst first, page by page without a gap, and finds by words, whatever is in them", async () => {
+  const { workshopId } = works.lead;
+  for (let i = 0; i < 7; i++)
+    mustHold(await addMachine(works.as(), newMachine(`Line ${i}`, `X-${i}`, { hall: "North %_" })));
+  const all = { words: "", site: null, hall: null };
+  const soon = new Date();
+  const whole = await floorPage(works.pool, workshopId, soon, all, null, 100);
+  const paged: string[] = [];
+  for (let after: (typeof whole)[number] | null = null; ; ) {
+    const page: typeof whole = await floorPage(works.pool, workshopId, soon, all, after, 3);
+    if (page.length === 0) break;
+    paged.push(...page.map((machine) => machine.id));
+    after = page[page.length - 1] ?? null;
+  }
+  expect(paged).toEqual(whole.map((machine) => machine.id));
+  expect(whole.map((machine) => machine.rank)).toEqual([...whole.map((machine) => machine.rank)].sort());
+  const found = await floorPage(works.pool, workshopId, soon, { ...all, words: "%_" }, null, 100);
+  expect(found.map((machine) => machine.name)).toEqual(Array.from({ length: 7 }, (_, i) => `Line ${i}`));
+  const groups = await floorGroups(works.pool, workshopId, soon);
+  expect(groups.reduce((sum, group) => sum + group.machines, 0)).toBe(whole.length);
+});
+
+test("somebody who may only look changes nothing of any of it", async () => {
+  const reader = works.as(await works.addPerson("reader"));
+  const technician = works.as(await works.addPerson("technician"));
+  for (const operation of [addMachine, editMachine, retireMachine, copyMachine, addStage, reviseStage])
+    expect(refusalOf(await operation(technician, {}))).toBe("role");
+  for (const operation of [logUsage, openPoint, closePoint, planVisit, keepComputation])
+    expect(refusalOf(await operation(reader, {}))).toBe("role");
+  expect(refusalOf(await attachFile(reader, {}, new Uint8Array()))).toBe("role");
+});

@@ -1,0 +1,203 @@
+import { expect, test } from "@playwright/test";
+import { anotherTablet, awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+
+test("quick touch from the label: safe, read, moved, fine; it stands in the trend's logbook like any job", async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await signIn(page);
+  await page.getByRole("link", { name: "Slitter-rewinder" }).click();
+  const id = /machines\/([0-9a-f-]+)/.exec(page.url())?.[1];
+  await visit(page, "/");
+  // A scanner types the whole address of the label.
+  await page.getByRole("searchbox", { name: /scanned label/ }).fill(`http://somewhere/at/${id}`);
+  await page.keyboard.press("Enter");
+  await page.getByRole("link", { name: "Rewind drive" }).click();
+  await page.getByRole("button", { name: /^Fine: sign as/ }).click();
+  await expect(page.getByRole("alert")).toContainText("Say that it is safe first");
+  await page.getByRole("checkbox", { name: /^Safe:/ }).check();
+  await page.getByLabel("Number of the lock").fill("8");
+  await page.getByLabel(/^As it is, at tooth/).fill("0,2");
+  await expect(page.getByRole("status").filter({ hasText: "carried over from the last round" })).toBeVisible();
+  await page.getByRole("button", { name: /^Fine: sign as/ }).click();
+  await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await page.getByRole("link", { name: "To the machine's logbook" }).click();
+  await expect(page.getByRole("region", { name: "Logbook" })).toContainText("Job opened: Quick touch");
+  await context.close();
+});
+
+test("two stages in one job, one by feel, things put in and asked for before power, the round gone on with", async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Folder-gluer" }).click();
+  const reason = page.getByLabel("Why is the fold drive looked at?");
+  await reason.fill("Both drives");
+  await page.getByText("With other stages, or a first build").first().click();
+  await page.getByRole("checkbox", { name: "With Delivery drive" }).check();
+  await page.getByRole("button", { name: "Start a job" }).first().click();
+  await page.getByLabel("Number of the lock").fill("31");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
+  await readRound(page, ["0.20", "0.21", "0.2"]);
+  await page.getByRole("button", { name: /^Round done with 3/ }).click();
+  await page.getByRole("button", { name: "Go on with this round" }).click();
+  await readRound(page, ["0.22"]);
+  await page.getByRole("button", { name: "Add to the round" }).click();
+  await expect(page.getByLabel("Tape")).toContainText("As found, 4 readings, gone on with");
+
+  await page.getByRole("button", { name: /^Ledger/ }).click();
+  const ledger = page.getByRole("dialog");
+  await ledger.getByRole("button", { name: "+ paper strip" }).click();
+  await ledger.getByRole("button", { name: "+ pin" }).click();
+  await ledger.getByRole("button", { name: "pin is out" }).click();
+  await expect(ledger.getByRole("heading", { name: "1 thing is still in, no clamp slack" })).toBeVisible();
+  await page.keyboard.press("Escape");
+
+  await page.getByRole("link", { name: /^Delivery drive/ }).click();
+  await page.getByRole("button", { name: "By feel" }).click();
+  for (const word of ["small click", "small click", "faint click"]) {
+    await page.getByRole("button", { name: new RegExp(word) }).click();
+  }
+  await page.getByRole("button", { name: "Round done" }).click();
+  await expect(page.getByText("Right by feel.")).toBeVisible();
+
+  await page.getByRole("button", { name: "Isolated, lock 31", exact: true }).click();
+  await expect(page.getByRole("dialog")).toContainText("By the ledger still in: paper strip");
+  await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Sign off" }).click();
+  await expect(page.getByRole("checkbox", { name: /^Delivery drive: Something put in/ })).toBeVisible();
+  const job = new URL(page.url()).pathname.split("/")[2] ?? "";
+  await closeJob(page, job);
+  await visit(page, "/jobs");
+  await expect(page.getByText(/not taken out: paper strip/).first()).toBeVisible();
+});
+
+test("a stage edited while a job on it is open: the job says so and goes on by the new limits", async ({
+  page,
+  browser,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Edited meanwhile");
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await page.getByRole("button", { name: /^Round done with 3/ }).click();
+  const lead = await anotherTablet(browser);
+  await signIn(lead);
+  await lead.getByRole("link", { name: /^Cam drive/ }).click();
+  await lead.getByRole("link", { name: "Revise the limits" }).click();
+  await expect(lead.getByRole("status").filter({ hasText: "is open on this stage" })).toBeVisible();
+  const [lo, hi] = [await lead.getByLabel("Lower").inputValue(), await lead.getByLabel("Upper").inputValue()];
+  await lead.getByLabel("Lower").fill("0.3");
+  await lead.getByRole("button", { name: "Save" }).click();
+  await expect(lead.getByText("The lower one is above the upper one.")).toBeVisible();
+  await lead.getByLabel("Lower").fill("0.05");
+  await lead.getByLabel("Upper").fill("0.2");
+  await lead.getByRole("button", { name: "Save" }).click();
+  await expect(lead.getByRole("heading", { name: "Limits" })).toBeVisible();
+  await page.evaluate(() => window.dispatchEvent(new Event("focus")));
+  await expect(page.getByRole("alert").filter({ hasText: "were revised while this job is open" })).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Limits 0.05 to 0.20/ })).toBeVisible();
+  await closeJob(page, job);
+  await lead.getByRole("link", { name: "Revise the limits" }).click();
+  await lead.getByLabel("Lower").fill(lo);
+  await lead.getByLabel("Upper").fill(hi);
+  await lead.getByRole("button", { name: "Save" }).click();
+  await expect(lead.getByText("Revision 3", { exact: false }).first()).toBeVisible();
+  await lead.context().close();
+});
+
+test("a machine copied, a name twice, a meter backwards, a file that is not what it says, and a retired machine's label", async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Indexing table" }).click();
+  await page.getByRole("link", { name: "Copy" }).click();
+  await page.getByText("its mirror image").click();
+  await page.getByLabel("Name", { exact: true }).fill("Strapper");
+  await page.getByLabel("Tag").fill("ST-1");
+  await page.getByRole("button", { name: "Make the copy" }).click();
+  await expect(page.getByText("The tag stands on Strapper already").first()).toBeVisible();
+  await page.getByLabel("Name", { exact: true }).fill("Indexing table, right");
+  await page.getByLabel("Tag").fill("IT-R");
+  await page.getByRole("button", { name: "Make the copy" }).click();
+  await expect(page.getByRole("heading", { name: "Indexing table, right", level: 1 })).toBeVisible();
+  await expect(page.getByRole("region", { name: /^Twins/ })).toContainText("Indexing table");
+
+  for (const reading of ["5000", "500"]) {
+    await page.getByLabel(/^Meter shows/).fill(reading);
+    await page.getByRole("button", { name: "Log it" }).click();
+    if (reading === "5000")
+      await expect(page.getByRole("region", { name: "Meter" }).getByRole("listitem")).toContainText("5000");
+  }
+  await expect(page.getByText("Is it a new meter, or a slip?")).toBeVisible();
+  await page.getByRole("button", { name: "It is a new meter" }).click();
+  await expect(page.getByText("new meter, 5500 in all")).toBeVisible();
+
+  const chooser = page.getByLabel("Photograph or file");
+  await chooser.setInputFiles({ name: "gear.jpg", mimeType: "image/jpeg", buffer: Buffer.from("#!/bin/sh") });
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("alert")).toContainText("The name says jpg, but what is in it is");
+  await chooser.setInputFiles({ name: "huge.pdf", mimeType: "application/pdf", buffer: Buffer.alloc(40_000_000) });
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("alert")).toContainText("The file has 40.0");
+
+  const id = /machines\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? "";
+  await visit(page, `/machines/${id}/label`);
+  await expect(page.getByRole("figure", { name: "The label" })).toContainText(`/at/${id}`);
+  await visit(page, `/machines/${id}`);
+  await page.getByText("Take it out of service").click();
+  await page.getByRole("button", { name: "Out of service" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Out of service since" })).toBeVisible();
+  await visit(page, `/at/${id}`);
+  await expect(page.getByRole("status").filter({ hasText: "This machine is out of service" })).toBeVisible();
+});
+
+test("the Bench answers while one types, its link carries the inputs, and what was found is kept on a stage", async ({
+  page,
+  context,
+}) => {
+  await signIn(page, "/bench");
+  await page.getByRole("link", { name: "What gear is this?" }).click();
+  const answer = page.getByRole("region", { name: "Answer" });
+  await expect(answer.getByRole("status").first()).toHaveText("32 DP or module 0.8, not to be told by this");
+  await page.getByLabel("Said to be").fill("2.5");
+  await expect(answer).toContainText("the distance from tooth to tooth, not the module");
+  await page.getByLabel("Its pitch").fill("0.6");
+  await expect(answer).toContainText("they do not mesh");
+  await page.getByLabel("Over the tips").fill("4x.9");
+  await expect(page.getByText("The answer stands here as soon as the fields can be read.")).toBeVisible();
+  await page.getByLabel("Over the tips").fill("43,2");
+  await expect(answer.getByRole("status").first()).toContainText("module 0.8");
+  await expect(page).toHaveURL(/tip=43%2C2/);
+  const other = await context.newPage();
+  await visit(other, page.url());
+  await expect(other.getByLabel("Over the tips")).toHaveValue("43,2");
+  await other.close();
+
+  await answer.getByText("Keep it on a stage").click();
+  await answer.getByLabel("Stage, machine or tag").fill("feeder");
+  await answer.getByRole("button", { name: "Find" }).click();
+  await answer.getByRole("radio", { name: /Sheet feeder, Register drive/ }).check();
+  await answer.getByRole("button", { name: "Keep it on Register drive" }).click();
+  await answer.getByRole("link", { name: "Sheet feeder, Register drive" }).click();
+  await expect(page.getByRole("region", { name: "Logbook" })).toContainText("Kept from the bench: gear-identify");
+  for (const name of ["gear-pair", "gear-span", "fit", "verdict", "fasten-order"]) {
+    await visit(page, `/bench/${name}`);
+    await expect(page.getByRole("region", { name: "Answer" }).getByRole("img").first()).toBeVisible();
+  }
+});
+
+test("an open point is said, found among the jobs, and closed with how it was done", async ({ page }) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Strapper" }).click();
+  await page.getByLabel("Not to be forgotten").fill("Guard screw missing");
+  await page.getByRole("button", { name: "Note it" }).click();
+  await expect(page.getByRole("listitem").filter({ hasText: "Guard screw missing" })).toBeVisible();
+  await visit(page, "/jobs");
+  await page.getByRole("button", { name: "Close: Guard screw missing" }).click();
+  await page.getByLabel("How was it done?").fill("Fitted");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("Guard screw missing")).toHaveCount(0);
+  await awake(page);
+});
