@@ -31,8 +31,9 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   };
 }
 
-// A tablet that lost the server must not lose its page by asking again who it is.
-export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs) => formAction !== undefined;
+// A tablet that lost the server must not lose its page by asking again who it is; only signing in or out changes that.
+export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs) =>
+  formAction !== undefined && /^\/(sign-|room)/.test(formAction);
 
 export const meta: Route.MetaFunction = () => [{ title: "Harmostat" }];
 

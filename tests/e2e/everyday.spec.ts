@@ -8,11 +8,13 @@ test("quick touch from the label: safe, read, moved, fine; it stands in the tren
   const page = await context.newPage();
   await signIn(page);
   await page.getByRole("link", { name: "Slitter-rewinder" }).click();
+  await expect(page.getByRole("heading", { name: "Slitter-rewinder", level: 1 })).toBeVisible();
   const id = /machines\/([0-9a-f-]+)/.exec(page.url())?.[1];
   await visit(page, "/");
   // A scanner types the whole address of the label.
   await page.getByRole("searchbox", { name: /scanned label/ }).fill(`http://somewhere/at/${id}`);
   await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(new RegExp(`/at/${id}`));
   await page.getByRole("link", { name: "Rewind drive" }).click();
   await page.getByRole("button", { name: /^Fine: sign as/ }).click();
   await expect(page.getByRole("alert")).toContainText("Say that it is safe first");
@@ -165,14 +167,14 @@ test("the Bench answers while one types, its link carries the inputs, and what w
   await expect(answer).toContainText("the distance from tooth to tooth, not the module");
   await page.getByLabel("Its pitch").fill("0.6");
   await expect(answer).toContainText("they do not mesh");
-  await page.getByLabel("Over the tips").fill("4x.9");
+  await page.getByLabel("Over the tips", { exact: true }).fill("4x.9");
   await expect(page.getByText("The answer stands here as soon as the fields can be read.")).toBeVisible();
-  await page.getByLabel("Over the tips").fill("43,2");
+  await page.getByLabel("Over the tips", { exact: true }).fill("43,2");
   await expect(answer.getByRole("status").first()).toContainText("module 0.8");
   await expect(page).toHaveURL(/tip=43%2C2/);
   const other = await context.newPage();
   await visit(other, page.url());
-  await expect(other.getByLabel("Over the tips")).toHaveValue("43,2");
+  await expect(other.getByLabel("Over the tips", { exact: true })).toHaveValue("43,2");
   await other.close();
 
   await answer.getByText("Keep it on a stage").click();
@@ -193,7 +195,7 @@ test("an open point is said, found among the jobs, and closed with how it was do
   await page.getByRole("link", { name: "Strapper" }).click();
   await page.getByLabel("Not to be forgotten").fill("Guard screw missing");
   await page.getByRole("button", { name: "Note it" }).click();
-  await expect(page.getByRole("listitem").filter({ hasText: "Guard screw missing" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Open points" })).toContainText("Guard screw missing");
   await visit(page, "/jobs");
   await page.getByRole("button", { name: "Close: Guard screw missing" }).click();
   await page.getByLabel("How was it done?").fill("Fitted");

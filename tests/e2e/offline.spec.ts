@@ -17,6 +17,7 @@ const controlled = (page: Page) =>
 async function seeMachine(page: Page, machine: string): Promise<void> {
   await page.getByRole("link", { name: machine, exact: true }).click();
   await expect(page.getByRole("heading", { name: machine, level: 1 })).toBeVisible();
+  await page.waitForFunction(async () => (await caches.match(location.href)) !== undefined);
   await page.waitForFunction(
     () =>
       new Promise((done) => {

@@ -100,7 +100,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     navigate(stationPath("set"), { replace: true });
   };
 
-  useFieldAfterMove(phase);
+  useFieldAfterMove(phase, goesOn?.first ?? "");
   const waitingForReading =
     !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
   const kept = (texts[`kept.${phase}`] ?? "").split(" ").filter(Boolean);
@@ -258,14 +258,14 @@ function stillToRead(
   return Array.from({ length: teeth }, (_, i) => i + 1).filter((tooth) => !read.has(tooth));
 }
 
-/** After a move the field waits for the tight spot. */
-function useFieldAfterMove(phase: RoundPhase): void {
+/** After a move the field waits for the tight spot, and on going on with a round for its next place. */
+function useFieldAfterMove(phase: RoundPhase, goesOnWith: string): void {
   const { entriesHere } = useJobScreen();
   const moves = entriesHere.filter(isKind("move")).length;
   useEffect(() => {
-    if (phase === "set" && moves > 0)
+    if ((phase === "set" && moves > 0) || goesOnWith !== "")
       document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus({ preventScroll: true });
-  }, [phase, moves]);
+  }, [phase, moves, goesOnWith]);
 }
 
 function Onward({ to, phase }: { to: string; phase: RoundPhase }) {

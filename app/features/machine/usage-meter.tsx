@@ -52,14 +52,13 @@ function NewReading({ machine }: { machine: Machine }) {
   const [id, setId] = useState(() => v7());
   const refusal = fetcher.data?.refusal;
   const backwards = refusal?.code === "meter-backwards" || refusal?.path[0] === "newMeterFrom";
-  const done = fetcher.data?.done === true && fetcher.state === "idle";
   const [shown, setShown] = useState(fetcher.data);
   if (fetcher.data !== shown) {
     setShown(fetcher.data);
-    if (done) setId(v7());
+    if (fetcher.data?.done) setId(v7());
   }
   return (
-    <fetcher.Form method="post" className="grid gap-2" key={done ? id : "reading"}>
+    <fetcher.Form method="post" className="grid gap-2" key={id}>
       <input type="hidden" name="what" value="usage" />
       <input type="hidden" name="id" value={id} suppressHydrationWarning />
       <div className="flex flex-wrap gap-3 items-end">
