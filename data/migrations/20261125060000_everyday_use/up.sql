@@ -85,4 +85,4 @@ create table stage_standing (
 create index stage_standing_of_machine on stage_standing (machine_id);
 create index stage_standing_due on stage_standing (next_date) where next_date is not null;
 
-create index job_done on job (opened_at desc, id) where signed_entry is not null;
+create index job_done on job (opened_at desc, id desc) where signed_entry is not null;

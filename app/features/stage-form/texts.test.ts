@@ -1,0 +1,95 @@
+import { describe, expect, test } from "vitest";
+import type { Texts } from "./reader";
+import { readPitch } from "./reader";
+import { readAdjuster, readClampPoints, readGeometry, readLimits, textsOf } from "./texts";
+
+const stage: Texts = {
+  z1: "18",
+  z2: "54",
+  pitch: "16 DP",
+  centres: "2.25 in",
+  "clamps.count": "3",
+  "clamps.circle": "80",
+  "clamps.size": "M6",
+  "clamps.torque": "10 Nm",
+  "adjuster.type": "screw",
+  "adjuster.name": "Jack screw",
+  "adjuster.lead": "1,25",
+  "adjuster.plus": "in",
+  "adjuster.minus": "out",
+  lo: "0,08",
+  hi: "8 thou",
+  source: "Sheet 4",
+};
+const problemsOf = (texts: Texts) =>
+  Object.fromEntries(
+    Object.entries({
+      ...readGeometry(texts).problems,
+      ...readAdjuster(texts).problems,
+      ...readLimits(texts).problems,
+    }).map(([name, refusal]) => [name, refusal.code]),
+  );
+
+describe("what a person types is read in metric and inch, with point and comma", () => {
+  test("a stage in inches and millimetres at once", () => {
+    expect(problemsOf(stage)).toEqual({});
+    const pair = readGeometry(stage).value?.pair;
+    expect(pair?.moduleMm).toBeCloseTo(1.5875, 9);
+    expect(pair?.centreDistanceMm).toBeCloseTo(57.15, 9);
+    expect(readAdjuster(stage).value?.adjuster).toMatchObject({ type: "screw", leadMm: 1.25 });
+    expect(readLimits(stage).value?.hiMm).toBeCloseTo(0.2032, 9);
+  });
+  test.each([
+    ["0.8", 0.8],
+    ["0,8 module", 0.8],
+    ["32 DP", 0.79375],
+    ["32dp", 0.79375],
+    ["2m", 2],
+  ])("a pitch typed as %s", (typed, moduleMm) => {
+    expect(readPitch(typed)).toMatchObject({ ok: true, value: moduleMm });
+  });
+});
+
+describe("what is wrong is named at its field", () => {
+  test.each<[Texts, Record<string, string>]>([
+    [{ z1: "18.5" }, { z1: "not-whole" }],
+    [{ z1: "" }, { z1: "empty" }],
+    [{ pitch: "fine" }, { pitch: "not-a-number" }],
+    [{ lo: "0.3" }, { lo: "window-upside-down" }],
+    [{ aim: "0.5" }, { aim: "aim-outside" }],
+    [{ source: " " }, { source: "missing" }],
+    [{ arc: "yes", "arc.from": "90", "arc.to": "10" }, { "arc.from": "window-upside-down" }],
+    [{ "clamps.way": "points", "clamps.points": "0 0\n10" }, { "clamps.points": "not-a-point" }],
+    [{ "adjuster.type": "slide", "adjuster.angle": "90" }, { "adjuster.angle": "cannot-move" }],
+    [{ "adjuster.back": "3" }, { "adjuster.on": "missing" }],
+  ])("%j", (change, problems) => {
+    expect(problemsOf({ ...stage, ...change })).toEqual(problems);
+  });
+});
+
+test("clamps on a circle stand from the top, clockwise; points typed with y upwards", () => {
+  const circle = readClampPoints({ "clamps.count": "4", "clamps.circle": "20" }).value;
+  expect(circle).toEqual([
+    { x: 0, y: -10 },
+    { x: 10, y: 0 },
+    { x: 0, y: 10 },
+    { x: -10, y: 0 },
+  ]);
+  expect(readClampPoints({ "clamps.way": "points", "clamps.points": "1 2" }).value).toEqual([{ x: 1, y: -2 }]);
+});
+
+test("a stage put back into its fields reads as the same stage", () => {
+  const [geometry, adjuster, limits] = [readGeometry(stage).value, readAdjuster(stage).value, readLimits(stage).value];
+  if (!geometry || !adjuster || !limits) throw new Error("the stage was not read");
+  const revision = { id: "r", revision: 1 };
+  const texts = textsOf({
+    name: "Drive",
+    geometry: { ...revision, ...geometry },
+    adjuster: { ...revision, ...adjuster },
+    limits: { ...revision, ...limits, quantity: "circumferential-backlash", effectiveFrom: "" },
+  });
+  expect(readGeometry(texts).value?.clamps).toEqual(geometry.clamps);
+  expect(readGeometry(texts).value?.pair.moduleMm).toBeCloseTo(geometry.pair.moduleMm, 6);
+  expect(readAdjuster(texts).value).toEqual(adjuster);
+  expect(readLimits(texts).value).toMatchObject({ loMm: limits.loMm, sourceKind: limits.sourceKind });
+});

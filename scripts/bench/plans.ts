@@ -1,0 +1,112 @@
+import { writeFileSync } from "node:fs";
+import { join, resolve } from "node:path";
+import type { Database, Pool } from "../../data/postgres";
+import {
+  attachmentsOf,
+  correctionsOf,
+  earlierProofs,
+  entriesOfJob,
+  logbookPage,
+  recentStageWork,
+  roundsOfStage,
+  stageHistory,
+  usageReadings,
+} from "../../data/queries/entries";
+import { floorGroups, floorPage, retiredMachines } from "../../data/queries/floor";
+import { dueStages, openJobs, openJobsOfWorkshop, signedJobs } from "../../data/queries/jobs";
+import { machineById, twinsOf } from "../../data/queries/machines";
+import { openPointsOf, openPointsOfWorkshop } from "../../data/queries/open-points";
+import { limitsRevisions, stagesById, stagesOfMachines } from "../../data/queries/stages";
+import { standingsOfStages } from "../../data/queries/standings";
+import { size } from "./large-works";
+
+const file = resolve(import.meta.dirname, "../../docs/query-plans.md");
+
+/** What the plan of each query behind the floor, machine, stage, job and jobs pages is on the large works, for docs/query-plans.md. */
+export async function writePlans(
+  pool: Pool,
+  at: { workshopId: string; machineId: string; stageId: string; jobId: string },
+) {
+  const soon = new Date(Date.now() + 60 * 86_400_000);
+  const all = { words: "", site: null, hall: null };
+  const last = Number.MAX_SAFE_INTEGER;
+  const machine = await machineById(pool, at.workshopId, at.machineId);
+  const page = await floorPage(pool, at.workshopId, soon, all, null, 31);
+  const ids = page.map((item) => item.id);
+  const stageIds = (await stagesOfMachines(pool, ids)).map((stage) => stage.id);
+  if (!machine) throw new Error("no machine");
+  const queries: Record<string, Record<string, (db: Database) => Promise<unknown>>> = {
+    Floor: {
+      "A page of machines, worst first": (db) => floorPage(db, at.workshopId, soon, all, null, 31),
+      "The same, by words": (db) => floorPage(db, at.workshopId, soon, { ...all, words: "bay 77" }, null, 31),
+      "How sites and halls stand": (db) => floorGroups(db, at.workshopId, soon),
+      "Retired machines": (db) => retiredMachines(db, at.workshopId, 60),
+      "Stages of the page": (db) => stagesOfMachines(db, ids),
+      "Standings of the page": (db) => standingsOfStages(db, stageIds),
+      "Open jobs of the page": (db) => openJobs(db, ids),
+      "Open points of the page": (db) => openPointsOf(db, ids),
+    },
+    Machine: {
+      "A page of the logbook": (db) => logbookPage(db, at.machineId, last, "", 41),
+      "The logbook by words": (db) => logbookPage(db, at.machineId, last, "no such words", 41),
+      "Corrections of a page": (db) => correctionsOf(db, ids),
+      "Meter readings": (db) => usageReadings(db, at.machineId, 6),
+      "Photographs and files": (db) => attachmentsOf(db, at.machineId, 8),
+      "Its twins": (db) => twinsOf(db, machine),
+    },
+    Stage: {
+      "What standing and trend rest on": (db) => stageHistory(db, at.stageId, 160),
+      "Rounds to compare": (db) => roundsOfStage(db, at.stageId, 24),
+      "Revisions of the limits": (db) => limitsRevisions(db, at.stageId),
+    },
+    Job: {
+      "Entries of the job": (db) => entriesOfJob(db, at.jobId),
+      "Its stages": (db) => stagesById(db, [at.stageId]),
+      "What taught the adjuster": (db) => recentStageWork(db, at.stageId, 40),
+      "Earlier powered runs": (db) => earlierProofs(db, at.stageId, at.jobId, 6),
+    },
+    Jobs: {
+      "Open jobs": (db) => openJobsOfWorkshop(db, at.workshopId, 100),
+      "Planned visits": (db) => dueStages(db, at.workshopId, 60),
+      "Jobs done": (db) => signedJobs(db, at.workshopId, null, "", 31),
+      "Open points": (db) => openPointsOfWorkshop(db, at.workshopId, null, 31),
+    },
+  };
+  const parts = [
+    `# Query plans\n\nWritten by \`npm run bench\`: PostgreSQL's plan of every query behind these pages, on ${size.machines.toLocaleString("en")} machines with ten years of
+weekly rounds beside the demo (${(size.machines * size.weeks * 3).toLocaleString("en")} entries, ${(size.machines * size.weeks * size.readings).toLocaleString("en")} readings).
+"Buffers" are pages of 8 kB that were looked at: what a query costs, whatever the machine. The logbook by words is the one that reads on until
+it has a page or has seen the whole logbook of that machine.\n`,
+  ];
+  for (const [place, list] of Object.entries(queries)) {
+    parts.push(`\n## ${place}\n`);
+    for (const [name, query] of Object.entries(list)) parts.push(`\n### ${name}\n\n${await planned(pool, query)}`);
+  }
+  writeFileSync(file, parts.join(""));
+  console.log(
+    `plans of ${Object.values(queries).reduce((sum, list) => sum + Object.keys(list).length, 0)} queries written to ${join("docs", "query-plans.md")}`,
+  );
+}
+
+/** Runs a query for what it asks of the database, and has each statement explained. */
+async function planned(pool: Pool, query: (db: Database) => Promise<unknown>): Promise<string> {
+  const plans: string[] = [];
+  const listening = {
+    query: async (text: string, values: unknown[]) => {
+      const explained = await pool.query(
+        `explain (analyze, buffers, costs off, timing off, summary off) ${text}`,
+        values,
+      );
+      plans.push(explained.rows.map((row) => row["QUERY PLAN"]).join("\n"));
+      return pool.query(text, values);
+    },
+  } as unknown as Database;
+  await query(listening);
+  return plans.map((plan) => `\`\`\`\n${withoutIds(plan)}\n\`\`\`\n`).join("\n");
+}
+
+const withoutIds = (plan: string): string =>
+  plan
+    .replace(/[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/g, "…")
+    .replace(/'\{(…,?)+\}'/g, "'{…}'")
+    .replace(/\n\s*Planning:\n\s*Buffers:.*$/, "");

@@ -1,0 +1,40 @@
+import { readFileSync } from "node:fs";
+import { lead } from "../../demo/works";
+
+/** A signed-in visitor of a running app, without a browser. */
+export type Visitor = {
+  get: (path: string) => Promise<string>;
+  post: (path: string, body: object) => Promise<unknown>;
+};
+
+export async function visitor(base: string): Promise<Visitor> {
+  const form = new URLSearchParams({ signIn: lead.signIn, password: lead.password });
+  const headers = { Origin: base };
+  const signedIn = await fetch(`${base}/sign-in`, { method: "POST", body: form, redirect: "manual", headers });
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((c) => c.split(";")[0])
+    .join("; ");
+  const answered = async (path: string, init: RequestInit = {}) => {
+    const response = await fetch(base + path, { ...init, headers: { ...headers, cookie, ...init.headers } });
+    if (!response.ok) throw new Error(`${path} answered ${response.status}: ${(await response.text()).slice(0, 200)}`);
+    return response.text();
+  };
+  return {
+    get: (path) => answered(path),
+    post: async (path, body) =>
+      JSON.parse(
+        await answered(path, {
+          method: "POST",
+          body: JSON.stringify(body),
+          headers: { "Content-Type": "application/json" },
+        }),
+      ),
+  };
+}
+
+/** User and system time of a process in clock ticks of 10 ms (proc(5), fields 14 and 15). */
+export function cpuTicks(pid: number): number {
+  const fields = readFileSync(`/proc/${pid}/stat`, "utf8").split(") ")[1]?.split(" ") ?? [];
+  return Number(fields[11]) + Number(fields[12]);
+}
