@@ -33,10 +33,21 @@ async function take(base: string): Promise<void> {
   await tablet.getByRole("link", { name: "Rotary die-cutter" }).click();
   await tablet.getByRole("heading", { name: "Logbook" }).waitFor();
   await shoot(tablet, "machine");
+  await placesOf(tablet, (name) => shoot(tablet, name));
   const phone = await open({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
   await phone.getByRole("link", { name: /^Job open since/ }).click();
   await phone.getByRole("button", { name: "Did it so" }).waitFor();
   await shoot(phone, "job-phone");
+  await phone.getByRole("button", { name: "By feel" }).click();
+  for (const word of ["small click", "small click", "faint click", "small click"])
+    await phone.getByRole("button", { name: new RegExp(word) }).click();
+  await shoot(phone, "job-feel");
+  await phone.getByRole("button", { name: "Read numbers instead" }).click();
+  await phone.goto("/");
+  await phone.getByRole("link", { name: "Strapper" }).click();
+  await phone.getByRole("link", { name: "Quick touch" }).click();
+  await phone.getByRole("checkbox", { name: /^Safe:/ }).check();
+  await shoot(phone, "quick-touch");
   const dark = await open({ viewport: { width: 1280, height: 800 } });
   await dark.context().addCookies([{ name: "room", value: "dark", url: base }]);
   await dark.reload();
@@ -45,6 +56,34 @@ async function take(base: string): Promise<void> {
   await shoot(dark, "job-dark");
   await wholeJob(tablet, (name) => shoot(tablet, name));
   await browser.close();
+}
+
+/** The places beside the job. */
+async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+  const machine = page.url();
+  await page.getByRole("link", { name: "Jobs" }).click();
+  await page.getByRole("heading", { name: "Open points" }).waitFor();
+  await shoot("jobs");
+  await page.locator("section[aria-labelledby=done] li a").first().click();
+  await page.getByRole("link", { name: "Print" }).click();
+  await page.getByRole("table", { name: "Entries" }).waitFor();
+  await shoot("record");
+  await page.goto("/");
+  await page.getByRole("link", { name: /^Knife gears/ }).click();
+  await page.getByRole("heading", { name: "Two rounds on one gear" }).waitFor();
+  await page.waitForTimeout(600);
+  await shoot("stage");
+  await page.goto("/bench/gear-identify");
+  await page.getByRole("region", { name: "Answer" }).waitFor();
+  await shoot("bench");
+  await page.goto(`${machine}/stages/new`);
+  await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
+  const fields = { "Name of the stage": "Stripper drive", "Teeth of the pinion": "12", "Teeth of the gear": "48" };
+  for (const [label, text] of Object.entries({ ...fields, "Module, or DP": "1.5", "Centre distance": "45.2" }))
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await shoot("stage-form");
+  await page.goto(machine);
+  await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 }
 
 async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {

@@ -10,6 +10,7 @@ export async function growWorks(pool: Pool): Promise<void> {
   const client = await pool.connect();
   const run = (text: string) => client.query(text);
   try {
+    await run("set statement_timeout = 0");
     await run("begin");
     // Triggers and references are for what people enter.
     await run(

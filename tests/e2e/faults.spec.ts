@@ -147,7 +147,7 @@ test("requests from elsewhere, nonsense addresses and other methods get a clear 
   expect(headers["x-powered-by"]).toBeUndefined();
 });
 
-test("a job is signed elsewhere while a note waits here: said, with the note still to be read", async ({
+test("a job is signed elsewhere while a note waits here: said, and the note goes into a follow-up job", async ({
   page,
   browser,
   context,
@@ -171,6 +171,25 @@ test("a job is signed elsewhere while a note waits here: said, with the note sti
   const strip = page.getByRole("alert").filter({ hasText: "Not taken into the logbook" });
   await expect(strip).toContainText("This job is signed", { timeout: 20_000 });
   await expect(strip).toContainText("Shim of 0.05 taken out");
-  await strip.getByRole("button", { name: "Put aside" }).click();
+  await strip.getByRole("button", { name: "Put them into a follow-up job" }).click();
+  await expect(page).not.toHaveURL(new RegExp(job));
   await expect(strip).toHaveCount(0);
+  await expect(page.getByLabel("Tape")).toContainText("Shim of 0.05 taken out");
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await page.getByRole("link", { name: "As found" }).click();
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  await closeJob(page, new URL(page.url()).pathname.split("/")[2] ?? "");
+});
+
+test("a tablet whose clock is wrong is told so, and the logbook has the right time", async ({ page }) => {
+  await page.clock.setSystemTime(Date.now() + 3 * 3_600_000);
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Wrong clock");
+  await expect(page.getByRole("status").filter({ hasText: "This tablet's clock is 3 hours ahead" })).toBeVisible();
+  await readRound(page, ["0.10", "0.12", "0.11"]);
+  await page.getByRole("button", { name: /^Round done with/ }).click();
+  await closeJob(page, job);
+  const record = await (await page.request.get(`/jobs/${job}/record.json`)).json();
+  const entry = record.entries.at(-1);
+  expect(Date.parse(entry.madeAt)).toBeLessThan(Date.now() + 60_000);
 });

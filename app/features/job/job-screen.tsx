@@ -7,6 +7,7 @@ import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
 import type { Stopped } from "../offline/outbox";
 import { useOutbox } from "../offline/outbox-state";
+import { ClockStrip } from "../offline/waiting-strip";
 import { Head, PersonMenu, RoomSwitch } from "../shell/head";
 import { clock } from "../words/times";
 import { GoingLive } from "./going-live";
@@ -78,6 +79,7 @@ export function JobScreen({
         </Head>
         {stages.length > 1 && <StageSwitch here={here} />}
         <StationBar here={here} record={job.record} signed={signed} pathOf={(key) => pathOf(data, stage, key)} />
+        <ClockStrip />
         {job.refused.map((waiting) => (
           <RefusedStrip key={waiting.id} waiting={waiting} stages={stages} />
         ))}

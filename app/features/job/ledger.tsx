@@ -97,7 +97,7 @@ function Things() {
           }}
           error={refusal ? refusalWords(refusal) : undefined}
         />
-        <Button type="submit" large>
+        <Button type="submit" large className="whitespace-nowrap">
           Put in
         </Button>
       </form>

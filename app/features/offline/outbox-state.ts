@@ -9,9 +9,11 @@ export type OutboxState = {
   stopped: Stopped;
   /** Counts the times it was tried to send; each is an occasion to try a draft again. */
   tries: number;
+  /** By how many minutes this tablet's clock runs ahead of the server's; 0 where it is near enough. */
+  clockAhead: number;
 };
 
-const empty: OutboxState = { items: [], at: null, stopped: null, tries: 0 };
+const empty: OutboxState = { items: [], at: null, stopped: null, tries: 0, clockAhead: 0 };
 let state = empty;
 let personId = "";
 const listeners = new Set<() => void>();
@@ -76,11 +78,27 @@ export async function sendAgain(waiting: Waiting): Promise<void> {
 }
 
 const retryMs = 4000;
+const clockToleranceMinutes = 2;
+
+/** Asks the server what time it is. A tablet's wrong clock is set right in the logbook, but its owner should know. */
+async function compareClocks(): Promise<void> {
+  try {
+    const asked = Date.now();
+    const response = await fetch("/mark.svg", { method: "HEAD", cache: "no-store" });
+    const server = Date.parse(response.headers.get("Date") ?? "");
+    const here = (asked + Date.now()) / 2;
+    const minutes = Math.round((here - server) / 60_000);
+    if (!Number.isNaN(server)) set({ clockAhead: Math.abs(minutes) > clockToleranceMinutes ? minutes : 0 });
+  } catch {
+    // Away: there is nothing to compare with.
+  }
+}
 
 /** Whose tablet this is now; what waits of theirs is sent as soon as the server can be reached. */
 export function startOutbox(person: string): () => void {
   personId = person;
   reread().then(sendWaiting);
+  compareClocks();
   const timer = setInterval(() => {
     if (state.items.some((item) => !item.refusal)) sendWaiting();
   }, retryMs);

@@ -17,10 +17,11 @@ export function WaitingStrip() {
   const { items, stopped } = useOutbox();
   const refused = items.filter((item) => item.refusal);
   const waiting = items.filter((item) => !item.refusal);
-  if (items.length === 0) return null;
+  if (items.length === 0) return <ClockStrip />;
   const jobs = [...new Set(waiting.map((item) => item.jobId))];
   return (
     <section aria-label="Kept on this tablet" className="bg-panel border-b-2 border-near">
+      <ClockStrip />
       {waiting.length > 0 && (
         <div className="px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 items-center" role="status">
           <p className="text-lg">
@@ -65,5 +66,22 @@ export function WaitingStrip() {
         </div>
       ))}
     </section>
+  );
+}
+
+/** A clock that is wrong is told of, once it is known. */
+export function ClockStrip() {
+  const { clockAhead } = useOutbox();
+  if (clockAhead === 0) return null;
+  const size = Math.abs(clockAhead);
+  const words =
+    size < 120 ? `${size} minutes` : size < 2880 ? `${Math.round(size / 60)} hours` : `${Math.round(size / 1440)} days`;
+  return (
+    <p role="status" className="bg-panel border-b-2 border-near px-5 max-sm:px-3.5 py-2 shrink-0">
+      <b>
+        This tablet's clock is {words} {clockAhead > 0 ? "ahead" : "behind"}.
+      </b>{" "}
+      What is logged gets the right time from the server. Set the clock right before working without a network.
+    </p>
   );
 }
