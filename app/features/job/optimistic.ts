@@ -86,8 +86,10 @@ function signatures(payload: Waiting["payload"], entries: readonly Entry[], maki
   const said = payload.stages as { stageId: string; nextDate: string | null }[];
   return making.stages.map((stage, i) => {
     const record = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+    const made = envelope(payload, i === 0 ? payload.id : v5(stage.id, payload.id), entries, making);
     return {
-      ...envelope(payload, i === 0 ? payload.id : v5(stage.id, payload.id), entries, making),
+      ...made,
+      seq: made.seq + i,
       stageId: stage.id,
       kind: "signature",
       body: {

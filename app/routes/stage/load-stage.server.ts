@@ -11,8 +11,8 @@ import { limitsRevisions, machineOfStage, stageById } from "~/data/queries/stage
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 
-/** Rounds that the trend looks back on; more would not move it. */
-const trendRounds = 160;
+/** Rounds that the trend looks back on: two years of weekly ones. */
+const trendRounds = 104;
 const roundsToCompare = 24;
 
 /** A stage with its limits, its last rounds, its trend and what its adjuster has taught. */

@@ -1,0 +1,126 @@
+import { expect, test } from "vitest";
+import { spurPair } from "~/core/gears";
+import { jobRecord } from "~/core/logbook";
+import type { Stage } from "~/data/queries/stages";
+import type { Waiting } from "../offline/waiting-store";
+import { type Making, withWaiting } from "./optimistic";
+
+const stage = (id: string): Stage => ({
+  id,
+  machineId: "m",
+  position: 0,
+  name: id,
+  kind: "gear-pair",
+  retiredAt: null,
+  geometry: {
+    id: "g",
+    revision: 1,
+    pair: spurPair([20, 40], 2, 60.2),
+    clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
+    arcDeg: null,
+    turnedBy: "either",
+    parts: {},
+  },
+  adjuster: {
+    id: "a",
+    revision: 1,
+    name: "Slide",
+    adjuster: { type: "slide", angleDeg: 0 },
+    step: 0.01,
+    positiveWord: "out",
+    negativeWord: "in",
+    hand: null,
+    hasScale: true,
+    seenFrom: "",
+  },
+  limits: {
+    id: "l",
+    revision: 1,
+    quantity: "circumferential-backlash",
+    loMm: 0.1,
+    aimMm: null,
+    hiMm: 0.24,
+    sourceKind: "drawing",
+    source: "D",
+    effectiveFrom: "2026-01-01T00:00:00Z",
+  },
+});
+const instrumentId = "01a2124d-3f96-7055-baee-acd6aaaaaaaa";
+const making: Making = {
+  job: {
+    id: "j",
+    machineId: "m",
+    stageIds: ["one", "two"],
+    reason: "r",
+    openedBy: "p",
+    openedAt: "",
+    signedEntry: null,
+  },
+  stages: [stage("one"), stage("two")],
+  instruments: [
+    {
+      id: instrumentId,
+      name: "I",
+      kind: "lever indicator",
+      resolutionMm: 0.01,
+      expandedUncertaintyMm: 0.006,
+      coverage: 2,
+      leavesMm: [],
+    },
+  ],
+  before: [],
+  person: { id: "p", name: "A. Person" },
+};
+let order = 0;
+const waiting = (id: string, kind: string, more: object): Waiting => ({
+  id,
+  jobId: "j",
+  order: ++order,
+  payload: { id, kind, madeAt: "2026-01-01T00:00:00.000Z", ...more },
+});
+const round = (id: string, stageId: string) =>
+  waiting(id, "round", {
+    stageId,
+    phase: "as-found",
+    method: { instrumentId, indicatorRadiusMm: null, indicatorAngleDeg: 0, temperatureC: null, sense: "clockwise" },
+    readings: [1, 11, 21].map((tooth) => ({ tooth, turn: 1, typed: "0.15", struck: false, repeats: null })),
+  });
+
+test("a whole job that waits is shown as if it were there: opened, read on each stage, signed for each", () => {
+  const entries = withWaiting(
+    [],
+    [
+      waiting("j", "job-opened", { entryId: "o", reason: "Cellar" }),
+      round("r1", "one"),
+      round("r2", "two"),
+      waiting(instrumentId.replace("3f96", "0001"), "signature", {
+        comment: "",
+        stages: [{ stageId: "two", nextDate: "2027-01-01" }],
+      }),
+    ],
+    making,
+  );
+  expect(entries.map((entry) => [entry.kind, entry.stageId, entry.seq, entry.waiting])).toEqual([
+    ["job-opened", null, 1, true],
+    ["round", "one", 2, true],
+    ["round", "two", 3, true],
+    ["signature", "one", 4, true],
+    ["signature", "two", 5, true],
+  ]);
+  expect(entries[4]?.body).toMatchObject({ nextDate: "2027-01-01", record: { asFound: { verdict: "conforms" } } });
+});
+
+test("what was refused is not shown as done, nor what the server has already", () => {
+  const refused = { ...round("bad", "one"), refusal: { code: "job-signed", path: [], facts: {} } };
+  const [served] = withWaiting([], [round("r", "one")], making);
+  const entries = withWaiting([{ ...served, waiting: undefined } as never], [refused, round("r", "one")], making);
+  expect(entries.map((entry) => entry.id)).toEqual(["r"]);
+});
+
+test("each is built on those before it: a move after a waiting round leaves nothing read since", () => {
+  const move = waiting("v", "move", { stageId: "one", amount: 0.05, did: "so", advised: null, reasons: [], note: "" });
+  const entries = withWaiting([], [round("r", "one"), move], making);
+  const record = jobRecord(entries, { id: "one", clamps: stage("one").geometry.clamps });
+  expect(record.changedSinceRound).toBe(true);
+  expect(jobRecord(entries, { id: "two", clamps: stage("two").geometry.clamps }).moves).toEqual([]);
+});

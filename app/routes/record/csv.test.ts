@@ -1,0 +1,58 @@
+import Papa from "papaparse";
+import { expect, test } from "vitest";
+import type { NamedEntry } from "~/data/queries/entries";
+import { entriesAsCsv } from "./csv.server";
+
+const entry = (kind: string, body: object, readings: object[] = []): NamedEntry =>
+  ({
+    id: "e",
+    seq: 7,
+    kind,
+    body,
+    readings,
+    madeAt: "2026-01-02T03:04:05.000Z",
+    recordedAt: "2026-01-02T03:04:06.000Z",
+    madeByName: "A. Person",
+    usage: null,
+    jobId: null,
+    stageId: null,
+  }) as unknown as NamedEntry;
+const reading = (tooth: number, typed: string, struck = false) => ({
+  tooth,
+  turn: 1,
+  angleDeg: 9,
+  typed,
+  unit: "mm",
+  valueMm: 0.2,
+  struck,
+  quantity: "circumferential-backlash",
+  expandedUncertaintyMm: 0.01,
+  temperatureC: null,
+});
+const result = { count: 2, minMm: 0.1, maxMm: 0.2, verdict: "conforms", fits: true };
+
+test("a row for each entry, of a round one for each reading, struck ones too, all as wide as the head", () => {
+  const text = entriesAsCsv(
+    [
+      entry("note", { text: 'said "fine", left' }),
+      entry("round", { phase: "as-found", result }, [reading(1, "0,20"), reading(9, "5 thou", true)]),
+    ],
+    [],
+    true,
+  );
+  const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
+  expect(data).toHaveLength(3);
+  expect(data[0]?.detail).toBe('said "fine", left');
+  expect(data.map((row) => [row.tooth, row.typed, row["struck out"]])).toEqual([
+    ["", "", ""],
+    ["1", "0,20", ""],
+    ["9", "5 thou", "yes"],
+  ]);
+  const widths = Papa.parse<string[]>(text, { skipEmptyLines: true }).data.map((row) => row.length);
+  expect(new Set(widths).size).toBe(1);
+});
+
+test("what a spreadsheet would take for a formula stays text", () => {
+  const text = entriesAsCsv([entry("note", { text: "=HYPERLINK(1)" })], [], false);
+  expect(text).toContain("'=HYPERLINK");
+});
