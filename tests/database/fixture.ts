@@ -21,7 +21,7 @@ export type Works = {
   instrumentId: string;
   as: (person?: Person) => Context;
   addPerson: (role: Person["role"]) => Promise<Person>;
-  openJob: () => Promise<string>;
+  openJob: (stageIds?: readonly string[], machineId?: string) => Promise<string>;
   entry: (jobId: string, work: Record<string, unknown>, id?: string) => ReturnType<typeof recordEntry>;
   round: (values?: readonly string[]) => Record<string, unknown>;
 };
@@ -66,13 +66,13 @@ export function freshWorks(): Works {
     await insertPerson(works.pool, { ...person, signIn: `${role}-${person.id}`, passwordHash: "none", at: new Date() });
     return person;
   };
-  works.openJob = async () => {
+  works.openJob = async (stageIds = [works.stageId], machineId = works.machineId) => {
     const id = v7();
     const input = {
       id,
       entryId: v7(),
-      machineId: works.machineId,
-      stageIds: [works.stageId],
+      machineId,
+      stageIds,
       reason: "Test",
       madeAt: new Date().toISOString(),
     };

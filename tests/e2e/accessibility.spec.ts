@@ -30,13 +30,44 @@ for (const room of ["bright", "dark"] as const) {
     await page.getByRole("link", { name: "Rotary die-cutter" }).click();
     await expect(page.getByRole("heading", { name: "Logbook" })).toBeVisible();
     await check("machine");
+    const machine = new URL(page.url()).pathname;
+    for (const path of ["/edit", "/copy", "/label", "/record", "/stages/new"]) {
+      await visit(page, `${machine}${path}`);
+      await check(`machine${path}`);
+    }
+    await visit(page, machine.replace("/machines/", "/at/"));
+    await check("quick touch");
+    for (const path of ["/jobs", "/machines/new", "/bench", "/offline"]) {
+      await visit(page, path);
+      await check(path);
+    }
+    for (const tool of ["gear-identify", "gear-pair", "gear-span", "fit", "verdict", "fasten-order"]) {
+      await visit(page, `/bench/${tool}`);
+      await check(tool);
+    }
+    await visit(page, "/");
+    await page.getByRole("link", { name: /^Knife gears/ }).click();
+    await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
+    await check("stage");
+    const stage = new URL(page.url()).pathname;
+    for (const what of ["geometry", "adjuster", "limits", "stage"]) {
+      await visit(page, `${stage}/${what}`);
+      await check(`revise ${what}`);
+    }
     const job = await beginJob(page, "Sheet feeder", "cam drive", "Check");
     await page.getByRole("link", { name: "Make safe" }).click();
     await check("make safe");
+    await page.getByRole("button", { name: /^Ledger/ }).click();
+    await check("ledger");
+    await page.keyboard.press("Escape");
     await page.getByRole("link", { name: "As found" }).click();
     await readRound(page, ["0.10", "0.12", "0.11", "0.30", "0.17", "0.09"]);
     await page.getByText("Numbers behind this").click();
     await check("as found");
+    await page.getByRole("button", { name: "By feel" }).click();
+    await page.getByRole("button", { name: /small click/ }).click();
+    await check("by feel");
+    await page.getByRole("button", { name: "Read numbers instead" }).click();
     await page.getByRole("button", { name: /^Round done with/ }).click();
     await page.getByRole("button", { name: /^Did otherwise|^Moved it/ }).click();
     await check("next move");
@@ -51,6 +82,9 @@ for (const room of ["bright", "dark"] as const) {
     await check("sign off");
     await closeJob(page, job);
     await check("signed");
+    await page.getByRole("link", { name: "Print" }).click();
+    await expect(page.getByRole("table", { name: "Entries" })).toBeVisible();
+    await check("record");
     expect(outside).toEqual([]);
     expect(complaints).toEqual([]);
   });

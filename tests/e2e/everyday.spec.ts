@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { anotherTablet, awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
 
@@ -202,4 +203,80 @@ test("an open point is said, found among the jobs, and closed with how it was do
   await page.keyboard.press("Enter");
   await expect(page.getByText("Guard screw missing")).toHaveCount(0);
   await awake(page);
+});
+
+test("an adjuster without a scale: the move ends in a feeler from the set, and the logbook says with which leaves", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "register drive", "No scale");
+  await readRound(page, ["0.19", "0.2", "0.2"]);
+  await page.getByRole("button", { name: /^Round done with 3/ }).click();
+  const steps = page.getByRole("list", { name: "By feeler" });
+  await expect(steps.getByRole("listitem")).toHaveCount(3);
+  const leaves =
+    /Feeler of (.+?) mm/.exec((await steps.getByRole("listitem").first().textContent()) ?? "")?.[1] ?? "none";
+  await expect(page.getByText(/^Or against a stop/)).toBeVisible();
+  await page.getByRole("button", { name: "Did it so" }).click();
+  await expect(page.getByLabel("Tape")).toContainText(`Set on a feeler of ${leaves} mm`);
+  await readRound(page, ["0.11"]);
+  await page.getByRole("button", { name: "Reading done" }).click();
+  await closeJob(page, job);
+});
+
+test("a first build has nothing as found, and asks for none", async ({ page }) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Strapper" }).click();
+  await page.getByLabel("Why is the tensioner gears looked at?").fill("New tensioner built in");
+  await page.getByText("With other stages, or a first build").last().click();
+  await page.getByRole("checkbox", { name: "First build: there is nothing as found" }).last().check();
+  await page.getByRole("button", { name: "Start a job" }).last().click();
+  await page.getByLabel("Number of the lock").fill("4");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/set$/);
+  await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link")).toHaveText([
+    /Make safe/,
+    /Set/,
+    /Lock up/,
+    /Prove/,
+    /Sign off/,
+  ]);
+  await readRound(page, ["0.12", "0.13", "0.12"]);
+  await page.getByRole("button", { name: /^Reading done/ }).click();
+  await page.getByRole("link", { name: "Sign off" }).click();
+  await expect(page.getByText("First build: there was nothing as found.")).toBeVisible();
+  await expect(page.getByRole("checkbox", { name: /Nothing was read as found/ })).toHaveCount(0);
+  await closeJob(page, new URL(page.url()).pathname.split("/")[2] ?? "");
+});
+
+test("the stage's pictures are saved as SVG and PNG, its next visit is planned, its trend runs over usage too", async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole("link", { name: /^Knife gears/ }).click();
+  await expect(page.getByRole("heading", { name: "Two rounds on one gear" })).toBeVisible();
+  await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
+  for (const [button, starts] of [
+    ["Trend as SVG", "<svg"],
+    ["Round as SVG", "<svg"],
+    ["Trend as PNG", "\u0089PNG"],
+    ["Round as PNG", "\u0089PNG"],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("button", { name: button }).click(),
+    ]);
+    const content = readFileSync(await download.path());
+    expect(content.subarray(0, 4).toString("latin1")).toBe(starts);
+    expect(content.length).toBeGreaterThan(4000);
+  }
+  await page.getByLabel("With its readings").selectOption({ index: 1 });
+  await expect(page.getByText(/the mean moved by/)).toBeVisible();
+  await page.getByRole("link", { name: /^Over (hours|cycles|starts)/ }).click();
+  await expect(page.getByRole("link", { name: "Over time" })).toBeVisible();
+  await page.getByLabel("On", { exact: true }).fill("2031-03-04");
+  await page.getByLabel("What for").fill("Grease");
+  await page.getByRole("button", { name: "Plan it" }).click();
+  await expect(page.getByRole("button", { name: "Plan it" })).toBeEnabled();
+  await visit(page, "/jobs");
+  await expect(page.getByRole("listitem").filter({ hasText: "4 March 2031" })).toContainText("Grease");
 });
