@@ -1,6 +1,5 @@
 import { createContext, useContext } from "react";
-import type { PastMove } from "~/core/advice";
-import type { Entry, JobRecord, KnownRound } from "~/core/logbook";
+import type { Entry, JobRecord } from "~/core/logbook";
 import type { Result } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Instrument } from "~/data/queries/instruments";
@@ -9,12 +8,10 @@ import type { Machine } from "~/data/queries/machines";
 import type { Stage } from "~/data/queries/stages";
 import type { TapeEntry } from "../logbook/tape";
 import type { StoredDraft } from "./draft-store";
+import type { StageBefore } from "./stage-before";
 import type { StationKey } from "./stations";
 import type { JobDraft } from "./use-draft";
 import type { JobEntries } from "./use-entries";
-
-/** What is known of a stage from before this job. */
-export type StageBefore = { stageId: string; moves: PastMove[]; proofs: NamedEntry[]; known: KnownRound | null };
 
 /** A job with everything its screen needs, as loaded or as last kept on this tablet. */
 export type JobLoaded = {

@@ -117,6 +117,12 @@ test("what was refused is not shown as done, nor what the server has already", (
   expect(entries.map((entry) => entry.id)).toEqual(["r"]);
 });
 
+test("an opening that the server has taken is not shown a second time while it is still on its way here", () => {
+  const opened = waiting("j", "job-opened", { entryId: "o", reason: "Cellar" });
+  const [served] = withWaiting([], [opened], making);
+  expect(withWaiting([{ ...served, waiting: undefined } as never], [opened], making)).toHaveLength(1);
+});
+
 test("each is built on those before it: a move after a waiting round leaves nothing read since", () => {
   const move = waiting("v", "move", { stageId: "one", amount: 0.05, did: "so", advised: null, reasons: [], note: "" });
   const entries = withWaiting([], [round("r", "one"), move], making);

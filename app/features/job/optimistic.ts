@@ -9,7 +9,7 @@ import { buildEntry, workInput } from "~/operations/build-entry";
 import { checkInput } from "~/operations/input";
 import type { TapeEntry } from "../logbook/tape";
 import type { Waiting } from "../offline/waiting-store";
-import type { StageBefore } from "./job-context";
+import type { StageBefore } from "./stage-before";
 
 /** What an entry on its way is built from: the job as it is known here, and who works on it. */
 export type Making = {
@@ -24,9 +24,11 @@ export type Making = {
 export function withWaiting(served: readonly NamedEntry[], waiting: readonly Waiting[], making: Making): TapeEntry[] {
   const entries: TapeEntry[] = [...served];
   for (const { payload, refusal, id } of waiting) {
-    if (refusal || entries.some((entry) => entry.id === id)) continue;
+    const there = (entryId: string) => entries.some((entry) => entry.id === entryId);
+    if (refusal || there(id)) continue;
+    // An opening goes under the job's id, and its entry has one of its own.
     for (const made of madeOf(payload, entries, making))
-      entries.push({ ...made, madeByName: making.person.name, waiting: true });
+      if (!there(made.id)) entries.push({ ...made, madeByName: making.person.name, waiting: true });
   }
   return entries;
 }

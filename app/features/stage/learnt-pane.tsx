@@ -4,8 +4,8 @@ import { gearPair } from "~/core/gears";
 import { formatNumber, mustHold } from "~/core/quantity";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
-import type { StageBefore } from "../job/job-context";
 import { learnStage } from "../job/learn-stage";
+import type { StageBefore } from "../job/stage-before";
 import { amountWords } from "../words/amount";
 
 const whyWords: Record<MoveEvidence["why"], string> = {

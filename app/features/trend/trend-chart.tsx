@@ -36,7 +36,7 @@ export function TrendChart({
   return (
     <div className="h-80 bg-panel pt-3 pr-3" aria-hidden="true" data-picture="trend">
       <ResponsiveContainer width="100%" height="100%">
-        <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 4, left: 4 }}>
+        <LineChart data={rows} accessibilityLayer={false} margin={{ top: 8, right: 16, bottom: 4, left: 4 }}>
           <CartesianGrid stroke="var(--room-rule)" strokeOpacity={0.5} vertical={false} />
           <ReferenceArea y1={limits.lo} y2={limits.hi} fill="var(--room-band)" fillOpacity={1} ifOverflow="hidden" />
           <ReferenceLine y={limits.lo} stroke="var(--room-band-line)" strokeWidth={2} />
