@@ -8,30 +8,28 @@ const own = ownStart();
 test.afterAll(own.clear);
 
 const controlled = (page: Page) =>
-  page.waitForFunction(async () => {
-    await navigator.serviceWorker.ready;
-    return navigator.serviceWorker.controller !== null;
-  });
+  expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
 
-/** Opens the machine once, so that this tablet keeps what a job on it needs. */
+/** Opens the machine once, so that this tablet keeps its page and what a job on it needs. */
 async function seeMachine(page: Page, machine: string): Promise<void> {
   await page.getByRole("link", { name: machine, exact: true }).click();
   await expect(page.getByRole("heading", { name: machine, level: 1 })).toBeVisible();
-  await page.waitForFunction(async () => (await caches.match(location.href)) !== undefined);
-  await page.waitForFunction(
-    () =>
-      new Promise((done) => {
-        const asked = indexedDB.open("harmostat");
-        asked.onsuccess = () => {
-          const keys = asked.result.transaction("snapshots").objectStore("snapshots").getAllKeys();
-          keys.onsuccess = () => {
-            asked.result.close();
-            done(keys.result.some((key) => String(key).startsWith("machine ")));
-          };
-        };
-      }),
-  );
+  await expect.poll(() => page.evaluate(async () => (await caches.match(location.href)) !== undefined)).toBe(true);
+  await expect.poll(() => page.evaluate(keptMachines)).toBe(1);
 }
+
+/** How many machines this tablet keeps; runs in the page. */
+const keptMachines = () =>
+  new Promise<number>((done) => {
+    const asked = indexedDB.open("harmostat");
+    asked.onsuccess = () => {
+      const keys = asked.result.transaction("snapshots").objectStore("snapshots").getAllKeys();
+      keys.onsuccess = () => {
+        asked.result.close();
+        done(keys.result.filter((key) => String(key).startsWith("machine ")).length);
+      };
+    };
+  });
 
 /** A whole job without the server, with a reload in the middle; gives its id. */
 async function jobAway(page: Page, reason: string): Promise<string> {

@@ -33,6 +33,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
       <p className="text-lg text-mid mb-6">
         {day(job.openedAt, timeZone)}. {job.reason}
       </p>
+      <h2 className="sr-only">{stages.length === 1 ? "The stage" : "The stages"}</h2>
       {stages.map((stage) => (
         <section key={stage.id} className="mb-8 grid md:grid-cols-2 print:grid-cols-2 gap-8 break-inside-avoid">
           <StageOnPage
