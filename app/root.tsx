@@ -15,7 +15,7 @@ import {
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/root";
 import { startOutbox } from "./features/offline/outbox-state";
-import { useServiceWorker } from "./features/offline/service-worker-page";
+import { forgetIfAnother, useServiceWorker } from "./features/offline/service-worker-page";
 import { nonceContext } from "./session/request-context";
 import { rememberPerson, signedInPerson } from "./session/session.server";
 
@@ -67,7 +67,11 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function Root({ loaderData }: Route.ComponentProps) {
   const personId = loaderData.person?.id;
-  useEffect(() => (personId ? startOutbox(personId) : undefined), [personId]);
+  useEffect(() => {
+    if (!personId) return;
+    forgetIfAnother(personId);
+    return startOutbox(personId);
+  }, [personId]);
   useServiceWorker();
   return <Outlet />;
 }

@@ -11,6 +11,7 @@ import { StateMark } from "~/ui/state-mark";
 import { amountWords, parseAmount, unitHint } from "../words/amount";
 import { rangeWords } from "../words/entry";
 import { refusalWords } from "../words/refusal";
+import { turnedWords } from "../words/turned";
 import { FeelerWay, feelerFor } from "./feeler-way";
 import type { RoundView } from "./round-view";
 
@@ -46,6 +47,15 @@ export function MovePane(props: Props) {
           Rock the shafts in their bearings first: play there makes every reading a lie. Read with the clamps at full
           torque.
         </p>
+        {stage.geometry.turnedBy !== "either" && (
+          <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
+        )}
+        {stage.geometry.arcDeg && (
+          <p className="text-lg mt-2">
+            It turns only from {formatNumber(stage.geometry.arcDeg[0], 0)}° to{" "}
+            {formatNumber(stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
+          </p>
+        )}
       </section>
     );
   }

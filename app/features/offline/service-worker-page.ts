@@ -22,3 +22,16 @@ export function forgetOnSignOut(): void {
   forgetSnapshots();
   navigator.serviceWorker?.controller?.postMessage({ forget: true });
 }
+
+const lastPerson = "harmostat person";
+
+/** Somebody else has signed in where the one before never signed out: the same is forgotten as on signing out. */
+export function forgetIfAnother(personId: string): void {
+  try {
+    const before = localStorage.getItem(lastPerson);
+    localStorage.setItem(lastPerson, personId);
+    if (before !== null && before !== personId) forgetOnSignOut();
+  } catch {
+    // Where nothing can be kept, nothing has to be forgotten.
+  }
+}

@@ -42,6 +42,42 @@ test.each([
     { record: { asFound: result, asLeft: null }, comment: "Quiet" },
     "Signed | 0.06 to 0.12 as found, not read as left. Quiet",
   ],
+  ["job-opened", { reason: "New press", firstBuild: true }, "First build | New press"],
+  [
+    "feel",
+    { phase: "check", method: "paper strip", places: [{ tooth: 4 }, { tooth: 9 }], says: "leans-tight" },
+    "Check round, paper strip, 2 places | leans to tight, by feel",
+  ],
+  [
+    "feel",
+    { phase: "as-found", method: "by hand", places: [{ tooth: 4 }], says: "right" },
+    "As found, by hand, tooth 4 | right by feel",
+  ],
+  ["loose-thing", { thing: "paper strip", state: "in", where: "mesh" }, "Paper strip in | mesh"],
+  [
+    "move",
+    { amount: 0.25, unit: "turns", did: "so", note: "", feelerMm: [0.1, 0.05] },
+    "Jack screw a quarter turn out | As advised. Set on a feeler of 0.10 + 0.05 mm",
+  ],
+  [
+    "signature",
+    { record: { asFound: null, asLeft: null, asLeftByFeel: "right" }, comment: "" },
+    "Signed | nothing measured as found, right by feel",
+  ],
+  ["open-point", { text: "Gear on order" }, "Open point | Gear on order"],
+  ["point-closed", { text: "Fitted" }, "Open point closed | Fitted"],
+  ["usage", { reading: 420, unit: "hours", total: 420, newMeter: false }, "Meter 420 hours | "],
+  ["usage", { reading: 5, unit: "hours", total: 425, newMeter: true }, "Meter 5 hours | New meter; 425 hours in all"],
+  [
+    "change",
+    { what: "geometry", text: "Geometry, revision 2", warnings: ["undercut, member 0"] },
+    "Changed: geometry | Geometry, revision 2. Noted: undercut, member 0",
+  ],
+  ["attachment", { mediaType: "image/jpeg", caption: "", name: "plate.jpg" }, "Photograph | plate.jpg"],
+  ["attachment", { mediaType: "application/pdf", caption: "Drawing", name: "d.pdf" }, "File | Drawing"],
+  ["computation", { tool: "gear-pair", text: "0.07 mm" }, "Kept from the bench: gear-pair | 0.07 mm"],
+  ["plan", { date: "2027-03-04", text: "Grease" }, "Planned for 4 March 2027 | Grease"],
+  ["plan", { date: null, text: "" }, "Nothing planned any more | "],
   ["correction", { text: "Wrong gear", voids: true }, "Correction: does not count | Wrong gear"],
 ])("%s %j", (kind, body, line) => {
   expect(words(kind, body)).toBe(line);

@@ -12,6 +12,7 @@ import { RoundsCompared } from "~/app/features/stage/rounds-compared";
 import { StandingWhy } from "~/app/features/stage/standing-why";
 import { TrendPane } from "~/app/features/trend/trend-pane";
 import { clockOrDay } from "~/app/features/words/times";
+import { turnedWords } from "~/app/features/words/turned";
 import { unwiseWords } from "~/app/features/words/unwise";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { unwiseIn } from "~/core/gears";
@@ -177,10 +178,3 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
     </>
   );
 }
-
-const turnedWords = {
-  either: "It can be turned from either end.",
-  input: "Turn it from the motor: from the output it must not be forced.",
-  output: "Turn it from the output.",
-  power: "It cannot be turned by hand.",
-} as const;
