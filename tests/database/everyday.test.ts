@@ -2,6 +2,7 @@ import { v7 } from "uuid";
 import { describe, expect, test } from "vitest";
 import type { EntryOf } from "~/core/logbook";
 import { mustHold, type Result } from "~/core/quantity";
+import { transaction } from "~/data/postgres";
 import { entriesOfJob } from "~/data/queries/entries";
 import { floorGroups, floorPage } from "~/data/queries/floor";
 import { machineById } from "~/data/queries/machines";
@@ -22,6 +23,7 @@ import { closePoint, openPoint } from "~/operations/open-point";
 import { planVisit } from "~/operations/plan-visit";
 import { reviseStage } from "~/operations/revise-stage";
 import { signJob } from "~/operations/sign-job";
+import { verifyChain } from "~/operations/verify-chain";
 import { verifyExport } from "~/operations/verify-export";
 import { freshWorks, stageInput } from "./fixture";
 
@@ -312,6 +314,19 @@ describe("files", () => {
     const entry = mustHold(await attach("plate.png", png)) as EntryOf<"attachment">;
     expect(entry.body.mediaType).toBe("image/jpeg");
     await expect(works.pool.query("update attachment set content = 'x'")).rejects.toMatchObject({ code: "HA001" });
+    const machine = await machineById(works.pool, works.lead.workshopId, works.machineId);
+    const verify = () => transaction(works.pool, (db) => verifyChain(db, machine as NonNullable<typeof machine>));
+    expect((await verify()).breaks).toBeNull();
+    const behindTheTriggers = (content: Buffer) =>
+      transaction(works.pool, async (db) => {
+        await db.query("set local session_replication_role = replica");
+        await db.query("update attachment set content = $1 where entry_id = $2", [content, entry.id]);
+      });
+    const { rows } = await works.pool.query("select content from attachment where entry_id = $1", [entry.id]);
+    await behindTheTriggers(Buffer.from("x"));
+    expect((await verify()).breaks).toMatchObject({ seq: entry.seq, why: "attachment-differs" });
+    await behindTheTriggers(rows[0].content);
+    expect((await verify()).breaks).toBeNull();
   });
 });
 

@@ -11,13 +11,7 @@ const fill = async (page: Page, texts: Record<string, string>) => {
 };
 
 /** A job on the phone: read as found, nothing to move, signed. */
-async function readOnly(
-  page: Page,
-  base: string,
-  stage: string,
-  values: readonly string[],
-  between?: () => Promise<void>,
-) {
+async function readOnly(page: Page, values: readonly string[], between?: () => Promise<void>) {
   await page.getByLabel(/^Why is the .* looked at\?/).fill("Routine");
   await page.keyboard.press("Enter");
   await page.getByLabel("Number of the lock").fill("9");
@@ -34,8 +28,6 @@ async function readOnly(
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
   await expect(page.getByRole("link", { name: "To the stage's trend" })).toBeVisible();
-  expect(page.url()).toContain(base);
-  expect(stage).toBeTruthy();
 }
 
 test("from an empty start: a machine and a stage of one's own, a job on the phone with the network gone half way, its record, the trend after three", async ({
@@ -77,13 +69,13 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
 
   const first = ["0.16", "0.17", "0.18", "0.18", "0.19", "0.2", "0.2", "0.19", "0.19", "0.18", "0.17", "0.16"];
   const opened = (by: number) => first.map((value) => (Number(value) + by).toFixed(2));
-  await readOnly(page, base, "Press drive", first, () => context.setOffline(true));
+  await readOnly(page, first, () => context.setOffline(true));
   await expect(page.getByText("it goes into the logbook when the server can be reached")).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 30_000 });
   for (const by of [0.02, 0.04]) {
     await page.getByRole("link", { name: "To the machine's logbook" }).click();
-    await readOnly(page, base, "Press drive", opened(by));
+    await readOnly(page, opened(by));
   }
 
   await page.getByRole("link", { name: "Print" }).click();

@@ -1,50 +1,9 @@
 import { expect, test } from "vitest";
-import { spurPair } from "~/core/gears";
 import { jobRecord } from "~/core/logbook";
-import type { Stage } from "~/data/queries/stages";
+import { testStage } from "~/tests/stage";
 import type { Waiting } from "../offline/waiting-store";
 import { type Making, withWaiting } from "./optimistic";
 
-const stage = (id: string): Stage => ({
-  id,
-  machineId: "m",
-  position: 0,
-  name: id,
-  kind: "gear-pair",
-  retiredAt: null,
-  geometry: {
-    id: "g",
-    revision: 1,
-    pair: spurPair([20, 40], 2, 60.2),
-    clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
-    arcDeg: null,
-    turnedBy: "either",
-    parts: {},
-  },
-  adjuster: {
-    id: "a",
-    revision: 1,
-    name: "Slide",
-    adjuster: { type: "slide", angleDeg: 0 },
-    step: 0.01,
-    positiveWord: "out",
-    negativeWord: "in",
-    hand: null,
-    hasScale: true,
-    seenFrom: "",
-  },
-  limits: {
-    id: "l",
-    revision: 1,
-    quantity: "circumferential-backlash",
-    loMm: 0.1,
-    aimMm: null,
-    hiMm: 0.24,
-    sourceKind: "drawing",
-    source: "D",
-    effectiveFrom: "2026-01-01T00:00:00Z",
-  },
-});
 const instrumentId = "01a2124d-3f96-7055-baee-acd6aaaaaaaa";
 const making: Making = {
   job: {
@@ -56,7 +15,7 @@ const making: Making = {
     openedAt: "",
     signedEntry: null,
   },
-  stages: [stage("one"), stage("two")],
+  stages: [testStage("one"), testStage("two")],
   instruments: [
     {
       id: instrumentId,
@@ -126,7 +85,7 @@ test("an opening that the server has taken is not shown a second time while it i
 test("each is built on those before it: a move after a waiting round leaves nothing read since", () => {
   const move = waiting("v", "move", { stageId: "one", amount: 0.05, did: "so", advised: null, reasons: [], note: "" });
   const entries = withWaiting([], [round("r", "one"), move], making);
-  const record = jobRecord(entries, { id: "one", clamps: stage("one").geometry.clamps });
+  const record = jobRecord(entries, { id: "one", clamps: testStage("one").geometry.clamps });
   expect(record.changedSinceRound).toBe(true);
-  expect(jobRecord(entries, { id: "two", clamps: stage("two").geometry.clamps }).moves).toEqual([]);
+  expect(jobRecord(entries, { id: "two", clamps: testStage("two").geometry.clamps }).moves).toEqual([]);
 });

@@ -1,49 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { spurPair } from "~/core/gears";
 import type { KnownRound } from "~/core/logbook";
-import type { Stage } from "~/data/queries/stages";
+import { testStage } from "~/tests/stage";
 import { roundView } from "./round-view";
 
-const stage: Stage = {
-  id: "s",
-  machineId: "m",
-  position: 0,
-  name: "Drive",
-  kind: "gear-pair",
-  geometry: {
-    id: "g",
-    revision: 1,
-    pair: spurPair([20, 40], 2, 60.2),
-    clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
-    arcDeg: null,
-    turnedBy: "either",
-    parts: {},
-  },
-  retiredAt: null,
-  adjuster: {
-    id: "a",
-    revision: 1,
-    name: "Slide",
-    adjuster: { type: "slide", angleDeg: 0 },
-    step: 0.01,
-    positiveWord: "out",
-    negativeWord: "in",
-    hand: null,
-    hasScale: true,
-    seenFrom: "",
-  },
-  limits: {
-    id: "l",
-    revision: 1,
-    quantity: "circumferential-backlash",
-    loMm: 0.1,
-    aimMm: null,
-    hiMm: 0.24,
-    sourceKind: "drawing",
-    source: "D",
-    effectiveFrom: "2026-01-01T00:00:00Z",
-  },
-};
+const stage = testStage("s");
 const instrument = {
   id: "i",
   name: "I",

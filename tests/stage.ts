@@ -1,0 +1,44 @@
+import { spurPair } from "~/core/gears";
+import type { Stage } from "~/data/queries/stages";
+
+/** A gear stage for tests that need no database: 20 : 40, module 2, 0.1 to 0.24 mm, a slide that parts the centres. */
+export const testStage = (id: string): Stage => ({
+  id,
+  machineId: "m",
+  position: 0,
+  name: id,
+  kind: "gear-pair",
+  retiredAt: null,
+  geometry: {
+    id: "g",
+    revision: 1,
+    pair: spurPair([20, 40], 2, 60.2),
+    clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
+    arcDeg: null,
+    turnedBy: "either",
+    parts: {},
+  },
+  adjuster: {
+    id: "a",
+    revision: 1,
+    name: "Slide",
+    adjuster: { type: "slide", angleDeg: 0 },
+    step: 0.01,
+    positiveWord: "out",
+    negativeWord: "in",
+    hand: null,
+    hasScale: true,
+    seenFrom: "",
+  },
+  limits: {
+    id: "l",
+    revision: 1,
+    quantity: "circumferential-backlash",
+    loMm: 0.1,
+    aimMm: null,
+    hiMm: 0.24,
+    sourceKind: "drawing",
+    source: "D",
+    effectiveFrom: "2026-01-01T00:00:00Z",
+  },
+});
