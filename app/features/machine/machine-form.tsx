@@ -1,12 +1,11 @@
-import { type ReactNode, useEffect, useState } from "react";
-import { Link, useFetcher } from "react-router";
+import { type ReactNode, useState } from "react";
+import { Link } from "react-router";
 import { v7 } from "uuid";
-import type { Refusal } from "~/core/quantity";
 import { Button, buttonClass } from "~/ui/button";
 import { PlaceHead } from "../shell/head";
 import type { Texts } from "../stage-form/reader";
 import { ChoiceField, FormProvider, TextField } from "../stage-form/text-field";
-import { useTexts } from "../stage-form/use-texts";
+import { useSavedForm } from "../stage-form/use-saved-form";
 import { refusalWords } from "../words/refusal";
 
 /** Name, tag, place, model of a machine, typed anew, changed, or for a copy. What is typed stays on the tablet until it is saved. */
@@ -29,18 +28,11 @@ export function MachineForm({
   saveWord: string;
   back: string;
 }) {
-  const fields = useTexts(draftKey, initial);
-  const fetcher = useFetcher<{ refusal?: Refusal }>();
+  const { fields, refusal, busy, send } = useSavedForm(draftKey, initial);
   const [ids] = useState(() => ({ id: v7(), entryId: v7() }));
-  const refusal = fetcher.data?.refusal;
-  const { forget } = fields;
-  const sent = fetcher.state === "loading" && !refusal;
-  useEffect(() => {
-    if (sent) forget();
-  }, [sent, forget]);
   const save = (event: React.FormEvent) => {
     event.preventDefault();
-    fetcher.submit({ ...fields.texts, ...ids }, { method: "post", encType: "application/json" });
+    send({ ...fields.texts, ...ids });
   };
   const problems = refusal && refusal.path.length > 0 ? { [String(refusal.path[0])]: refusal } : {};
   const named = Object.keys(problems)[0];
@@ -75,7 +67,7 @@ export function MachineForm({
               />
             )}
             <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center">
-              <Button kind="now" large type="submit" disabled={fetcher.state !== "idle"}>
+              <Button kind="now" large type="submit" disabled={busy}>
                 {saveWord}
               </Button>
               <Link to={back} className={buttonClass("quiet", true)}>

@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
-import { data, Link, redirect, useFetcher } from "react-router";
+import { useState } from "react";
+import { data, Link, redirect } from "react-router";
 import { v7 } from "uuid";
 import { PlaceHead } from "~/app/features/shell/head";
 import { AdjusterFields } from "~/app/features/stage-form/adjuster-fields";
@@ -9,12 +9,11 @@ import { LimitsFields } from "~/app/features/stage-form/limits-fields";
 import type { Problems } from "~/app/features/stage-form/reader";
 import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
 import { readAdjuster, readGeometry, readLimits } from "~/app/features/stage-form/texts";
-import { useTexts } from "~/app/features/stage-form/use-texts";
+import { useSavedForm } from "~/app/features/stage-form/use-saved-form";
 import { refusalWords } from "~/app/features/words/refusal";
 import { loadMachineForm } from "~/app/routes/machine-form/load-form.server";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
-import type { Refusal } from "~/core/quantity";
 import { addStage } from "~/operations/add-stage";
 import { Button, buttonClass } from "~/ui/button";
 import type { Route } from "./+types/add";
@@ -35,17 +34,9 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 
 export default function AddStage({ loaderData }: Route.ComponentProps) {
   const { machine } = loaderData;
-  const fields = useTexts(`stage-new ${machine.id}`, {});
-  const fetcher = useFetcher<{ refusal?: Refusal }>();
+  const { fields, refusal, busy, send } = useSavedForm(`stage-new ${machine.id}`, {});
   const [problems, setProblems] = useState<Problems | null>(null);
   const [ids] = useState(() => ({ id: v7(), entryId: v7(), geometryId: v7(), adjusterId: v7(), limitsId: v7() }));
-  const refusal = fetcher.data?.refusal;
-  // What was saved is no longer a draft: leaving for the machine's page is the sign that it was taken.
-  const { forget } = fields;
-  const sent = fetcher.state === "loading" && !refusal;
-  useEffect(() => {
-    if (sent) forget();
-  }, [sent, forget]);
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     const { texts } = fields;
@@ -61,7 +52,7 @@ export default function AddStage({ loaderData }: Route.ComponentProps) {
       adjuster: adjuster.value,
       limits: limits.value,
     };
-    fetcher.submit(JSON.parse(JSON.stringify(stage)), { method: "post", encType: "application/json" });
+    send(stage);
   };
   const wrong = Object.keys(problems ?? {}).length;
   return (
@@ -78,7 +69,7 @@ export default function AddStage({ loaderData }: Route.ComponentProps) {
             <AdjusterFields />
             <LimitsFields />
             <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center sticky bottom-0 bg-ground pb-3">
-              <Button kind="now" large type="submit" disabled={fetcher.state !== "idle"}>
+              <Button kind="now" large type="submit" disabled={busy}>
                 Save the stage
               </Button>
               <Link to={`/machines/${machine.id}`} className={buttonClass("quiet", true)}>

@@ -1,5 +1,5 @@
-import { useEffect, useState } from "react";
-import { data, Link, redirect, useFetcher } from "react-router";
+import { useState } from "react";
+import { data, Link, redirect } from "react-router";
 import { v7 } from "uuid";
 import { PlaceHead } from "~/app/features/shell/head";
 import { AdjusterFields } from "~/app/features/stage-form/adjuster-fields";
@@ -9,11 +9,10 @@ import { LimitsFields } from "~/app/features/stage-form/limits-fields";
 import type { Problems, Texts } from "~/app/features/stage-form/reader";
 import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
 import { readAdjuster, readGeometry, readLimits, textsOf } from "~/app/features/stage-form/texts";
-import { useTexts } from "~/app/features/stage-form/use-texts";
+import { useSavedForm } from "~/app/features/stage-form/use-saved-form";
 import { refusalWords } from "~/app/features/words/refusal";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
-import type { Refusal } from "~/core/quantity";
 import { reviseStage } from "~/operations/revise-stage";
 import { Button, buttonClass } from "~/ui/button";
 import type { Route } from "./+types/revise";
@@ -55,16 +54,12 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 
 export default function ReviseStage({ loaderData }: Route.ComponentProps) {
   const { part, stage, machine, openJobBy } = loaderData;
-  const fields = useTexts(`stage ${stage.id} ${part} ${part === "stage" ? "" : stage[part].revision}`, textsOf(stage));
-  const fetcher = useFetcher<{ refusal?: Refusal }>();
+  const { fields, refusal, busy, send } = useSavedForm(
+    `stage ${stage.id} ${part} ${part === "stage" ? "" : stage[part].revision}`,
+    textsOf(stage),
+  );
   const [problems, setProblems] = useState<Problems | null>(null);
   const [ids] = useState(() => ({ entryId: v7(), revisionId: v7() }));
-  const refusal = fetcher.data?.refusal;
-  const { forget } = fields;
-  const sent = fetcher.state === "loading" && !refusal;
-  useEffect(() => {
-    if (sent) forget();
-  }, [sent, forget]);
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     const read = readPart(part, fields.texts);
@@ -78,7 +73,7 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
       ...(seenRevision ? { seenRevision } : {}),
       ...read.value,
     };
-    fetcher.submit(JSON.parse(JSON.stringify(input)), { method: "post", encType: "application/json" });
+    send(input);
   };
   return (
     <>
@@ -110,7 +105,7 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
             {part === "stage" && <TextField name="name" label="Name of the stage" className="max-w-md" />}
             <TextField name="why" label="Why it is changed" hint="goes into the logbook" className="max-w-xl" />
             <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center sticky bottom-0 bg-ground pb-3">
-              <Button kind="now" large type="submit" disabled={fetcher.state !== "idle"}>
+              <Button kind="now" large type="submit" disabled={busy}>
                 Save
               </Button>
               <Link to={`/stages/${stage.id}`} className={buttonClass("quiet", true)}>
