@@ -7,10 +7,10 @@ export type CalcError = { error: { code: string; message: string; path: (string 
 export type CalcAnswer = { ok: true; result: unknown } | { ok: false; refused: CalcError };
 
 /** Checks the input, runs the tool, and turns every refusal into the contract's error object. */
-export function callTool(tool: Tool, input: unknown): CalcAnswer {
+export function callTool(tool: Tool, input: unknown, done?: (share: number) => void): CalcAnswer {
   const parsed = tool.input.safeParse(input, { reportInput: true });
   if (!parsed.success) return refused(issueError(parsed.error.issues[0] as z.core.$ZodIssue));
-  const result = tool.run(parsed.data);
+  const result = tool.run(parsed.data, done);
   return result.ok ? { ok: true, result: result.value } : refused(refusalError(result.refusal));
 }
 

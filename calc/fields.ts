@@ -8,6 +8,8 @@ export const finite = z.number().gte(-1e12).lte(1e12);
 export const notZero = finite.refine((value) => value !== 0, { params: { code: "is-zero" }, error: "must not be 0" });
 export const toothCount = z.number().int().gte(3).lte(10_000);
 export const both = <T extends z.ZodType>(item: T) => z.tuple([item, item]);
+export const pressureAngle = z.number().gt(0).lt(60).default(20);
+export const helixAngle = z.number().gt(-60).lt(60).default(0);
 
 /** Of keys that exclude each other exactly one must be there; the first names the field. */
 export function exactlyOne<T extends object>(keys: readonly (keyof T & string)[]) {
@@ -20,6 +22,37 @@ export function exactlyOne<T extends object>(keys: readonly (keyof T & string)[]
       message: `${given.length === 0 ? "give one of" : "give only one of"} ${keys.join(", ")}`,
       path: [keys[0] as string],
     });
+  };
+}
+
+/** Keys that must be there, each named where it is missing. */
+export function wanted<T extends object>(keys: readonly (keyof T & string)[]) {
+  return (input: T, context: z.RefinementCtx) => {
+    for (const key of keys) {
+      if (input[key] === undefined)
+        context.addIssue({ code: "custom", params: { code: "missing" }, message: "this is missing", path: [key] });
+    }
+  };
+}
+
+/**
+ * Which of several forms of an input was given, by its keys. None, or keys of more than one, is refused at the key named (by default the
+ * first of the first form) and gives null.
+ */
+export function oneForm<T extends object>(
+  forms: readonly (readonly (keyof T & string)[])[],
+  at: (keyof T & string) | undefined = forms[0]?.[0],
+) {
+  return (input: T, context: z.RefinementCtx): number | null => {
+    const given = forms.flatMap((keys, form) => (keys.some((key) => input[key] !== undefined) ? [form] : []));
+    if (given.length === 1) return given[0] as number;
+    context.addIssue({
+      code: "custom",
+      params: { code: given.length === 0 ? "one-of-missing" : "one-of-doubled" },
+      message: `${given.length === 0 ? "give" : "give only one of"} ${forms.map((keys) => keys.join(", ")).join("; or ")}`,
+      path: [at as string],
+    });
+    return null;
   };
 }
 
@@ -39,10 +72,7 @@ export function ordered<T extends object>(low: keyof T & string, high: keyof T &
 }
 
 export const pitchShape = { moduleMm: positive.optional(), diametralPitch: positive.optional() };
-export const rackShape = {
-  pressureAngleDeg: z.number().gt(0).lt(60).default(20),
-  helixAngleDeg: z.number().gt(-60).lt(60).default(0),
-};
+export const rackShape = { pressureAngleDeg: pressureAngle, helixAngleDeg: helixAngle };
 
 export const pairShape = {
   teeth: both(toothCount),

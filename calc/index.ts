@@ -1,17 +1,32 @@
 import type { Tool } from "./tool";
 import { adviseTool } from "./tools/advise";
+import { beltDriveTool } from "./tools/belt-drive";
+import { beltPathTool } from "./tools/belt-path";
+import { beltTensionTool } from "./tools/belt-tension";
+import { bevelPairTool } from "./tools/bevel-pair";
+import { chainConditionTool } from "./tools/chain-condition";
+import { chainDriveTool } from "./tools/chain-drive";
 import { fastenOrderTool } from "./tools/fasten-order";
 import { fitTool } from "./tools/fit";
 import { gearIdentify } from "./tools/gear-identify";
 import { gearPairTool } from "./tools/gear-pair";
 import { gearSpanTool } from "./tools/gear-span";
+import { holeGridTool } from "./tools/hole-grid";
+import { idlerSetTool } from "./tools/idler-set";
+import { indexPlanTool } from "./tools/index-plan";
 import { meshRoundTool } from "./tools/mesh-round";
+import { planetaryTool } from "./tools/planetary";
 import { responseTool } from "./tools/response";
 import { roundPlanTool } from "./tools/round-plan";
+import { shaftStackTool } from "./tools/shaft-stack";
+import { shimStackTool } from "./tools/shim-stack";
+import { stepsPerUnitTool } from "./tools/steps-per-unit";
 import { thermalMeshTool } from "./tools/thermal-mesh";
+import { trainTool } from "./tools/train";
 import { trendTool } from "./tools/trend";
 import { verdictTool } from "./tools/verdict";
 import { warmUpTool } from "./tools/warm-up";
+import { wormPairTool } from "./tools/worm-pair";
 
 export const tools: readonly Tool[] = [
   gearIdentify,
@@ -27,10 +42,28 @@ export const tools: readonly Tool[] = [
   trendTool,
   warmUpTool,
   thermalMeshTool,
+  wormPairTool,
+  bevelPairTool,
+  planetaryTool,
+  trainTool,
+  beltDriveTool,
+  beltPathTool,
+  beltTensionTool,
+  idlerSetTool,
+  chainDriveTool,
+  chainConditionTool,
+  shimStackTool,
+  shaftStackTool,
+  holeGridTool,
+  indexPlanTool,
+  stepsPerUnitTool,
 ] as unknown as readonly Tool[];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";
 export { pairGeometry, pairSchema } from "./fields";
 export type { Tool } from "./tool";
 export { adjusterSchema } from "./tools/advise";
+export { bevelShape } from "./tools/bevel-pair";
+export { planetaryReasonText, planetarySchema } from "./tools/planetary";
+export { wormShape } from "./tools/worm-pair";
 export { refusalMessage } from "./words";

@@ -7,7 +7,8 @@ export type Tool<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodTyp
   purpose: string;
   input: I;
   output: O;
-  run: (input: z.output<I>) => Result<z.input<O>>;
+  /** `done` is told how far a long one is, 0 to 1. */
+  run: (input: z.output<I>, done?: (share: number) => void) => Result<z.input<O>>;
 };
 
 export const tool = <I extends z.ZodType, O extends z.ZodType>(definition: Tool<I, O>): Tool<I, O> => definition;

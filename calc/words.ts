@@ -27,6 +27,20 @@ export function refusalMessage({ code, facts }: Refusal): string {
       return "the arc must run forwards and hold at least one tooth position";
     case "no-sag":
       return "a chain that hangs straight shows no sag to work from; let it out first";
+    case "circles-overlap":
+      return `the circles need a centre distance of at least ${fact("leastMm")} mm`;
+    case "pulleys-overlap":
+      return "this pulley overlaps an earlier one";
+    case "no-such-pulley":
+      return `there are only ${fact("pulleys")} pulleys, counted from 0`;
+    case "stiffness-alone":
+      return `the stiffness alone makes the span swing at ${fact("leastHz")} Hz; the frequency must be higher`;
+    case "two-roles":
+      return "one member cannot have two of fixed, input and output";
+    case "stack-too-long":
+      return "totals of this gap are too many to go through in whole micrometres";
+    case "too-many-spacers":
+      return `these spacers can be taken in more than ${fact("most")} ways; leave some out`;
     case "missing":
       return "this is missing";
     case "one-of-missing":

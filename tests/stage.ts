@@ -1,4 +1,5 @@
 import { spurPair } from "~/core/gears";
+import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 
 /** A gear stage for tests that need no database: 20 : 40, module 2, 0.1 to 0.24 mm, a slide that parts the centres. */
@@ -12,16 +13,17 @@ export const testStage = (id: string): Stage => ({
   geometry: {
     id: "g",
     revision: 1,
-    pair: spurPair([20, 40], 2, 60.2),
+    element: { kind: "gear-pair", pair: spurPair([20, 40], 2, 60.2), parts: {} },
     clamps: { points: [{ x: 0, y: 0 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
     arcDeg: null,
     turnedBy: "either",
-    parts: {},
   },
   adjuster: {
     id: "a",
     revision: 1,
     name: "Slide",
+    means: "slot",
+    alsoMoves: [],
     adjuster: { type: "slide", angleDeg: 0 },
     step: 0.01,
     positiveWord: "out",
@@ -33,12 +35,31 @@ export const testStage = (id: string): Stage => ({
   limits: {
     id: "l",
     revision: 1,
-    quantity: "circumferential-backlash",
-    loMm: 0.1,
-    aimMm: null,
-    hiMm: 0.24,
+    given: { quantity: "circumferential-backlash", held: null, lo: 0.1, aim: null, hi: 0.24 },
+    lo: 0.1,
+    aim: null,
+    hi: 0.24,
     sourceKind: "drawing",
     source: "D",
     effectiveFrom: "2026-01-01T00:00:00Z",
   },
+  sideLimits: [],
+});
+
+/** A lever indicator that shows hundredths. */
+export const testInstrument = (id: string): Instrument => ({
+  id,
+  name: "I",
+  kind: "lever indicator",
+  dimension: "length",
+  resolution: 0.01,
+  expandedUncertainty: 0.006,
+  coverage: 2,
+  leavesMm: [],
+  serial: "",
+  unit: "",
+  calibratedOn: null,
+  dueOn: null,
+  retiredAt: null,
+  revision: 1,
 });

@@ -8,9 +8,19 @@ export {
   type Quantity,
   type ReasonCode,
 } from "./advise";
-export { type Assessment, assessRound, type BacklashAt, type StageToAssess } from "./assess-round";
+export { type Assessment, assessRound, type StageToAssess } from "./assess-round";
+export {
+  type DrawerStage,
+  drawerQuestion,
+  exchange,
+  type Pieces,
+  type StackOutcome,
+  shimUncertaintyMm,
+  stackOutcome,
+  totalOf,
+} from "./drawer";
 export { type FeelerStack, feelerFromSet } from "./feeler";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { learnResponse, type ObservedMove, type Response } from "./response";
 export { type RoundedMove, roundedMove } from "./rounded-move";
-export type { MoveStep, StepKind } from "./steps";
+export { type MoveStep, moveSteps, type StepKind, wholeSteps } from "./steps";

@@ -1,3 +1,4 @@
+import type { JudgedQuantity } from "../stages";
 import { type Adjuster, centreChange, gainOf } from "./adjusters";
 import { isSurprising, learnResponse, type ObservedMove, type Response } from "./response";
 
@@ -26,7 +27,7 @@ export const priorWidth = 0.3;
  * the teeth read both before and after it. Left out, and said so: moves that teach nothing, the first move of a screw after
  * its direction changed (the screw's own lost motion is in it), and moves off by more than three standard deviations.
  *
- * @param sensitivity change of the quantity per mm of centre distance
+ * @param sensitivity change of the quantity per mm of centre distance; of sag that of its square, since its slack goes so
  * @param readingSd standard deviation of one reading
  * @returns response per unit; for an eccentric a factor on its law
  */
@@ -35,6 +36,7 @@ export function learnFromMoves(
   sensitivity: number,
   moves: readonly PastMove[],
   readingSd: number,
+  quantity: JudgedQuantity = "backlash",
 ): LearntResponse {
   const eccentric = adjuster.type === "eccentric";
   const expected = eccentric ? 1 : sensitivity * gainOf(adjuster);
@@ -43,13 +45,14 @@ export function learnFromMoves(
   let lastSign = 0;
   for (const move of moves) {
     const amount = eccentric ? sensitivity * centreChange(adjuster, move.amount) : move.amount;
-    const change = meanDifference(move);
+    const change = meanDifference(move, quantity === "sag" ? (value) => value * value : (value) => value);
+    const sd = quantity === "sag" ? readingSd * 2 * meanOf(move) : readingSd;
     const sign = Math.sign(move.amount);
     const reversed = adjuster.type === "screw" && lastSign !== 0 && sign !== 0 && sign !== lastSign;
     if (sign !== 0) lastSign = sign;
-    const why = whyNot(move, change, reversed, response, amount, readingSd);
+    const why = whyNot(move, change, reversed, response, amount, sd);
     evidence.push({ amount: move.amount, change: change ?? 0, used: why === "used", why });
-    if (why === "used" && change !== null) response = learnResponse(response, [{ amount, change }], readingSd);
+    if (why === "used" && change !== null) response = learnResponse(response, [{ amount, change }], sd);
   }
   return { ...response, evidence, moves: evidence.filter((item) => item.used).length };
 }
@@ -68,9 +71,15 @@ function whyNot(
   return isSurprising(response, { amount, change }, readingSd) ? "surprising" : "used";
 }
 
-function meanDifference({ before, after }: PastMove): number | null {
+/** Mean of all that was read, for the slope of the square; never 0, or the first move of a straight chain would teach for sure. */
+function meanOf({ before, after }: PastMove): number {
+  const values = [...before, ...after].map((reading) => reading.value);
+  return Math.max(1e-3, values.reduce((a, b) => a + b, 0) / Math.max(1, values.length));
+}
+
+function meanDifference({ before, after }: PastMove, scale: (value: number) => number): number | null {
   const meanAt = (readings: PastMove["before"], tooth: number) => {
-    const values = readings.filter((reading) => reading.tooth === tooth).map((reading) => reading.value);
+    const values = readings.filter((reading) => reading.tooth === tooth).map((reading) => scale(reading.value));
     return values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
   };
   const differences = [...new Set(after.map((reading) => reading.tooth))].flatMap((tooth) => {

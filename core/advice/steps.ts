@@ -25,3 +25,21 @@ export function moveSteps(adjuster: Adjuster, amount: number): MoveStep[] {
   const byHand: MoveStep[] = adjuster.springReturn ? [] : [{ amount: 0, kind: "draw-back" }];
   return [{ amount: amount - further, kind: "slacken" }, ...byHand, { amount: further, kind: "push" }];
 }
+
+/**
+ * The same steps in amounts that a hand can set: each ends at the nearest whole step of what was gone so far, so that they still sum to
+ * the whole; a part that comes to nothing is left out.
+ *
+ * @param step the smallest amount of this adjuster; at least that of the words for it
+ */
+export function wholeSteps(steps: readonly MoveStep[], step: number): MoveStep[] {
+  let gone = 0;
+  let set = 0;
+  return steps.flatMap((part) => {
+    gone += part.amount;
+    const to = Math.round(gone / step + 1e-9) * step;
+    const amount = to - set;
+    set = to;
+    return part.kind === "draw-back" || Math.abs(amount) > step / 2 ? [{ ...part, amount }] : [];
+  });
+}

@@ -5,6 +5,7 @@ export { type Point, toothOutlines } from "./outline";
 export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from "./pair";
 export { saidToothToTooth } from "./said-pitch";
 export { gearSpan, type SpanMeasure } from "./span";
+export { gearsToMake, type SwapGear, type SwapOption, type SwapQuestion, swapOptions } from "./swap";
 export { type ThermalMesh, thermalMesh } from "./thermal-mesh";
 export { type GearBlank, toothCircles } from "./tooth-circles";
 export { type GearParts, type Unwise, unwiseIn } from "./unwise";

@@ -1,6 +1,6 @@
 import type { ReasonCode } from "../advice";
 import type { Verdict } from "../limits";
-import type { MeasuredQuantity } from "../rounds";
+import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "../stages";
 import type { Feel, FeelMethod, FeelSays } from "./feel";
 
 export type RoundPhase = "as-found" | "set" | "check";
@@ -10,7 +10,7 @@ export type Sense = "clockwise" | "counter-clockwise";
 /** One value of a round, with what turns it into the quantity and what was known of the instrument that day. */
 export type ReadingRecord = {
   ordinal: number;
-  /** From 1 at the witness mark. */
+  /** Tooth, link or place of the part that is read round (`Frame`), from 1 at the witness mark. */
   tooth: number;
   /** From 1. */
   turn: number;
@@ -20,34 +20,41 @@ export type ReadingRecord = {
   quantity: MeasuredQuantity;
   typed: string;
   unit: string;
-  /** Circumferential backlash at the working pitch circle. */
-  valueMm: number;
+  /** The quantity that the stage is judged by, in its unit (`judgedUnit`): circumferential backlash at the working pitch circle, tension, sag … */
+  value: number;
   struck: boolean;
   /** Ordinal of the first reading at the same position. */
   repeats: number | null;
   /** null for what is not read with an indicator. */
   indicatorRadiusMm: number | null;
   indicatorAngleDeg: number | null;
+  /** What was held still: mm of deflection, N, or counted pitches. */
+  held: number | null;
   instrumentId: string;
-  resolutionMm: number;
-  expandedUncertaintyMm: number;
+  /** Of the instrument, in the unit it shows. */
+  resolution: number;
+  expandedUncertainty: number;
   temperatureC: number | null;
   live: boolean;
 };
 
 export type RoundResult = {
+  /** What it is judged by, and in what unit all its values are. */
+  quantity: JudgedQuantity;
   count: number;
-  minMm: number;
-  maxMm: number;
-  meanMm: number;
+  min: number;
+  max: number;
+  mean: number;
   /** Least and greatest over the hunting cycle, fitted; null where the positions do not allow a fit. */
-  worstMinMm: number | null;
-  worstMaxMm: number | null;
+  worstMin: number | null;
+  worstMax: number | null;
   tightTooth: number | null;
-  expandedUncertaintyMm: number;
+  expandedUncertainty: number;
   verdict: Verdict;
   /** Whether the spread fits between the limits at all. */
   fits: boolean;
+  /** Of a switchable gear, which one was read. */
+  gear?: string;
   /** The earlier round that this one, read at the tight spot alone, was carried over from. */
   carriedFrom: string | null;
 };
@@ -55,27 +62,55 @@ export type RoundResult = {
 /** A click by hand or ear at one tooth. */
 export type FeltAt = { tooth: number; feel: Feel };
 
+/** Shims as they lie in a stage, a size a line. */
+export type LaidStack = { thicknessMm: number; count: number }[];
+
 /** What a revision or a change of a machine touched. */
-export type ChangedThing = "machine" | "stage" | "geometry" | "adjuster" | "limits" | "retired" | "in-service";
+export type ChangedThing =
+  | "machine"
+  | "stage"
+  | "geometry"
+  | "adjuster"
+  | "limits"
+  | "retired"
+  | "in-service"
+  | "drive-line"
+  | "moved-along";
 
 export type Bodies = {
   /** `firstBuild`: there is nothing as found. */
   "job-opened": { reason: string; firstBuild?: boolean };
   isolated: { lock: string; acknowledged: string[] };
   live: { acknowledged: string[]; saw: string[] };
-  round: { phase: RoundPhase; result: RoundResult };
+  /** `overdue`: the day on which the calibration of its instrument had been due. */
+  round: { phase: RoundPhase; result: RoundResult; overdue?: string };
+  /** Something read beside the quantity that the stage is judged by, against limits of its own where it has any. */
+  side: {
+    quantity: SideQuantity;
+    count: number;
+    min: number;
+    max: number;
+    expandedUncertainty: number;
+    limits: { lo: number | null; hi: number | null } | null;
+    /** null: there are no limits to judge it by. */
+    verdict: Verdict | null;
+    note: string;
+    overdue?: string;
+  };
   feel: { phase: RoundPhase; method: FeelMethod; places: FeltAt[]; verdict: Verdict; says: FeelSays };
   move: {
     amount: number;
     unit: string;
     direction: "apart" | "together" | "none";
     did: "so" | "otherwise";
-    advised: { amount: number; minMm: number; maxMm: number; atMm: number | null; standTooth: number | null } | null;
+    advised: { amount: number; min: number; max: number; at: number | null; standTooth: number | null } | null;
     reasons: ReasonCode[];
     teaches: boolean;
     note: string;
     /** The leaves with which it was set, where the adjuster has no scale. */
     feelerMm?: number[];
+    /** The shims that lay in it, and those that lie in it now, where they were said one by one. */
+    stack?: { was: LaidStack; now: LaidStack };
   };
   /** Put in for the work, or taken out again: then the entry names the one that put it in. */
   "loose-thing": { thing: string; state: "in" | "out"; where: string };
@@ -86,9 +121,13 @@ export type Bodies = {
     currentA: number | null;
     temperatureC: number | null;
     noise: string;
+    /** Of a switchable gear, which one ran. */
+    gear?: string;
   };
   note: { text: string };
   signature: { record: SignedRecord; comment: string; nextDate: string | null; provisional: Provisional[] };
+  /** Of a lead, beside the signature that it names. */
+  countersignature: { comment: string };
   correction: { text: string; voids: boolean };
   "open-point": { text: string };
   /** Names the entry that opened it. */
@@ -111,11 +150,14 @@ export type SignedRecord = {
   moves: number;
   clampsFirm: number;
   proofs: number;
+  /** What was read beside it, each as last read. */
+  sides?: Bodies["side"][];
 };
 
 export type Provisional =
   | "no-as-found"
   | "not-inside"
+  | "side-not-inside"
   | "no-check-round"
   | "things-left-in"
   | "clamps-not-firm"

@@ -8,6 +8,7 @@ export {
   type EntryOf,
   type FeltAt,
   isKind,
+  type LaidStack,
   type Provisional,
   type ReadingRecord,
   type RoundPhase,
@@ -27,8 +28,11 @@ export {
   signedRecord,
   voidedBy,
 } from "./job-record";
-export { type CountingReading, countingReadings, type KnownRound, knownRound } from "./known-round";
+export { type CountingReading, countingReadings, type KnownRound, knownIn, knownRounds } from "./known-round";
+export { lastStack } from "./last-stack";
+export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
 export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { roundVerdict, type StageState, type Standing, standingOf } from "./standing";
+export { type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

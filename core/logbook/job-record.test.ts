@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import type { Entry } from "./entry";
 import { jobRecord } from "./job-record";
-import { knownRound } from "./known-round";
+import { knownIn, knownRounds } from "./known-round";
 import { pastMoves } from "./past-moves";
 
 let seq = 0;
@@ -22,7 +22,7 @@ const round = (phase: string, verdict = "conforms", values: number[] = [0.2]) =>
     "round",
     { phase, result: { verdict } },
     {
-      readings: values.map((valueMm, i) => ({ tooth: i + 1, valueMm, struck: false })) as never,
+      readings: values.map((value, i) => ({ tooth: i + 1, value, struck: false })) as never,
     },
   );
 const move = (amount: number) => entry("move", { amount, teaches: true });
@@ -98,7 +98,7 @@ test("a move teaches only alone between two rounds, under the present adjuster, 
 });
 
 test("after two moves with one reading each the whole round is still known", () => {
-  const at = (tooth: number, valueMm: number) => ({ tooth, angleDeg: (tooth - 1) * 9, valueMm, struck: false });
+  const at = (tooth: number, value: number) => ({ tooth, angleDeg: (tooth - 1) * 9, value, struck: false });
   const on = (phase: string, readings: unknown[]) =>
     entry("round", { phase, result: { verdict: "conforms" } }, { stageId: "s", readings } as never);
   const rounds = [
@@ -106,10 +106,28 @@ test("after two moves with one reading each the whole round is still known", () 
     on("set", [at(1, 0.2)]),
     on("set", [at(1, 0.15)]),
   ];
-  const known = knownRound(rounds, "s", 40);
-  expect(known?.readings.map(({ tooth, backlashMm }) => [tooth, Number(backlashMm.toFixed(6))])).toEqual([
+  const [known] = knownRounds(rounds, "s");
+  expect(known?.readings.map(({ tooth, value }) => [tooth, Number(value.toFixed(6))])).toEqual([
     [1, 0.15],
     [11, 0.19],
     [31, 0.17],
   ]);
+});
+
+test("a round in one gear says nothing of the round in another, which is still known after it", () => {
+  const at = (tooth: number, value: number) => ({ tooth, angleDeg: (tooth - 1) * 9, value, struck: false });
+  const inGear = (gear: string, phase: string, readings: unknown[]) =>
+    entry("round", { phase, result: { verdict: "conforms", gear } }, { stageId: "s", readings } as never);
+  const known = knownRounds(
+    [
+      inGear("low", "as-found", [at(1, 0.1), at(11, 0.14), at(31, 0.12)]),
+      inGear("high", "as-found", [at(1, 0.3), at(11, 0.34), at(31, 0.32)]),
+      inGear("low", "set", [at(1, 0.2)]),
+    ],
+    "s",
+  );
+  const values = (gear: string) => knownIn(known, gear)?.readings.map(({ value }) => Number(value.toFixed(6)));
+  expect(values("low")).toEqual([0.2, 0.24, 0.22]);
+  expect(values("high")).toEqual([0.3, 0.34, 0.32]);
+  expect(knownIn(known, undefined)).toBeNull();
 });

@@ -24,6 +24,8 @@ export type JobRecord = {
   /** Clamp n at index n − 1. */
   clamps: ClampNow[];
   proofs: EntryOf<"proof">[];
+  /** The last reading of each side quantity. */
+  sides: EntryOf<"side">[];
   /** What was put in for the work and is not out again, on any stage of the job. */
   things: LooseThing[];
   /** null: nobody has said. */
@@ -43,7 +45,10 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
   const felt = here.filter(isKind("feel"));
   const lastRound = rounds[rounds.length - 1] ?? null;
   const lastFeel = felt[felt.length - 1] ?? null;
-  const changes = here.filter((entry) => entry.kind === "move" || entry.kind === "clamp");
+  const changes = here.filter(
+    (entry) =>
+      entry.kind === "move" || entry.kind === "clamp" || (entry.kind === "change" && entry.body.what === "moved-along"),
+  );
   const changedAfter = (read: { seq: number } | null) => read === null || changes.some((entry) => entry.seq > read.seq);
   const firstFound = rounds.find((round) => round.body.phase === "as-found");
   const record = {
@@ -58,6 +63,7 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     moves: here.filter(isKind("move")),
     clamps: clampsNow(here, stage.clamps.points.length),
     proofs: here.filter(isKind("proof")),
+    sides: lastSides(here),
     things: thingsIn(counting),
     power: powerNow(counting),
   };
@@ -71,6 +77,7 @@ export const signedRecord = (record: JobRecord): SignedRecord => ({
   moves: record.moves.length,
   clampsFirm: record.clamps.filter(isTight).length,
   proofs: record.proofs.length,
+  ...(record.sides.length > 0 ? { sides: record.sides.map(({ body }) => body) } : {}),
 });
 
 /** The round by feel that stands for what was left, where no measured one does. */
@@ -95,6 +102,13 @@ export function voidedBy(entries: readonly Entry[]): Set<string> {
     if (round.namesEntry && voided.has(round.namesEntry)) voided.add(round.id);
   }
   return voided;
+}
+
+/** The newest entry of each side quantity, in the order in which they were first read. */
+export function lastSides(entries: readonly Entry[]): EntryOf<"side">[] {
+  const last = new Map<string, EntryOf<"side">>();
+  for (const entry of entries.filter(isKind("side"))) last.set(entry.body.quantity, entry);
+  return [...last.values()];
 }
 
 function clampsNow(entries: readonly Entry[], count: number): ClampNow[] {
@@ -127,6 +141,8 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, compound: boo
   const feel = leftByFeel(record) ?? (record.lastRound ? null : record.lastFeel);
   const verdict = feel ? feel.body.verdict : record.lastRound?.body.result.verdict;
   if (verdict && verdict !== "conforms") result.push("not-inside");
+  if (record.sides.some(({ body }) => body.verdict !== null && body.verdict !== "conforms"))
+    result.push("side-not-inside");
   if (record.changedSinceRound && record.changedSinceFeel && worked) result.push("no-check-round");
   if (record.things.length > 0) result.push("things-left-in");
   if (worked && !record.clamps.every(isTight)) result.push("clamps-not-firm");

@@ -36,4 +36,4 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string): PastMo
 }
 
 const teethOf = (readings: readonly ReadingRecord[]): PastMove["before"] =>
-  readings.filter((reading) => !reading.struck).map((reading) => ({ tooth: reading.tooth, value: reading.valueMm }));
+  readings.filter((reading) => !reading.struck).map((reading) => ({ tooth: reading.tooth, value: reading.value }));

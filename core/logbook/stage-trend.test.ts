@@ -26,12 +26,12 @@ const round = (day: number, min: number, jobId: string | null = null, phase = "a
     {
       phase,
       result: {
-        minMm: min,
-        maxMm: min + 0.02,
-        meanMm: min + 0.01,
-        worstMinMm: null,
-        worstMaxMm: null,
-        expandedUncertaintyMm: 0.001,
+        min: min,
+        max: min + 0.02,
+        mean: min + 0.01,
+        worstMin: null,
+        worstMax: null,
+        expandedUncertainty: 0.001,
         fits: true,
         verdict: "conforms",
       },

@@ -42,9 +42,9 @@ export function stageTrend(
         t,
         madeAt: round.madeAt,
         usage: round.usage,
-        min: result.worstMinMm ?? result.minMm,
-        mean: result.meanMm,
-        max: result.worstMaxMm ?? result.maxMm,
+        min: result.worstMin ?? result.min,
+        mean: result.mean,
+        max: result.worstMax ?? result.max,
       },
     ];
   });
@@ -85,7 +85,8 @@ function roundsToTrend(entries: readonly Entry[]): EntryOf<"round">[] {
 }
 
 const isReset = (entry: Entry): boolean =>
-  entry.kind === "move" || (entry.kind === "change" && entry.body.what === "geometry");
+  entry.kind === "move" ||
+  (entry.kind === "change" && (entry.body.what === "geometry" || entry.body.what === "moved-along"));
 
 function driftOf(tightest: Trend, loosest: Trend, limits: { lo: number; hi: number }, axis: TrendAxis): Drift | null {
   const ways = [

@@ -1,7 +1,7 @@
 import { judge, type Limits, type Verdict, worstVerdict } from "../limits";
 import type { Entry, EntryOf, RoundResult } from "./entry";
 import type { FeelSays } from "./feel";
-import { voidedBy } from "./job-record";
+import { lastSides, voidedBy } from "./job-record";
 import { type Drift, stageTrend } from "./stage-trend";
 
 export type StageState = "inside" | "near" | "outside" | "unknown";
@@ -16,6 +16,8 @@ export type Standing = {
   changedSince: boolean;
   state: StageState;
   drift: Drift | null;
+  /** As last read, mm; null: never. Standings kept by an earlier release do not know it. */
+  endFloatMm?: number | null;
 };
 
 type Judged = { lo: number; hi: number };
@@ -32,7 +34,10 @@ export function standingOf(entries: readonly Entry[], limits: Judged): Standing 
   const changedSince = read !== undefined && counting.some((entry) => entry.seq > read.seq && changesTheMesh(entry));
   const byFeel = read?.kind === "feel" ? read : null;
   const verdict = byFeel ? byFeel.body.verdict : round ? roundVerdict(round.body.result, limits) : null;
-  const state = verdict === null || changedSince ? "unknown" : stateOf[verdict];
+  const main = verdict === null || changedSince ? "unknown" : stateOf[verdict];
+  const lasts = lastSides(counting);
+  const sides = lasts.flatMap(({ body }) => body.verdict ?? []);
+  const state = worseState(main, sides.length > 0 ? stateOf[worstVerdict(sides)] : "inside");
   const trend = stageTrend(counting, limits, "time");
   return {
     result: round?.body.result ?? null,
@@ -42,17 +47,25 @@ export function standingOf(entries: readonly Entry[], limits: Judged): Standing 
     state,
     // What is out already does not drift out.
     drift: state === "inside" || state === "near" ? (trend?.drift ?? null) : null,
+    endFloatMm: lasts.find(({ body }) => body.quantity === "end-float")?.body.max ?? null,
   };
 }
 
 const stateOf: Record<Verdict, StageState> = { conforms: "inside", undecided: "near", "does-not-conform": "outside" };
 
+/** The worse of two: outside, near the edge, not known, inside. */
+export const worseState = (a: StageState, b: StageState): StageState =>
+  (["outside", "near", "unknown", "inside"] as const).find((state) => state === a || state === b) ?? "unknown";
+
 /** A new part or another centre distance as much as a move. */
 const changesTheMesh = (entry: Entry): boolean =>
-  entry.kind === "move" || entry.kind === "clamp" || (entry.kind === "change" && entry.body.what === "geometry");
+  entry.kind === "move" ||
+  entry.kind === "clamp" ||
+  (entry.kind === "change" && (entry.body.what === "geometry" || entry.body.what === "moved-along"));
 
-/** The worst of what was read and of what was fitted over the hunting cycle. */
-export function roundVerdict(result: RoundResult, limits: Limits): Verdict {
-  const seen = [result.minMm, result.maxMm, result.worstMinMm, result.worstMaxMm].filter((value) => value !== null);
-  return worstVerdict(seen.map((value) => judge(value, limits, result.expandedUncertaintyMm).verdict));
+/** The worst of what was read and of what was fitted over the hunting cycle; a worn chain is judged by its upper limit alone. */
+export function roundVerdict(result: RoundResult, given: Limits): Verdict {
+  const limits = result.quantity === "elongation" ? { hi: given.hi } : given;
+  const seen = [result.min, result.max, result.worstMin, result.worstMax].filter((value) => value !== null);
+  return worstVerdict(seen.map((value) => judge(value, limits, result.expandedUncertainty).verdict));
 }

@@ -1,4 +1,6 @@
 export { degrees, radians, turnDegrees } from "./angles";
+export { bisect } from "./bisect";
+export { type Fraction, fraction, inverseModulo, modulo } from "./fraction";
 export { gcd, lcm } from "./integers";
 export { leastSquares } from "./least-squares";
 export { conditionNumber, singularValues } from "./singular-values";

@@ -1,2 +1,9 @@
 export { normalDeviate, type Random, seededRandom } from "./random";
-export { type HiddenMesh, type SimulatedMesh, simulatedMesh } from "./simulated-mesh";
+export { type HiddenStage, type SimulatedStage, simulatedStage } from "./simulated-stage";
+export { type UsualInstrument, usualInstruments } from "./usual-instruments";
+export {
+  type SimulatedKey,
+  simulatedInstruments,
+  simulatedKeys,
+  wedgeReading,
+} from "./wedge";

@@ -1,7 +1,7 @@
 import { type GearPair, gearPair, type PairGeometry } from "../gears";
-import { degrees, gcd, lcm, leastSquares, radians, turnDegrees } from "../numerics";
-import { accept, type Result, refuse } from "../quantity";
-import { conditionOf, gearTerms, pairTerms, separableCondition } from "./harmonics";
+import { degrees, turnDegrees } from "../numerics";
+import { accept, type Result } from "../quantity";
+import { type Extreme, fitRound, type RoundOptions, type Wave } from "./fit-round";
 
 export type BacklashReading = { gearAngleDeg: number; backlashMm: number };
 export type Runout = { eccentricityMm: number; tightAngleDeg: number };
@@ -19,148 +19,41 @@ export type MeshRound = {
   worstLoose: WorstPosition;
 };
 
-/** Mean and the amplitudes of the fitted harmonics, before they are named as runout. */
-export type Harmonics = { mean: number; gear: Wave; pinion: Wave | null };
-export type Wave = { amplitude: number; tightRad: number };
-
 /**
- * A round fitted and its worst found (README for the model). Gear and pinion are fitted together only where the positions
- * can tell them apart; else mean and gear alone, since an alias would be blamed on the wrong member. The worst is looked
- * for at every tooth position of the hunting cycle, because readings on one turn may miss the teeth that bind.
+ * A round of backlash with its waves named as runout (calc contract; `fitRound` for the fit).
  *
  * @param geometry the pair; tan α_wt turns amplitude into eccentricity
  * @param readings three or more; circumferential backlash, mm
- * @param options separatePinion: try to tell the pinion apart; arcDeg: [from, to] of a stage that turns only so far
- * @returns the round, or a refusal: of the pair; `too-few-readings`, `positions-undetermined` at readings;
- *   `arc-empty` at arcDeg
+ * @returns the round, or a refusal of the pair or of the fit
  */
 export function meshRound(
   geometry: PairGeometry,
   readings: readonly BacklashReading[],
   options: RoundOptions,
 ): Result<MeshRound> {
-  const fitted = fitMeshRound(geometry, readings, options);
-  return fitted.ok ? accept(fitted.value.round) : fitted;
-}
-
-export type RoundOptions = { separatePinion: boolean; arcDeg?: readonly [number, number] | undefined };
-
-/** The same with the waves themselves, for drawing. */
-export function fitMeshRound(
-  geometry: PairGeometry,
-  readings: readonly BacklashReading[],
-  options: RoundOptions,
-): Result<{ round: MeshRound; harmonics: Harmonics }> {
   const pair = gearPair(geometry);
   if (!pair.ok) return pair;
-  if (readings.length < 3) return refuse("too-few-readings", ["readings"], { least: 3, given: readings.length });
-  const fitted = fitHarmonics(readings, geometry.teeth[1] / geometry.teeth[0], options.separatePinion);
-  if (!fitted) return refuse("positions-undetermined", ["readings"]);
-  const worst = findWorst(fitted.harmonics, geometry.teeth, options.arcDeg);
-  if (!worst) return refuse("arc-empty", ["arcDeg"]);
-  const values = readings.map((reading) => reading.backlashMm);
-  const { mean, gear, pinion } = fitted.harmonics;
-  const round: MeshRound = {
-    meanMm: mean,
-    minMm: least(values),
-    maxMm: greatest(values),
-    gear: runout(gear, pair.value),
-    pinion: pinion && runout(pinion, pair.value),
-    separable: fitted.separable,
-    residualMm: fitted.residual,
-    ...worst,
-  };
-  return accept({ round, harmonics: fitted.harmonics });
-}
-
-/** Backlash at a gear angle by the fitted waves, mm. */
-export function backlashAt(harmonics: Harmonics, gearAngleDeg: number, ratio: number): number {
-  const theta = radians(gearAngleDeg);
-  const { mean, gear, pinion } = harmonics;
-  const ofPinion = pinion ? pinion.amplitude * Math.cos(theta * ratio - pinion.tightRad) : 0;
-  return mean - gear.amplitude * Math.cos(theta - gear.tightRad) - ofPinion;
-}
-
-/** Least-squares waves through the readings, or null where the positions do not determine mean, cos θ and sin θ. */
-export function fitHarmonics(
-  readings: readonly BacklashReading[],
-  ratio: number,
-  separatePinion: boolean,
-): { harmonics: Harmonics; separable: boolean; residual: number } | null {
-  const gearRows = readings.map((reading) => gearTerms(reading.gearAngleDeg));
-  if (readings.length < 3 || conditionOf(gearRows) > undeterminedCondition) return null;
-  const pairRows = readings.map((reading) => pairTerms(reading.gearAngleDeg, ratio));
-  const separable = readings.length >= 5 && conditionOf(pairRows) <= separableCondition;
-  const rows = separable && separatePinion ? pairRows : gearRows;
-  const values = readings.map((reading) => reading.backlashMm);
-  const coefficients = leastSquares(rows, values);
-  if (!coefficients) return null;
-  const [mean = 0, c2 = 0, s2 = 0, c1, s1 = 0] = coefficients;
-  const squares = rows.reduce((sum, row, i) => {
-    const fitted = row.reduce((total, term, j) => total + term * (coefficients[j] ?? 0), 0);
-    return sum + ((values[i] ?? 0) - fitted) ** 2;
-  }, 0);
-  return {
-    harmonics: { mean, gear: wave(c2, s2), pinion: c1 === undefined ? null : wave(c1, s1) },
+  const values = readings.map(({ gearAngleDeg, backlashMm }) => ({ gearAngleDeg, value: backlashMm }));
+  const fitted = fitRound(geometry.teeth, values, options);
+  if (!fitted.ok) return fitted;
+  const { harmonics, min, max, separable, residual, least, greatest } = fitted.value;
+  return accept({
+    meanMm: harmonics.mean,
+    minMm: min,
+    maxMm: max,
+    gear: runout(harmonics.gear, pair.value),
+    pinion: harmonics.pinion && runout(harmonics.pinion, pair.value),
     separable,
-    residual: Math.sqrt(squares / readings.length),
-  };
+    residualMm: residual,
+    worstTight: worst(least),
+    worstLoose: worst(greatest),
+  });
 }
 
-// Above this the three terms are dependent to the digits a protractor or tooth count can give.
-const undeterminedCondition = 1e10;
+const worst = ({ value, ...at }: Extreme): WorstPosition => ({ backlashMm: value, ...at });
 
-const wave = (c: number, s: number): Wave => ({ amplitude: Math.hypot(c, s), tightRad: Math.atan2(-s, -c) });
-
-const runout = (of: Wave, pair: GearPair): Runout => ({
-  eccentricityMm: of.amplitude / Math.abs(pair.backlashPerCentreMm),
+/** A wave of backlash as the eccentricity that makes it: A/(2·tan α_wt). */
+const runout = (of: Wave, { backlashPerCentreMm }: GearPair): Runout => ({
+  eccentricityMm: of.amplitude / Math.abs(backlashPerCentreMm),
   tightAngleDeg: turnDegrees(degrees(of.tightRad)),
 });
-
-/**
- * Least and greatest fitted backlash over the tooth positions k·360/z2 of the hunting cycle, or of the arc. Each member's
- * share repeats with its own teeth, so two tables of z1 and z2 cosines serve all lcm(z1, z2) positions.
- */
-function findWorst(
-  harmonics: Harmonics,
-  teeth: readonly [number, number],
-  arcDeg: readonly [number, number] | undefined,
-): { worstTight: WorstPosition; worstLoose: WorstPosition } | null {
-  const [z1, z2] = teeth;
-  const cycle = harmonics.pinion ? lcm(z1, z2) : z2;
-  const turnsBetween = harmonics.pinion ? z1 / gcd(z1, z2) : 1;
-  let first = 0;
-  let count = cycle;
-  if (arcDeg) {
-    if (arcDeg[0] >= arcDeg[1]) return null;
-    first = Math.ceil((arcDeg[0] * z2) / 360 - 1e-9);
-    count = Math.min(cycle, Math.floor((arcDeg[1] * z2) / 360 + 1e-9) - first + 1);
-    if (count < 1) return null;
-  }
-  const ofGear = cosines(harmonics.gear, z2);
-  const ofPinion = harmonics.pinion ? cosines(harmonics.pinion, z1) : new Float64Array(z1);
-  let gearTooth = modulo(first, z2);
-  let pinionTooth = modulo(first, z1);
-  let tight = { value: Number.POSITIVE_INFINITY, k: first };
-  let loose = { value: Number.NEGATIVE_INFINITY, k: first };
-  for (let k = first; k < first + count; k++) {
-    const value = harmonics.mean - (ofGear[gearTooth] ?? 0) - (ofPinion[pinionTooth] ?? 0);
-    if (value < tight.value) tight = { value, k };
-    if (value > loose.value) loose = { value, k };
-    if (++gearTooth === z2) gearTooth = 0;
-    if (++pinionTooth === z1) pinionTooth = 0;
-  }
-  const position = ({ value, k }: { value: number; k: number }): WorstPosition => ({
-    backlashMm: value,
-    gearAngleDeg: (k * 360) / z2,
-    turnsBetween,
-  });
-  return { worstTight: position(tight), worstLoose: position(loose) };
-}
-
-const cosines = (of: Wave, teeth: number): Float64Array =>
-  Float64Array.from({ length: teeth }, (_, i) => of.amplitude * Math.cos((2 * Math.PI * i) / teeth - of.tightRad));
-
-const modulo = (k: number, z: number): number => ((k % z) + z) % z;
-const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b));
-const greatest = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b));

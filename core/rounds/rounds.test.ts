@@ -1,20 +1,21 @@
 import { describe, expect, test } from "vitest";
 import { spurPair } from "../gears";
 import { mustHold } from "../quantity";
+import type { StageElement } from "../stages";
 import { carryRound } from "./carry";
 import { questionable } from "./outliers";
 import { typedRound } from "./typed-round";
 
-const pair = spurPair([20, 40], 2, 60);
-const instrument = { resolutionMm: 0.01, expandedUncertaintyMm: 0.006, coverage: 2 };
+const element: StageElement = { kind: "gear-pair", pair: spurPair([20, 40], 2, 60), parts: {} };
+const instrument = { resolution: 0.01, expandedUncertainty: 0.006, coverage: 2 };
 const typed = (tooth: number, text: string, struck = false) => ({ tooth, turn: 1, typed: text, struck });
-const at = (gearAngleDeg: number, backlashMm: number) => ({ gearAngleDeg, backlashMm });
+const at = (gearAngleDeg: number, value: number) => ({ tooth: (gearAngleDeg % 360) / 30 + 1, gearAngleDeg, value });
 
 describe("carrying a round over a move", () => {
   const earlier = [at(0, 0.1), at(120, 0.14), at(240, 0.12)];
   test("the rest moves with the tooth read again, also one turn later", () => {
     const carried = carryRound(earlier, [at(360, 0.15)]);
-    expect(carried?.map((r) => Number(r.backlashMm.toFixed(6)))).toEqual([0.19, 0.17, 0.15]);
+    expect(carried?.map((r) => Number(r.value.toFixed(6)))).toEqual([0.19, 0.17, 0.15]);
   });
   test("nothing in common: nothing is made up", () => {
     expect(carryRound(earlier, [at(60, 0.15)])).toBeNull();
@@ -47,10 +48,10 @@ describe("outliers", () => {
 describe("typed readings", () => {
   test("an indicator at half the working radius reads half", () => {
     const values = mustHold(
-      typedRound(pair, instrument, { indicatorRadiusMm: 20, indicatorAngleDeg: 0 }, [typed(1, "0.05")]),
+      typedRound(element, instrument, { indicatorRadiusMm: 20, indicatorAngleDeg: 0 }, [typed(1, "0.05")]),
     );
-    expect(values.readings[0]?.backlashMm).toBeCloseTo(0.1, 12);
-    expect(values.expandedUncertaintyMm).toBeCloseTo(2 * 2 * Math.hypot(0.01 / Math.sqrt(6), 0.003), 12);
+    expect(values.readings[0]?.value).toBeCloseTo(0.1, 12);
+    expect(values.expandedUncertainty).toBeCloseTo(2 * 2 * Math.hypot(0.01 / Math.sqrt(6), 0.003), 12);
   });
   test("scattering repeats widen the uncertainty, struck ones do not", () => {
     const scattered = [
@@ -62,19 +63,21 @@ describe("typed readings", () => {
       typed(9, "0.13"),
     ];
     const method = { indicatorRadiusMm: null, indicatorAngleDeg: 0 };
-    const wide = mustHold(typedRound(pair, instrument, method, scattered));
+    const wide = mustHold(typedRound(element, instrument, method, scattered));
     const calm = mustHold(
       typedRound(
-        pair,
+        element,
         instrument,
         method,
         scattered.map((r, i) => ({ ...r, struck: i % 2 === 1 })),
       ),
     );
-    expect(wide.expandedUncertaintyMm).toBeGreaterThan(4 * calm.expandedUncertaintyMm);
+    expect(wide.expandedUncertainty).toBeGreaterThan(4 * calm.expandedUncertainty);
   });
   test("a tooth that the gear does not have is named", () => {
-    const refused = typedRound(pair, instrument, { indicatorRadiusMm: null, indicatorAngleDeg: 0 }, [typed(41, "0.1")]);
+    const refused = typedRound(element, instrument, { indicatorRadiusMm: null, indicatorAngleDeg: 0 }, [
+      typed(41, "0.1"),
+    ]);
     expect(refused).toMatchObject({ ok: false, refusal: { code: "no-such-tooth", path: ["readings", 0, "tooth"] } });
   });
 });

@@ -1,85 +1,102 @@
-import { gearPair, type PairGeometry } from "../gears";
 import { accept, parseQuantity, type Result, refuse } from "../quantity";
-import { differenceUncertainty, pooledDeviation } from "../statistics";
-import { indicatorFactor } from "./indicator";
-import { type MeasuredQuantity, toBacklash } from "./measured";
+import {
+  frameOf,
+  type MeasuredQuantity,
+  type MeasuringWay,
+  measuredUnit,
+  placeAngle,
+  placeCount,
+  relativeSpread,
+  type StageElement,
+  toJudged,
+} from "../stages";
+import { differenceUncertainty, pooledDeviation, type ReadingBudget } from "../statistics";
 
 export type TypedReading = { tooth: number; turn: number; typed: string; struck: boolean };
-export type RoundMethod = {
-  /** Left out: the rim's free way, with an indicator. */
-  quantity?: MeasuredQuantity | undefined;
-  /** Where the indicator's tip touches; null: at the working pitch circle. */
-  indicatorRadiusMm: number | null;
-  indicatorAngleDeg: number;
-};
-export type InstrumentFigures = { resolutionMm: number; expandedUncertaintyMm: number; coverage: number };
+/** What is left out is the usual: an indicator's way at the pitch circle, nothing held. */
+export type RoundMethod = Partial<MeasuringWay> & { indicatorRadiusMm: number | null; indicatorAngleDeg: number };
+/** In the unit that the instrument shows. */
+export type InstrumentFigures = { resolution: number; expandedUncertainty: number; coverage: number };
 
 export type RoundValues = {
   /** As the readings came, struck ones included. */
-  readings: { gearAngleDeg: number; backlashMm: number; unit: string; struck: boolean }[];
-  indicatorRadiusMm: number;
-  /** Expanded uncertainty (k = 2) of one reading, at the working pitch circle. */
-  expandedUncertaintyMm: number;
+  readings: { gearAngleDeg: number; value: number; unit: string; struck: boolean }[];
+  /** null where none is used. */
+  indicatorRadiusMm: number | null;
+  /** Expanded uncertainty (k = 2) of one reading, in the judged unit. */
+  expandedUncertainty: number;
+  budget: ReadingBudget;
 };
 
+export const wayOf = (method: RoundMethod, usual: MeasuredQuantity): MeasuringWay => ({
+  quantity: method.quantity ?? usual,
+  indicatorRadiusMm: method.indicatorRadiusMm,
+  indicatorAngleDeg: method.indicatorAngleDeg,
+  held: method.held ?? null,
+});
+
 /**
- * What a person typed round the turn, as circumferential backlash at the working pitch circle with its uncertainty. Bare
- * numbers are millimetres of the indicator. Repeats at one position tell the repeatability once there are three degrees of
- * freedom.
+ * What a person typed round the turn, as the quantity that the stage is judged by, with its uncertainty. Bare numbers are in the
+ * unit of what is measured. Repeats at one place tell the repeatability once there are three degrees of freedom. Where the way
+ * is not linear the uncertainty is that at the greatest slope read.
  *
- * @returns values in the order typed; or a refusal of the pair, or at readings.i.tooth (`no-such-tooth`), or of what was typed
- *   at readings.i.typed
+ * @param usual what is measured where the method does not say
+ * @returns values in the order typed; or a refusal of the geometry, or at readings.i.tooth (`no-such-tooth`), or of what was typed at
+ *   readings.i.typed
  */
 export function typedRound(
-  pair: PairGeometry,
+  element: StageElement,
   instrument: InstrumentFigures,
   method: RoundMethod,
   readings: readonly TypedReading[],
+  usual: MeasuredQuantity = "circumferential-backlash",
 ): Result<RoundValues> {
-  const mesh = gearPair(pair);
-  if (!mesh.ok) return mesh;
-  const workingRadius = mesh.value.workingPitchDiameterMm[1] / 2;
-  const indicatorRadiusMm = method.indicatorRadiusMm ?? workingRadius;
-  const way = toBacklash(
-    pair,
-    mesh.value,
-    method.quantity ?? "circumferential-backlash",
-    indicatorFactor(workingRadius, indicatorRadiusMm, method.indicatorAngleDeg),
-  );
-  const values: RoundValues["readings"] = [];
+  const measuring = wayOf(method, usual);
+  const found = toJudged(element, measuring);
+  if (!found.ok) return found;
+  const way = found.value;
+  const frame = frameOf(element);
+  const unit = measuredUnit[measuring.quantity];
+  const values: (RoundValues["readings"][number] & { measured: number; place: number })[] = [];
   for (const [i, reading] of readings.entries()) {
-    if (reading.tooth < 1 || reading.tooth > pair.teeth[1])
-      return refuse("no-such-tooth", ["readings", i, "tooth"], { tooth: reading.tooth, teeth: pair.teeth[1] });
-    const parsed = parseQuantity(reading.typed, "length", "mm");
+    if (reading.tooth < 1 || reading.tooth > placeCount(frame))
+      return refuse("no-such-tooth", ["readings", i, "tooth"], { tooth: reading.tooth, teeth: placeCount(frame) });
+    const parsed = parseQuantity(reading.typed, unit.dimension, unit.bare);
     if (!parsed.ok) return refuse(parsed.refusal.code, ["readings", i, "typed"], parsed.refusal.facts);
-    const backlashMm = way.convert(parsed.value.value);
-    if (!Number.isFinite(backlashMm)) return refuse("too-small", ["readings", i, "typed"]);
+    const measured = parsed.value.value * unit.factor;
+    const value = way.convert(measured);
+    if (!Number.isFinite(value)) return refuse("too-small", ["readings", i, "typed"]);
     values.push({
-      gearAngleDeg: gearAngle(reading, pair.teeth[1]),
-      backlashMm,
+      gearAngleDeg: placeAngle(frame, reading),
+      value,
       unit: parsed.value.unit.id,
       struck: reading.struck,
+      measured,
+      // Another turn brings other teeth into mesh there.
+      place: reading.tooth + 1e6 * reading.turn,
     });
   }
-  const repeats = pooledDeviation(
-    values.filter((v) => !v.struck).map((v) => [v.gearAngleDeg, v.backlashMm / way.factor] as const),
+  const counting = values.filter((v) => !v.struck);
+  const repeats = pooledDeviation(counting.map((v) => [v.place, v.measured] as const));
+  const one = differenceUncertainty(
+    instrument.resolution,
+    instrument.expandedUncertainty,
+    instrument.coverage,
+    repeats && repeats.freedom >= 3 ? { sd: repeats.sd, count: 1 } : undefined,
   );
+  const slope = Math.max(
+    ...(counting.length > 0 ? counting.map((v) => Math.abs(way.factor(v.measured))) : [Math.abs(way.factor(1))]),
+  );
+  const spread = relativeSpread(measuring.quantity) * Math.max(0, ...counting.map((v) => v.value));
   return accept({
-    readings: values,
-    indicatorRadiusMm,
-    expandedUncertaintyMm: Math.hypot(
-      way.factor *
-        differenceUncertainty(
-          instrument.resolutionMm,
-          instrument.expandedUncertaintyMm,
-          instrument.coverage,
-          repeats && repeats.freedom >= 3 ? { sd: repeats.sd, count: 1 } : undefined,
-        ),
-      2 * way.ownUncertainty,
-    ),
+    readings: values.map(({ gearAngleDeg, value, unit, struck }) => ({ gearAngleDeg, value, unit, struck })),
+    indicatorRadiusMm: way.indicatorRadiusMm,
+    expandedUncertainty: Math.hypot(slope * one, 2 * way.ownUncertainty, 2 * spread),
+    budget: {
+      resolution: (slope * instrument.resolution) / Math.sqrt(6),
+      calibration: (slope * instrument.expandedUncertainty) / instrument.coverage,
+      way: Math.hypot(way.ownUncertainty, spread),
+      repeats: repeats && { sd: slope * repeats.sd, freedom: repeats.freedom },
+    },
   });
 }
-
-/** Cumulative gear angle of a tooth counted from 1 at the witness mark, on a turn counted from 1. */
-export const gearAngle = ({ tooth, turn }: { tooth: number; turn: number }, teeth: number): number =>
-  (((turn - 1) * teeth + tooth - 1) * 360) / teeth;

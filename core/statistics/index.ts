@@ -1,3 +1,4 @@
+export { meanUncertainty, type ReadingBudget, type Settling, studentFactor, whatSettles } from "./budget";
 export { median } from "./median";
 export { normalQuantile } from "./normal-quantile";
 export { pooledDeviation } from "./pooled-deviation";

@@ -68,6 +68,55 @@ const good: Record<string, Record<string, unknown>> = {
     housingToC: 50,
     gearToC: [60, 70],
   },
+  "worm-pair": { wormStarts: 2, wheelTeeth: 30, axialModuleMm: 3, wormPitchDiameterMm: 44, wheelBacklashMm: 0.1 },
+  "bevel-pair": { teeth: [20, 40], moduleMm: 3, shaftAngleDeg: 80, spiralAngleDeg: 20 },
+  planetary: { kind: "simple", sun: 24, planet: [24], ring: [72], planets: 4, moduleMm: 1, fixed: "ring" },
+  train: { stages: [{ id: "a", ratio: 3, efficiency: 0.9 }], inputRpm: 1000, inputTorqueNm: 1, wheelDiameterMm: 40 },
+  "belt-drive": { pitchMm: 2, teeth: [20, 60], beltTeeth: 140 },
+  "belt-path": {
+    pulleys: [
+      { x: 0, y: 0, pitchDiameterMm: 40, side: "inside" },
+      { x: 200, y: 0, pitchDiameterMm: 40, side: "inside" },
+    ],
+  },
+  "belt-tension": {
+    spanMm: 200,
+    massKgPerM: 0.1,
+    deflection: { forceN: 20, mm: 3 },
+    elongation: { stiffnessN: 9000, beltLengthMm: 600, centreDistanceMm: 210 },
+  },
+  "idler-set": {
+    pulleys: [
+      { x: 0, y: 0, pitchDiameterMm: 40, side: "inside" },
+      { x: 100, y: 0, pitchDiameterMm: 40, side: "inside" },
+    ],
+    eccentric: { index: 1, pivotX: 100, pivotY: 0, throwMm: 2 },
+    targetLengthMm: 326,
+  },
+  "chain-drive": { pitchMm: 12.7, teeth: [17, 51], links: 100 },
+  "chain-condition": {
+    pitchMm: 12.7,
+    teeth: [17, 51],
+    centreDistanceMm: 500,
+    measured: { pitches: 20, mm: 256 },
+    sagMm: 12,
+    targetSagMm: 10,
+  },
+  "shim-stack": {
+    gapMm: 2.37,
+    target: { loMm: 0.05, aimMm: 0.08, hiMm: 0.15 },
+    stock: [{ thicknessMm: 0.1, count: 3 }],
+    maxPieces: 4,
+  },
+  "shaft-stack": {
+    lengthMm: 20,
+    items: [{ id: "gear", widthMm: 6, planeMm: 3, planeAtMm: 9.5, toleranceMm: 0.2 }],
+    spacers: [{ widthMm: 0.5, count: 4 }],
+    endFloat: { loMm: 0.1, hiMm: 0.4 },
+  },
+  "hole-grid": { pitchMm: 8, moduleMm: 1, teeth: [12, 20], maxHoles: 5, band: { loMm: 0, hiMm: 0.3 } },
+  "index-plan": { stepsPerRev: 200, microsteps: 16, ratio: [40, 1], divisions: 60 },
+  "steps-per-unit": { stepsPerRev: 200, microsteps: 16, ratio: [1, 1], drumDiameterMm: 20, axis: "Y" },
 };
 
 type Spot = { path: (string | number)[]; value: unknown };
@@ -157,6 +206,26 @@ test.each<[string, (string | number)[], unknown, string]>([
   ["fasten-order", ["bolts"], 0, "too-small"],
   ["fasten-order", ["passes"], 0, "too-small"],
   ["fasten-order", ["torqueNm"], -1, "too-small"],
+  ["worm-pair", ["wheelTeeth"], 1e9, "too-large"],
+  ["worm-pair", ["wheelBacklashMm"], -1, "too-small"],
+  ["bevel-pair", ["shaftAngleDeg"], 180, "too-large"],
+  ["planetary", ["planets"], 0, "too-small"],
+  ["planetary", ["planet"], [24, 20], "too-many"],
+  ["planetary", ["output"], "ring", "two-roles"],
+  ["planetary", ["output"], "ring2", "not-listed"],
+  ["train", ["stages"], [], "too-few"],
+  ["train", ["stages", 0, "ratio"], 0, "is-zero"],
+  ["train", ["stages", 0, "efficiency"], 1.2, "too-large"],
+  ["belt-tension", ["deflection", "mm"], 0, "too-small"],
+  ["idler-set", ["pulleys", 0, "side"], "above", "not-listed"],
+  ["chain-drive", ["links"], 99.5, "not-whole"],
+  ["chain-condition", ["measured", "pitches"], 0, "too-small"],
+  ["hole-grid", ["band", "loMm"], 1, "window-upside-down"],
+  ["shim-stack", ["target", "loMm"], 1, "window-upside-down"],
+  ["shim-stack", ["stock", 0, "count"], -1, "too-small"],
+  ["shaft-stack", ["endFloat", "loMm"], 1, "window-upside-down"],
+  ["shaft-stack", ["items", 0, "id"], "left-face", "id-twice"],
+  ["index-plan", ["ratio", 1], 0, "too-small"],
 ])("%s refuses %j = %j: %s", (name, path, value, code) => {
   expect(refusalOf(name, changed(good[name], path, value))).toBe(`${code} ${path.join(".")}`);
 });

@@ -5,7 +5,8 @@ import { basePitchMm, comparePitches, gearPair, type PairGeometry, spurPair, unw
 import { recommendBacklash } from "~/core/limits";
 import { type Feel, feels, judgeFeel } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
-import { indicatorFactor, normalPerCircumferential, placesToRead, toBacklash, typedRound } from "~/core/rounds";
+import { placesToRead, typedRound } from "~/core/rounds";
+import { frameOf, type MeasuredQuantity, normalPerCircumferential, type StageElement, toJudged } from "~/core/stages";
 
 /** A pair of a module whose reference centre distance is the one wanted: teeth that add up to 2·a/m. */
 const pairAt = (m: number, a: number): PairGeometry => {
@@ -141,8 +142,11 @@ describe("a feeler from the set", () => {
 describe("what was measured, as circumferential backlash", () => {
   const pair = spurPair([20, 40], 1, 30.1);
   const mesh = mustHold(gearPair(pair));
+  const element: StageElement = { kind: "gear-pair", pair, parts: {} };
+  const way = (quantity: MeasuredQuantity, indicatorRadiusMm: number | null = null) =>
+    mustHold(toJudged(element, { quantity, held: null, indicatorRadiusMm, indicatorAngleDeg: 0 }));
   test("between the flanks: j_n = j_t·cos α_w·cos β_b (ISO 21771), the pair's own two backlashes", () => {
-    const { convert } = toBacklash(pair, mesh, "normal-backlash", 1);
+    const { convert } = way("normal-backlash");
     expect(convert(mesh.backlash.normalMm)).toBeCloseTo(mesh.backlash.circumferentialMm, 12);
     expect(normalPerCircumferential(pair, mesh)).toBeCloseTo(
       mesh.backlash.normalMm / mesh.backlash.circumferentialMm,
@@ -152,26 +156,29 @@ describe("what was measured, as circumferential backlash", () => {
   test("from tip to root: the clearance tells the centre distance, and that the backlash", () => {
     for (const centreDistanceMm of [30.02, 30.1, 30.3]) {
       const there = mustHold(gearPair({ ...pair, centreDistanceMm }));
-      const { convert } = toBacklash(pair, mesh, "tip-clearance", 1);
+      const { convert } = way("tip-clearance");
       expect(convert(there.tipClearanceMm[0])).toBeCloseTo(there.backlash.circumferentialMm, 9);
     }
   });
   test("tip to root is worth less than a feeler, a feeler no more than the indicator it is compared with", () => {
-    const instrument = { resolutionMm: 0.01, expandedUncertaintyMm: 0.006, coverage: 2 };
+    const instrument = { resolution: 0.01, expandedUncertainty: 0.006, coverage: 2 };
     const worth = (quantity: "circumferential-backlash" | "normal-backlash" | "tip-clearance") =>
-      mustHold(typedRound(pair, instrument, { quantity, indicatorRadiusMm: null, indicatorAngleDeg: 0 }, []))
-        .expandedUncertaintyMm;
+      mustHold(typedRound(element, instrument, { quantity, indicatorRadiusMm: null, indicatorAngleDeg: 0 }, []))
+        .expandedUncertainty;
     expect(worth("normal-backlash")).toBeGreaterThan(worth("circumferential-backlash"));
     expect(worth("tip-clearance")).toBeGreaterThan(3 * worth("normal-backlash"));
-    expect(indicatorFactor(20, 40, 0)).toBe(0.5);
+    const r = mesh.workingPitchDiameterMm[1] / 2;
+    expect(way("circumferential-backlash", 2 * r).convert(1)).toBeCloseTo(0.5, 12);
   });
 });
+
+const spur = (teeth: [number, number]) => frameOf({ kind: "gear-pair", pair: spurPair(teeth, 1), parts: {} });
 
 describe("places to read", () => {
   test("on a full turn twelve teeth, none twice, spread round it", () => {
     fc.assert(
       fc.property(fc.integer({ min: 8, max: 60 }), fc.integer({ min: 12, max: 200 }), (z1, z2) => {
-        const places = placesToRead([z1, z2], null);
+        const places = placesToRead(spur([z1, z2]), null);
         expect(new Set(places).size).toBe(12);
         expect(places.every((tooth) => tooth >= 1 && tooth <= z2)).toBe(true);
       }),
@@ -179,10 +186,10 @@ describe("places to read", () => {
     );
   });
   test("on part of a turn only teeth on the arc, both ends among them, over the witness mark too", () => {
-    expect(placesToRead([17, 72], [0, 90])).toEqual([1, 4, 6, 9, 11, 14, 16, 19]);
-    const over = placesToRead([17, 72], [-20, 20]);
+    expect(placesToRead(spur([17, 72]), [0, 90])).toEqual([1, 4, 6, 9, 11, 14, 16, 19]);
+    const over = placesToRead(spur([17, 72]), [-20, 20]);
     expect([over[0], over.at(-1)]).toEqual([69, 5]);
-    expect(placesToRead([17, 72], [1, 3])).toEqual([]);
+    expect(placesToRead(spur([17, 72]), [1, 3])).toEqual([]);
   });
 });
 

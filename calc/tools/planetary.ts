@@ -1,0 +1,67 @@
+import { z } from "zod";
+import { type PlanetaryGeometry, type PlanetaryReason, planetarySet } from "../../core/planetary";
+import { positive, toothCount } from "../fields";
+import { tool } from "../tool";
+
+const shared = { sun: toothCount, planets: z.number().int().gte(1).lte(100), moduleMm: positive.optional() };
+const simpleMember = z.enum(["sun", "carrier", "ring"]);
+const compoundMember = z.enum(["sun", "carrier", "ring1", "ring2"]);
+
+export const planetarySchema = z.discriminatedUnion("kind", [
+  z.strictObject({
+    kind: z.literal("simple"),
+    ...shared,
+    planet: z.tuple([toothCount]),
+    ring: z.tuple([toothCount]),
+    fixed: simpleMember.default("ring"),
+    input: simpleMember.default("sun"),
+    output: simpleMember.default("carrier"),
+  }),
+  z.strictObject({
+    kind: z.literal("compound-two-ring"),
+    ...shared,
+    planet: z.tuple([toothCount, toothCount]),
+    ring: z.tuple([toothCount, toothCount]),
+    fixed: compoundMember.default("ring1"),
+    input: compoundMember.default("sun"),
+    output: compoundMember.default("ring2"),
+  }),
+]);
+
+export const planetaryTool = tool({
+  name: "planetary",
+  purpose: "ratio of a planetary set, and whether it goes together: phases, room, common axis, clocking",
+  input: planetarySchema,
+  output: z.strictObject({
+    ratio: z.number().nullable(),
+    assembles: z.boolean(),
+    planetsClear: z.boolean(),
+    neighbourGapMm: z.number().optional(),
+    coaxial: z.boolean(),
+    clockingSteps: z.number().nullable(),
+    reasons: z.array(z.string()),
+  }),
+  run: (input) => {
+    const set = planetarySet(input as PlanetaryGeometry);
+    return set.ok ? { ok: true, value: { ...set.value, reasons: set.value.reasons.map(planetaryReasonText) } } : set;
+  },
+});
+
+/** Why a set does not go together, in a sentence. */
+export function planetaryReasonText(reason: PlanetaryReason): string {
+  switch (reason.code) {
+    case "not-coaxial": {
+      const off = reason.ring - reason.wanted;
+      const shift = Math.abs(off) <= 2 ? "; profile shift can make that up" : "";
+      return `Ring ${reason.at + 1} has ${reason.ring} teeth; standard gears on one axis want ${reason.wanted}${shift}.`;
+    }
+    case "phases-do-not-meet":
+      return `Sun and ring have ${reason.sum} teeth together, which ${reason.planets} equally spaced planets do not divide.`;
+    case "steps-do-not-meet":
+      return `The step between the two planet gears leaves ${reason.difference} teeth, which ${reason.planets} like planets do not divide.`;
+    case "planets-touch":
+      return `Neighbouring planets would touch: ${Number((-reason.gapModules).toPrecision(3))} modules short of room.`;
+    case "no-ratio":
+      return "The output stands still with the fixed member: there is no ratio.";
+  }
+}

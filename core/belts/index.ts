@@ -1,0 +1,33 @@
+export {
+  type BeltDrive,
+  type BeltPulleys,
+  type BeltSize,
+  beltDrive,
+  type NearestBelt,
+  pitchDiameters,
+} from "./belt-drive";
+export {
+  type BeltPath,
+  beltPath,
+  firstOverlap,
+  type LaidPath,
+  layPath,
+  lengthChange,
+  type PathPulley,
+  pullOf,
+  runningSense,
+  type SpanLine,
+} from "./belt-path";
+export { type EccentricIdler, type IdlerSetting, idlerSet } from "./idler-set";
+export { pulleyOutlines } from "./outline";
+export {
+  type BeltSpan,
+  deflectionOfForce,
+  type Elongation,
+  forceOfDeflection,
+  frequencyOfTension,
+  tensionOfDeflection,
+  tensionOfFrequency,
+  tensionPerCentre,
+} from "./tension";
+export { centreOfLength, type OpenBelt, openBelt } from "./two-pulleys";

@@ -1,0 +1,10 @@
+export {
+  type ChainCondition,
+  type ChainLook,
+  chainCondition,
+  elongationPercent,
+  wearLimitOf,
+} from "./chain-condition";
+export { type ChainDrive, chainDrive } from "./chain-drive";
+export { sprocketOutlines } from "./outline";
+export { type ChainGeometry, centreOfLinks, inclination, leastCentre, linksAt } from "./pitch-lines";

@@ -1,0 +1,50 @@
+import { type GearBlank, toothCircles, toothOutlines } from "../gears";
+import type { PlanetaryElement } from "../stages";
+import { circle, cross, type Point, placed, type Shape, type StageShapes } from "./shape";
+
+/** A planetary set seen along its axis: sun, planets on their circle, ring 1; of stepped planets and ring 2 the pitch circles. */
+export function planetaryShapes({ set }: PlanetaryElement): StageShapes {
+  const m = set.moduleMm ?? 1;
+  const blank = (teeth: number, ring = false): GearBlank => ({
+    teeth,
+    moduleMm: m,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+    thinningMm: 0,
+    ring,
+  });
+  const centre: Point = [0, 0];
+  const [planetTeeth, ringTeeth] = [set.planet[0], set.ring[0]];
+  const arm = ((set.sun + planetTeeth) * m) / 2;
+  const outer = toothCircles(blank(ringTeeth, true)).rootDiameterMm / 2 + 1.5 * m;
+  const planets = Array.from({ length: set.planets }, (_, k): Shape[] => {
+    const turn = (2 * Math.PI * k) / set.planets;
+    const at: Point = [arm * Math.sin(turn), -arm * Math.cos(turn)];
+    // Its tooth lies in a gap of the sun: rolled on the sun by the arm's angle.
+    const rolled = (360 * k * set.sun) / (set.planets * planetTeeth);
+    const toSun = 180 + 180 / planetTeeth;
+    return [
+      { role: "body", d: placed(toothOutlines(blank(planetTeeth), 3), at, (360 * k) / set.planets + toSun + rolled) },
+      ...set.planet.slice(1).map((teeth): Shape => ({ role: "pitch", d: circle(at, (teeth * m) / 2) })),
+      cross(at, 0.4 * m),
+    ];
+  });
+  const shapes: Shape[] = [
+    { role: "body", d: circle(centre, outer) },
+    {
+      role: "hollow",
+      d: placed(
+        toothOutlines(blank(ringTeeth, true), ringTeeth > 60 ? 2 : 3),
+        centre,
+        planetTeeth % 2 === 1 ? 180 / ringTeeth : 0,
+      ),
+    },
+    ...set.ring.slice(1).map((teeth): Shape => ({ role: "pitch", d: circle(centre, (teeth * m) / 2) })),
+    { role: "pitch", d: circle(centre, arm) },
+    ...planets.flat(),
+    { role: "body", d: placed(toothOutlines(blank(set.sun), 3), centre, 0) },
+    cross(centre, 0.08 * outer),
+  ];
+  return { shapes, box: { left: -outer, top: -outer, right: outer, bottom: outer }, shafts: [centre, centre] };
+}

@@ -1,0 +1,51 @@
+import { robustTrend } from "../statistics";
+import { isoToDays } from "./days";
+import type { Entry } from "./entry";
+
+export type WearLeft = {
+  elongationPercent: number;
+  limitPercent: number;
+  measuredAt: string;
+  /** Measured on this chain. */
+  looks: number;
+  /** Until the limit at the rate so far, from the last look; null where fewer than two looks tell a rate, or it does not grow. */
+  days: number | null;
+  /** The same by the machine's meter. */
+  usage: number | null;
+};
+
+/**
+ * How worn a chain is and what is left of it: the elongations measured on it, beside its sag or instead of it, with the robust line through
+ * them over time and over usage. A new chain (a change of geometry) begins anew.
+ *
+ * @param entries of the stage that count, in order of their numbers
+ * @returns null where it was never measured
+ */
+export function wearLeft(entries: readonly Entry[], limitPercent: number): WearLeft | null {
+  const since = entries.findLastIndex((entry) => entry.kind === "change" && entry.body.what === "geometry");
+  const looks = entries.slice(since + 1).flatMap((entry) => {
+    const value =
+      entry.kind === "side" && entry.body.quantity === "elongation"
+        ? entry.body.max
+        : entry.kind === "round" && entry.body.result.quantity === "elongation" && entry.body.phase !== "set"
+          ? entry.body.result.max
+          : null;
+    return value === null ? [] : [{ value, day: isoToDays(entry.madeAt), usage: entry.usage, at: entry.madeAt }];
+  });
+  const last = looks[looks.length - 1];
+  if (!last) return null;
+  const left = (points: { t: number; y: number }[]): number | null => {
+    const line = points.length < 2 ? null : robustTrend(points, []);
+    if (!line || line.slope <= 0) return null;
+    return Math.max(0, (limitPercent - line.level) / line.slope);
+  };
+  const used = looks.filter((look) => look.usage !== null);
+  return {
+    elongationPercent: last.value,
+    limitPercent,
+    measuredAt: last.at,
+    looks: looks.length,
+    days: left(looks.map(({ day, value }) => ({ t: day, y: value }))),
+    usage: left(used.map(({ usage, value }) => ({ t: usage ?? 0, y: value }))),
+  };
+}

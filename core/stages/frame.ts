@@ -1,0 +1,77 @@
+import { type BeltElement, isBelt, type StageElement } from "./element";
+
+export type PlaceWord = "tooth" | "place" | "link";
+
+/** Where a stage is read: places round the turn of one of its parts, from 1 at the witness mark; belts of a set one after the other. */
+export type Frame = {
+  word: PlaceWord;
+  /** On one turn, of one belt. */
+  places: number;
+  belts: number;
+  /** Tooth counts that tell the hunting cycle apart; null where one part alone comes round. */
+  teeth: readonly [number, number] | null;
+  /** Whether a wave round the turn is to be expected: parts that turn about a fixed axis and may stand off centre. */
+  wave: boolean;
+  /** Places to read in a round, unless its teeth have a plan of their own. */
+  usual: number;
+};
+
+/** Marks on a smooth pulley or a carrier. */
+const marks = 8;
+
+export function frameOf(element: StageElement): Frame {
+  const one = { belts: 1, teeth: null };
+  if (isBelt(element)) return beltFrame(element);
+  switch (element.kind) {
+    case "gear-pair":
+      return { ...one, word: "tooth", places: element.pair.teeth[1], teeth: element.pair.teeth, wave: true, usual: 12 };
+    case "bevel":
+      return {
+        ...one,
+        word: "tooth",
+        places: element.bevel.teeth[1],
+        teeth: element.bevel.teeth,
+        wave: true,
+        usual: 12,
+      };
+    case "worm":
+      // The worm stands alike at every tooth of the wheel as often as it has starts: its own wobble cannot be told from here.
+      return { ...one, word: "tooth", places: element.worm.wheelTeeth, wave: true, usual: 8 };
+    case "planetary":
+      return { ...one, word: "place", places: marks, wave: true, usual: marks };
+    case "chain":
+      return { ...one, word: "link", places: element.links, wave: false, usual: 4 };
+    case "gap":
+      return { ...one, word: "place", places: element.places, wave: false, usual: element.places };
+  }
+}
+
+function beltFrame(element: BeltElement): Frame {
+  if (element.kind === "toothed-belt")
+    return { word: "tooth", places: element.teeth[1], belts: 1, teeth: null, wave: true, usual: 4 };
+  return element.belts === 1
+    ? { word: "place", places: marks, belts: 1, teeth: null, wave: true, usual: 4 }
+    : { word: "place", places: 2, belts: element.belts, teeth: null, wave: false, usual: 2 };
+}
+
+export const placeCount = ({ places, belts }: Frame): number => places * belts;
+
+/** Which belt a place lies on, and which place of that belt it is; both from 1. */
+export const onBelt = ({ places }: Frame, place: number): { belt: number; place: number } => ({
+  belt: Math.floor((place - 1) / places) + 1,
+  place: ((place - 1) % places) + 1,
+});
+
+/** Cumulative angle of a place, on a turn counted from 1. */
+export const placeAngle = (frame: Frame, { tooth, turn }: { tooth: number; turn: number }): number =>
+  (((turn - 1) * frame.places + onBelt(frame, tooth).place - 1) * 360) / frame.places;
+
+/** The fewest places that say how a stage stands: three round a turn, every belt of a set, all of a gap. */
+export const leastPlaces = (frame: Frame): number =>
+  frame.belts > 1
+    ? placeCount(frame)
+    : frame.wave
+      ? Math.min(3, frame.places)
+      : frame.word === "link"
+        ? 2
+        : frame.places;

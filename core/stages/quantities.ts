@@ -1,0 +1,134 @@
+import type { Dimension } from "../quantity";
+import { isBelt, isSteep, type StageElement } from "./element";
+
+/** What a stage is judged by, all in the units of `judgedUnit`. */
+export type JudgedQuantity = "backlash" | "lost-motion" | "tension" | "sag" | "elongation" | "gap";
+
+/** What can be held to a stage and read. */
+export const measuredQuantities = [
+  "circumferential-backlash",
+  "normal-backlash",
+  "tip-clearance",
+  "angular-backlash",
+  "tension",
+  "span-frequency",
+  "span-force",
+  "span-deflection",
+  "sag",
+  "elongation",
+  "gap",
+  "end-float",
+  "runout",
+  "offset",
+  "angle",
+] as const;
+export type MeasuredQuantity = (typeof measuredQuantities)[number];
+
+/** Read beside the quantity that a stage is judged by, each with limits of its own where somebody gave them. */
+export const sideQuantities = ["end-float", "elongation", "runout", "offset", "angle"] as const;
+export type SideQuantity = (typeof sideQuantities)[number];
+
+/** `factor` turns the canonical value of the dimension into the unit in which the quantity is kept. */
+export type QuantityUnit = { unit: string; dimension: Dimension; bare: string; factor: number; digits: number };
+
+const mm: QuantityUnit = { unit: "mm", dimension: "length", bare: "mm", factor: 1, digits: 2 };
+const newton: QuantityUnit = { unit: "N", dimension: "force", bare: "N", factor: 1, digits: 1 };
+const arcmin: QuantityUnit = { unit: "arcmin", dimension: "angle", bare: "arcmin", factor: 60, digits: 1 };
+
+/** How what is measured is typed and kept. Elongation is typed as the length of the counted pitches. */
+export const measuredUnit: Record<MeasuredQuantity, QuantityUnit> = {
+  "circumferential-backlash": mm,
+  "normal-backlash": mm,
+  "tip-clearance": mm,
+  "angular-backlash": arcmin,
+  tension: newton,
+  "span-frequency": { unit: "Hz", dimension: "frequency", bare: "Hz", factor: 1, digits: 1 },
+  "span-force": newton,
+  "span-deflection": mm,
+  sag: { ...mm, digits: 1 },
+  elongation: mm,
+  gap: mm,
+  "end-float": mm,
+  runout: mm,
+  offset: mm,
+  angle: { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 2 },
+};
+
+export const judgedUnit: Record<JudgedQuantity, { unit: string; digits: number }> = {
+  backlash: { unit: "mm", digits: 2 },
+  "lost-motion": { unit: "arcmin", digits: 1 },
+  tension: { unit: "N", digits: 0 },
+  sag: { unit: "mm", digits: 1 },
+  elongation: { unit: "%", digits: 2 },
+  gap: { unit: "mm", digits: 2 },
+};
+
+export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = {
+  "end-float": { unit: "mm", digits: 2 },
+  elongation: { unit: "%", digits: 2 },
+  runout: { unit: "mm", digits: 2 },
+  offset: { unit: "mm", digits: 1 },
+  angle: { unit: "°", digits: 2 },
+};
+
+/** What a stage of this kind is judged by. A steep chain has no rule for its sag and is judged by its wear. */
+export function judgedBy(element: StageElement): JudgedQuantity {
+  if (isBelt(element)) return "tension";
+  switch (element.kind) {
+    case "planetary":
+      return "lost-motion";
+    case "chain":
+      return isSteep(element) ? "elongation" : "sag";
+    case "gap":
+      return "gap";
+    default:
+      return "backlash";
+  }
+}
+
+/** Ways to measure what a stage is judged by, the usual one first. */
+export function waysToMeasure(element: StageElement): readonly MeasuredQuantity[] {
+  switch (judgedBy(element)) {
+    case "backlash":
+      return element.kind === "gear-pair"
+        ? ["circumferential-backlash", "normal-backlash", "tip-clearance", "angular-backlash"]
+        : ["circumferential-backlash", "normal-backlash", "angular-backlash"];
+    case "lost-motion":
+      return ["circumferential-backlash", "angular-backlash"];
+    case "tension":
+      return ["span-frequency", "span-force", "span-deflection", "tension"];
+    case "sag":
+      return ["sag"];
+    case "elongation":
+      return ["elongation"];
+    case "gap":
+      return ["gap"];
+  }
+}
+
+/** In what limits of the judged quantity may be given. */
+export function limitWays(element: StageElement): readonly MeasuredQuantity[] {
+  const ways = waysToMeasure(element);
+  if (judgedBy(element) === "lost-motion") return ["angular-backlash"];
+  if (judgedBy(element) === "tension") return ["tension", "span-frequency", "span-force", "span-deflection"];
+  return ways.filter((way) => way !== "tip-clearance");
+}
+
+/** What is read beside it on a stage of this kind. */
+export function sidesOf(element: StageElement): readonly SideQuantity[] {
+  if (isBelt(element)) return ["offset", "angle", "runout"];
+  switch (element.kind) {
+    case "chain":
+      return isSteep(element) ? ["offset", "angle"] : ["elongation", "offset", "angle"];
+    case "gap":
+      return ["runout"];
+    case "planetary":
+      return ["end-float", "runout"];
+    default:
+      return ["end-float", "runout", "offset", "angle"];
+  }
+}
+
+/** Of two values the one that is tighter: the greater tension, the lesser backlash, sag or gap. */
+export const isTighter = (quantity: JudgedQuantity, a: number, b: number): boolean =>
+  quantity === "tension" ? a > b : a < b;

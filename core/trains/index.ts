@@ -1,0 +1,16 @@
+export {
+  aheadPercent,
+  type DriveGraph,
+  type DriveLine,
+  type DriveLink,
+  type DriveOutput,
+  type DriveSource,
+  driveLine,
+  type OutputState,
+  type ShaftState,
+  type Share,
+} from "./drive-line";
+export { type GridPair, type GridQuestion, type HoleGrid, holeGrid } from "./hole-grid";
+export { type IndexDrive, type IndexPlan, indexPlan } from "./index-plan";
+export { correctedStepsPerMm, stepsCommand, stepsFile, stepsPerMm } from "./steps-per-unit";
+export { scaleSpeed, surfaceSpeed, type Train, type TrainDrive, type TrainStage, train } from "./train";

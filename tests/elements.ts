@@ -1,0 +1,107 @@
+import { spurPair } from "~/core/gears";
+import type { BeltElement, ChainElement, StageElement } from "~/core/stages";
+
+/** Elements of every kind for tests that need no database. */
+export const toothedBelt: BeltElement = {
+  kind: "toothed-belt",
+  pitchMm: 8,
+  teeth: [24, 48],
+  beltTeeth: 112,
+  centreDistanceMm: 302.6,
+  idlers: [],
+  moved: "centres",
+  massKgPerM: 0.15,
+  stiffnessN: 60_000,
+  bendingStiffnessNMm2: 0,
+};
+
+export const beltWithIdlers: BeltElement = {
+  ...toothedBelt,
+  beltTeeth: 120,
+  idlers: [
+    { x: 150, y: -60, diameterMm: 40, side: "inside", strand: "lower" },
+    { x: 160, y: 25, diameterMm: 36, side: "outside", strand: "upper" },
+  ],
+  moved: 1,
+};
+
+export const vBelt: BeltElement = {
+  kind: "v-belt",
+  pitchDiameterMm: [95, 190],
+  lengthMm: 1250,
+  belts: 3,
+  centreDistanceMm: 398,
+  idlers: [],
+  moved: "centres",
+  massKgPerM: 0.19,
+  stiffnessN: null,
+  bendingStiffnessNMm2: 0,
+};
+
+export const chain: ChainElement = {
+  kind: "chain",
+  pitchMm: 12.7,
+  teeth: [19, 38],
+  links: 100,
+  centreDistanceMm: 447,
+  idlers: [],
+  moved: "centres",
+  inclinationDeg: 10,
+};
+
+export const everyKind: StageElement[] = [
+  { kind: "gear-pair", pair: spurPair([20, 40], 2, 60.2), parts: {} },
+  { kind: "gear-pair", pair: { ...spurPair([20, 40], 2, 62.4), helixAngleDeg: 15 }, parts: {} },
+  { kind: "gear-pair", pair: { ...spurPair([17, 68], 2, 50.82), internal: true }, parts: {} },
+  {
+    kind: "worm",
+    hand: "right",
+    worm: {
+      wormStarts: 2,
+      wheelTeeth: 30,
+      axialModuleMm: 3,
+      wormPitchDiameterMm: 44,
+      pressureAngleDeg: 20,
+      centreDistanceMm: 67.1,
+    },
+  },
+  {
+    kind: "bevel",
+    shimmed: "gear",
+    bevel: { teeth: [20, 40], moduleMm: 3, shaftAngleDeg: 90, pressureAngleDeg: 20, spiralAngleDeg: 35 },
+  },
+  {
+    kind: "planetary",
+    set: {
+      kind: "simple",
+      sun: 18,
+      planet: [18],
+      ring: [54],
+      planets: 3,
+      moduleMm: 1.5,
+      fixed: "ring",
+      input: "sun",
+      output: "carrier",
+    },
+  },
+  {
+    kind: "planetary",
+    set: {
+      kind: "compound-two-ring",
+      sun: 12,
+      planet: [24, 23],
+      ring: [60, 57],
+      planets: 3,
+      moduleMm: 1,
+      fixed: "ring1",
+      input: "sun",
+      output: "ring2",
+    },
+  },
+  toothedBelt,
+  beltWithIdlers,
+  vBelt,
+  chain,
+  { ...chain, inclinationDeg: 80 },
+  { kind: "gap", what: "end-float", places: 3, diameterMm: 60 },
+];
