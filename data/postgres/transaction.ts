@@ -2,6 +2,7 @@ import type { Database, Pool } from "./pool";
 
 /** Runs `work` in one transaction: all of it is kept or nothing. A connection that broke is not given back. */
 export async function transaction<T>(pool: Pool, work: (db: Database) => Promise<T>): Promise<T> {
+  if (pool instanceof Within) return step(pool.db, work);
   const client = await pool.connect();
   let broken: Error | undefined;
   const onError = (error: Error) => {
@@ -23,3 +24,26 @@ export async function transaction<T>(pool: Pool, work: (db: Database) => Promise
     client.release(broken);
   }
 }
+
+/** A transaction within another is a savepoint of it. */
+async function step<T>(db: Database, work: (db: Database) => Promise<T>): Promise<T> {
+  await db.query("savepoint step");
+  try {
+    const result = await work(db);
+    await db.query("release savepoint step");
+    return result;
+  } catch (error) {
+    await db.query("rollback to savepoint step");
+    throw error;
+  }
+}
+
+class Within {
+  readonly query: Database["query"];
+  constructor(readonly db: Database) {
+    this.query = db.query.bind(db) as Database["query"];
+  }
+}
+
+/** An open transaction in the place of a pool: what begins one in it becomes a part of it, kept only with the whole. */
+export const within = (db: Database): Pool => new Within(db) as unknown as Pool;

@@ -1,11 +1,19 @@
 import type { Entry, EntryOf, ReadingRecord } from "../../core/logbook";
 import { containing, type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
+import { bodyAsToday, readingAsWritten } from "./first-format";
 
 export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
 /** An entry as people read it: with the name of who made it. */
 export type NamedEntry = Entry & { madeByName: string };
 
 const toEntry = (row: Row): Entry =>
+  ({
+    ...asWritten(row),
+    body: row.format === 1 ? bodyAsToday(row.kind, row.body) : row.body,
+  }) as Entry;
+
+/** An entry as its hash covers it, whatever its format. */
+const asWritten = (row: Row): Entry =>
   ({
     id: row.id,
     machineId: row.machine_id,
@@ -35,20 +43,21 @@ const toReading = (row: Row): ReadingRecord & { entryId: string } => ({
   quantity: row.quantity,
   typed: row.typed,
   unit: row.unit,
-  valueMm: row.value_mm,
+  value: row.value,
   struck: row.struck,
   repeats: row.repeats,
   indicatorRadiusMm: row.indicator_radius_mm,
   indicatorAngleDeg: row.indicator_angle_deg,
   instrumentId: row.instrument_id,
-  resolutionMm: row.resolution_mm,
-  expandedUncertaintyMm: row.expanded_uncertainty_mm,
+  held: row.held,
+  resolution: row.resolution,
+  expandedUncertainty: row.expanded_uncertainty,
   temperatureC: row.temperature_c,
   live: row.live,
 });
 
 async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]): Promise<T[]> {
-  const rounds = items.filter((item) => item.entry.kind === "round");
+  const rounds = items.filter((item) => item.entry.kind === "round" || item.entry.kind === "side");
   if (rounds.length === 0) return items;
   const ids = rounds.map((item) => item.entry.id);
   const readings = await many(
@@ -150,7 +159,7 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
       with work as (
         (select * from entry where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
         union all
-        (select * from entry where stage_id = ${stageId} and kind = 'feel' order by seq desc limit 20)
+        (select * from entry where stage_id = ${stageId} and kind in ('feel', 'side') order by seq desc limit 20)
         union all
         (select * from entry where stage_id = ${stageId} and kind = 'move' order by seq desc limit ${size})
         union all
@@ -198,14 +207,27 @@ export const earlierProofs = (db: Database, stageId: string, jobId: string, size
         where e.stage_id = ${stageId} and e.kind = 'proof' and e.job_id is distinct from ${jobId} order by e.seq desc limit ${size}`,
   );
 
-const toStored = (row: Row): StoredEntry => ({ entry: toEntry(row), previousHash: row.previous_hash, hash: row.hash });
+const toStored = (row: Row): StoredEntry & { format: number } => ({
+  entry: asWritten(row),
+  previousHash: row.previous_hash,
+  hash: row.hash,
+  format: row.format,
+});
+
+/** Stored entries with their readings as they were written. */
+async function withStoredReadings(db: Database, items: (StoredEntry & { format: number })[]): Promise<StoredEntry[]> {
+  for (const { entry, format } of await withReadings(db, items)) {
+    if (format === 1) entry.readings = entry.readings.map(readingAsWritten) as unknown as ReadingRecord[];
+  }
+  return items.map(({ entry, previousHash, hash }) => ({ entry, previousHash, hash }));
+}
 
 export const entryById = (db: Database, id: string) =>
   maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
 
 /** Entries of a machine from a number on, for verifying the chain. */
 export const chainPage = async (db: Database, machineId: string, afterSeq: number, size: number) =>
-  withReadings(
+  withStoredReadings(
     db,
     await many(
       db,
@@ -216,17 +238,17 @@ export const chainPage = async (db: Database, machineId: string, afterSeq: numbe
 
 /** The entries of a job with their hashes, in order. */
 export const storedOfJob = async (db: Database, jobId: string) =>
-  withReadings(db, await many(db, sql`select * from entry where job_id = ${jobId} order by seq`, toStored));
+  withStoredReadings(db, await many(db, sql`select * from entry where job_id = ${jobId} order by seq`, toStored));
 
 export async function insertEntry(db: Database, { entry, previousHash, hash }: StoredEntry): Promise<void> {
   const e = entry;
   await none(
     db,
     sql`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, names_entry, made_by, made_at, recorded_at,
-          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash)
+          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash, format)
         values (${e.id}, ${e.machineId}, ${e.seq}, ${e.jobId}, ${e.stageId}, ${e.kind}, ${JSON.stringify(e.body)},
           ${e.namesEntry}, ${e.madeBy}, ${e.madeAt}, ${e.recordedAt}, ${e.usage}, ${e.geometryId}, ${e.adjusterId},
-          ${e.limitsId}, ${previousHash}, ${hash})`,
+          ${e.limitsId}, ${previousHash}, ${hash}, 2)`,
   );
   if (e.readings.length > 0) await insertReadings(db, e.id, e.readings);
 }
@@ -234,11 +256,12 @@ export async function insertEntry(db: Database, { entry, previousHash, hash }: S
 const insertReadings = (db: Database, entryId: string, readings: readonly ReadingRecord[]) =>
   none(
     db,
-    sql`insert into reading
+    sql`insert into reading (entry_id, ordinal, tooth, turn, angle_deg, sense, quantity, typed, unit, value, struck, repeats,
+          indicator_radius_mm, indicator_angle_deg, instrument_id, resolution, expanded_uncertainty, temperature_c, live, held)
         select ${entryId}::uuid, r.* from jsonb_to_recordset(${JSON.stringify(readings.map(readingColumns))}::jsonb) as r(
           ordinal int, tooth int, turn int, angle_deg float8, sense text, quantity text, typed text, unit text,
-          value_mm float8, struck boolean, repeats int, indicator_radius_mm float8, indicator_angle_deg float8,
-          instrument_id uuid, resolution_mm float8, expanded_uncertainty_mm float8, temperature_c float8, live boolean)`,
+          value float8, struck boolean, repeats int, indicator_radius_mm float8, indicator_angle_deg float8,
+          instrument_id uuid, resolution float8, expanded_uncertainty float8, temperature_c float8, live boolean, held float8)`,
   );
 
 const readingColumns = (r: ReadingRecord) => ({
@@ -250,14 +273,15 @@ const readingColumns = (r: ReadingRecord) => ({
   quantity: r.quantity,
   typed: r.typed,
   unit: r.unit,
-  value_mm: r.valueMm,
+  value: r.value,
   struck: r.struck,
   repeats: r.repeats,
   indicator_radius_mm: r.indicatorRadiusMm,
   indicator_angle_deg: r.indicatorAngleDeg,
   instrument_id: r.instrumentId,
-  resolution_mm: r.resolutionMm,
-  expanded_uncertainty_mm: r.expandedUncertaintyMm,
+  resolution: r.resolution,
+  expanded_uncertainty: r.expandedUncertainty,
   temperature_c: r.temperatureC,
   live: r.live,
+  held: r.held,
 });

@@ -40,6 +40,9 @@ export const toMachine = (row: Row): Machine => ({
 export const machineById = (db: Database, workshopId: string, id: string) =>
   maybeOne(db, sql`select * from machine where id = ${id} and workshop_id = ${workshopId}`, toMachine);
 
+export const machinesOfWorkshop = (db: Database, workshopId: string) =>
+  many(db, sql`select * from machine where workshop_id = ${workshopId} order by name, id`, toMachine);
+
 /** Another machine of the workshop that already has this name or tag. */
 export const machineNamed = (db: Database, workshopId: string, own: string, name: string, tag: string) =>
   many(

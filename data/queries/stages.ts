@@ -1,5 +1,6 @@
 import type { Adjuster } from "../../core/advice";
-import type { GearParts, PairGeometry } from "../../core/gears";
+import { limitsInWork } from "../../core/limits";
+import type { MeasuredQuantity, SideQuantity, StageElement, StageKind } from "../../core/stages";
 import { type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
 
 /** Clamp screws where they are, mm from the middle of the moving part; numbered from 1 in this order. */
@@ -15,19 +16,36 @@ export type TurnedBy = "either" | "input" | "output" | "power";
 export type Geometry = {
   id: string;
   revision: number;
-  pair: PairGeometry;
+  element: StageElement;
   clamps: ClampPattern;
   /** A stage that turns only part of a turn: gear angles from the witness mark. */
   arcDeg: readonly [number, number] | null;
   /** From which end it can be turned for reading. */
   turnedBy: TurnedBy;
-  parts: GearParts;
 };
+/** How the technician knows the adjuster; the law behind it is one of the contract's. */
+export const adjusterMeans = [
+  "slot",
+  "jack-screw",
+  "jack-screws",
+  "pivot",
+  "lever",
+  "eccentric",
+  "shims",
+  "spacers",
+  "roller-holes",
+  "roller-diameter",
+] as const;
+export type AdjusterMeans = (typeof adjusterMeans)[number];
 export type StageAdjuster = {
   id: string;
   revision: number;
   name: string;
-  adjuster: Adjuster;
+  /** null: nothing on this stage can be adjusted. */
+  adjuster: Adjuster | null;
+  means: AdjusterMeans | null;
+  /** Stages of the machine that the same move sets as well: how far their centres part a mm of this one's. */
+  alsoMoves: { stageId: string; perMm: number }[];
   /** The smallest amount a hand can set, in the adjuster's unit. */
   step: number;
   positiveWord: string;
@@ -43,10 +61,32 @@ export type SourceKind = "maker" | "drawing" | "standard" | "house rule" | "reco
 export type StageLimits = {
   id: string;
   revision: number;
-  quantity: "circumferential-backlash";
-  loMm: number;
-  aimMm: number | null;
-  hiMm: number;
+  /** As they were given. */
+  given: GivenLimits;
+  /** In the unit of the quantity that the stage is judged by. */
+  lo: number;
+  aim: number | null;
+  hi: number;
+  sourceKind: SourceKind;
+  source: string;
+  effectiveFrom: string;
+};
+
+export type GivenLimits = {
+  quantity: MeasuredQuantity;
+  /** What is held still where it is read: mm, N or pitches. */
+  held: number | null;
+  lo: number;
+  aim: number | null;
+  hi: number;
+};
+/** Limits of something read beside it; one end may be open. */
+export type SideLimits = {
+  id: string;
+  revision: number;
+  quantity: SideQuantity;
+  lo: number | null;
+  hi: number | null;
   sourceKind: SourceKind;
   source: string;
   effectiveFrom: string;
@@ -57,10 +97,11 @@ export type Stage = {
   machineId: string;
   position: number;
   name: string;
-  kind: "gear-pair";
+  kind: StageKind;
   geometry: Geometry;
   adjuster: StageAdjuster;
   limits: StageLimits;
+  sideLimits: SideLimits[];
   retiredAt: string | null;
 };
 
@@ -70,15 +111,18 @@ const stagesWhere = (db: Database, condition: Statement) =>
     db,
     sql`
       select s.id, s.machine_id, s.position, s.name, s.kind, s.retired_at,
-        g.id as geometry_id, g.revision as geometry_revision, g.pair, g.clamps, g.arc_from_deg, g.arc_to_deg, g.turned_by, g.parts,
+        g.id as geometry_id, g.revision as geometry_revision, g.element, g.clamps, g.arc_from_deg, g.arc_to_deg, g.turned_by, g.parts,
         a.id as adjuster_id, a.revision as adjuster_revision, a.name as adjuster_name, a.adjuster, a.step,
-        a.positive_word, a.negative_word, a.hand, a.has_scale, a.seen_from,
-        l.id as limits_id, l.revision as limits_revision, l.quantity, l.lo_mm, l.aim_mm, l.hi_mm, l.source_kind, l.source,
-        l.effective_from
+        a.positive_word, a.negative_word, a.hand, a.has_scale, a.seen_from, a.means, a.also_moves,
+        l.id as limits_id, l.revision as limits_revision, l.quantity, l.held, l.lo, l.aim, l.hi, l.source_kind,
+        l.source, l.effective_from, k.sides
       from stage s
       join lateral (select * from stage_geometry where stage_id = s.id order by revision desc limit 1) g on true
       join lateral (select * from stage_adjuster where stage_id = s.id order by revision desc limit 1) a on true
       join lateral (select * from stage_limits where stage_id = s.id order by revision desc limit 1) l on true
+      join lateral (
+        select coalesce(jsonb_agg(to_jsonb(one) order by one.quantity), '[]') as sides from (
+          select distinct on (quantity) * from side_limits where stage_id = s.id order by quantity, revision desc) one) k on true
       where ${condition}
       order by s.machine_id, s.position`,
     toStage,
@@ -104,17 +148,18 @@ const toStage = (row: Row): Stage => ({
   geometry: {
     id: row.geometry_id,
     revision: row.geometry_revision,
-    pair: row.pair,
+    element: toElement(row),
     clamps: row.clamps,
     arcDeg: row.arc_from_deg === null ? null : [row.arc_from_deg, row.arc_to_deg],
     turnedBy: row.turned_by,
-    parts: row.parts,
   },
   adjuster: {
     id: row.adjuster_id,
     revision: row.adjuster_revision,
     name: row.adjuster_name,
     adjuster: row.adjuster,
+    means: row.means || null,
+    alsoMoves: row.also_moves,
     step: row.step,
     positiveWord: row.positive_word,
     negativeWord: row.negative_word,
@@ -125,20 +170,38 @@ const toStage = (row: Row): Stage => ({
   limits: {
     id: row.limits_id,
     revision: row.limits_revision,
-    quantity: row.quantity,
-    loMm: row.lo_mm,
-    aimMm: row.aim_mm,
-    hiMm: row.hi_mm,
+    ...toLimits(row, toElement(row)),
     sourceKind: row.source_kind,
     source: row.source,
     effectiveFrom: row.effective_from.toISOString(),
   },
+  sideLimits: row.sides.map(toSideLimits),
+});
+
+/** Revisions of the first release hold the bare pair. */
+const toElement = (row: Row): StageElement =>
+  row.element.kind ? row.element : { kind: "gear-pair", pair: row.element, parts: row.parts };
+
+function toLimits(row: Row, element: StageElement): Pick<StageLimits, "given" | "lo" | "aim" | "hi"> {
+  const given: GivenLimits = { quantity: row.quantity, held: row.held, lo: row.lo, aim: row.aim, hi: row.hi };
+  return { given, ...limitsInWork(element, given) };
+}
+
+const toSideLimits = (row: Row): SideLimits => ({
+  id: row.id,
+  revision: row.revision,
+  quantity: row.quantity,
+  lo: row.lo,
+  hi: row.hi,
+  sourceKind: row.source_kind,
+  source: row.source,
+  effectiveFrom: new Date(row.effective_from).toISOString(),
 });
 
 export const insertStage = (
   db: Database,
-  s: { id: string; machineId: string; position: number; name: string; at: Date },
-) => none(db, sql`insert into stage values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, 'gear-pair', ${s.at})`);
+  s: { id: string; machineId: string; position: number; name: string; kind: StageKind; at: Date },
+) => none(db, sql`insert into stage values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, ${s.kind}, ${s.at})`);
 
 export const renameStage = (db: Database, id: string, name: string) =>
   none(db, sql`update stage set name = ${name} where id = ${id}`);
@@ -167,28 +230,43 @@ type Revision = { stageId: string; madeBy: string; from: Date };
 export const insertGeometry = (db: Database, { stageId, madeBy, from }: Revision, g: Geometry) =>
   none(
     db,
-    sql`insert into stage_geometry values (${g.id}, ${stageId}, ${g.revision}, ${JSON.stringify(g.pair)}, ${JSON.stringify(g.clamps)}, ${madeBy}, ${from},
-          ${g.arcDeg?.[0] ?? null}, ${g.arcDeg?.[1] ?? null}, ${g.turnedBy}, ${JSON.stringify(g.parts)})`,
+    sql`insert into stage_geometry values (${g.id}, ${stageId}, ${g.revision}, ${JSON.stringify(g.element)}, ${JSON.stringify(g.clamps)}, ${madeBy}, ${from},
+          ${g.arcDeg?.[0] ?? null}, ${g.arcDeg?.[1] ?? null}, ${g.turnedBy})`,
   );
 
 export const insertAdjuster = (db: Database, { stageId, madeBy, from }: Revision, a: StageAdjuster) =>
   none(
     db,
-    sql`insert into stage_adjuster values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from},
-          ${a.hand}, ${a.hasScale}, ${a.seenFrom})`,
+    sql`insert into stage_adjuster values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${a.adjuster && JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from},
+          ${a.hand}, ${a.hasScale}, ${a.seenFrom}, ${a.means ?? ""}, ${JSON.stringify(a.alsoMoves)})`,
   );
 
 export const insertLimits = (
   db: Database,
   { stageId, madeBy, from }: Revision,
-  l: Omit<StageLimits, "effectiveFrom">,
+  l: Pick<StageLimits, "id" | "revision" | "given" | "sourceKind" | "source">,
 ) =>
   none(
     db,
-    sql`insert into stage_limits values (${l.id}, ${stageId}, ${l.revision}, ${l.quantity}, ${l.loMm}, ${l.aimMm}, ${l.hiMm}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from})`,
+    sql`insert into stage_limits values (${l.id}, ${stageId}, ${l.revision}, ${l.given.quantity}, ${l.given.lo}, ${l.given.aim}, ${l.given.hi}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from}, ${l.given.held})`,
   );
 
-export type LimitsRevision = StageLimits & { madeByName: string };
+export const insertSideLimits = (
+  db: Database,
+  { stageId, madeBy, from }: Revision,
+  l: Omit<SideLimits, "effectiveFrom">,
+) =>
+  none(
+    db,
+    sql`insert into side_limits values (${l.id}, ${stageId}, ${l.quantity}, ${l.revision}, ${l.lo}, ${l.hi}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from})`,
+  );
+
+export type LimitsRevision = Pick<
+  StageLimits,
+  "id" | "revision" | "given" | "sourceKind" | "source" | "effectiveFrom"
+> & {
+  madeByName: string;
+};
 
 /** All revisions of a stage's limits, newest first. */
 export const limitsRevisions = (db: Database, stageId: string) =>
@@ -199,10 +277,7 @@ export const limitsRevisions = (db: Database, stageId: string) =>
     (row): LimitsRevision => ({
       id: row.id,
       revision: row.revision,
-      quantity: row.quantity,
-      loMm: row.lo_mm,
-      aimMm: row.aim_mm,
-      hiMm: row.hi_mm,
+      given: { quantity: row.quantity, held: row.held, lo: row.lo, aim: row.aim, hi: row.hi },
       sourceKind: row.source_kind,
       source: row.source,
       effectiveFrom: row.effective_from.toISOString(),
