@@ -7,7 +7,7 @@ import { type Context, checkRole } from "./context";
 import { firstHash } from "./entry-hash";
 import { checkInput, id, text, words } from "./input";
 import { insertWholeStage } from "./insert-stage";
-import { checkGeometry, stageInput } from "./stage-input";
+import { checkStage, stageInput } from "./stage-input";
 
 export const machineFields = z.object({
   name: words(80),
@@ -32,9 +32,9 @@ export async function addMachine(
   const checked = checkInput(machineInput, input);
   if (!checked.ok) return checked;
   const machine = checked.value;
-  const warnings: Extract<ReturnType<typeof checkGeometry>, { ok: true }>["value"][] = [];
+  const warnings: Extract<ReturnType<typeof checkStage>, { ok: true }>["value"][] = [];
   for (const [i, stage] of machine.stages.entries()) {
-    const geometry = checkGeometry(stage.geometry, ["stages", String(i), "geometry"]);
+    const geometry = checkStage(stage, ["stages", String(i)]);
     if (!geometry.ok) return geometry;
     warnings.push(geometry.value);
   }

@@ -6,7 +6,7 @@ import { nextPosition, stageById, stagesOfMachines } from "../data/queries/stage
 import { type Context, checkRole } from "./context";
 import { checkInput, id } from "./input";
 import { insertWholeStage } from "./insert-stage";
-import { checkGeometry, stageInput } from "./stage-input";
+import { checkStage, stageInput } from "./stage-input";
 
 const addStageInput = stageInput.extend({ machineId: id });
 export type AddStageInput = z.input<typeof addStageInput>;
@@ -18,7 +18,7 @@ export async function addStage({ pool, person, now }: Context, input: unknown): 
   const checked = checkInput(addStageInput, input);
   if (!checked.ok) return checked;
   const { machineId, ...stage } = checked.value;
-  const warnings = checkGeometry(stage.geometry, ["geometry"]);
+  const warnings = checkStage(stage);
   if (!warnings.ok) return warnings;
   return transaction(pool, async (db): Promise<Result<{ stageId: string }>> => {
     const machine = await machineById(db, person.workshopId, machineId);

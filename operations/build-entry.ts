@@ -7,11 +7,13 @@ import {
   isKind,
   jobRecord,
   type KnownRound,
-  knownRound,
+  knownIn,
+  knownRounds,
   type ReadingRecord,
   wholeRound,
 } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
+import { frameOf, placeCount } from "../core/stages";
 import type { Instrument } from "../data/queries/instruments";
 import type { Stage } from "../data/queries/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
@@ -22,10 +24,12 @@ import { noteInput } from "./entries/note";
 import { buildLive, isolatedInput, liveChecks, liveInput } from "./entries/power";
 import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
+import { buildSide, sideInput } from "./entries/side";
 
 /** What a technician can put into the logbook of an open job. */
 export const workInput = z.discriminatedUnion("kind", [
   roundInput,
+  sideInput,
   feelInput,
   looseThingInput,
   moveInput,
@@ -53,7 +57,7 @@ export function buildEntry(
   instruments: readonly Instrument[],
   entries: readonly Entry[],
   stages: readonly Stage[] = [stage],
-  before: KnownRound | null = null,
+  before: readonly KnownRound[] = [],
 ): Result<Built> {
   const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
     body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
@@ -65,7 +69,7 @@ export function buildEntry(
     case "clamp":
       return plain(buildClamp(work, stage.geometry.clamps));
     case "feel":
-      return plain(buildFeel(work, stage.geometry.pair.teeth[1]));
+      return plain(buildFeel(work, placeCount(frameOf(stage.geometry.element))));
     case "loose-thing":
       return plain(buildLooseThing(work, record()), work.state === "out" ? work.names : null);
     case "proof":
@@ -80,13 +84,19 @@ export function buildEntry(
       const parts = stages.map((item) => ({ name: stages.length > 1 ? item.name : "", record: recordOf(item) }));
       return plain(accept(buildLive(work, parts)));
     }
+    case "side": {
+      const instrument = instruments.find((candidate) => candidate.id === work.instrumentId);
+      if (!instrument) return refuse("no-such-instrument", ["instrumentId"]);
+      const side = buildSide(work, stage, instrument, record().power?.state === "live");
+      return side.ok ? accept({ ...side.value, namesEntry: null }) : side;
+    }
     case "round": {
       const instrument = instruments.find((candidate) => candidate.id === work.method.instrumentId);
       if (!instrument) return refuse("no-such-instrument", ["method", "instrumentId"]);
       const first = work.continues === null ? null : roundToGoOnWith(work.continues, stage, entries);
       if (work.continues !== null && first === null) return refuse("no-such-round", ["continues"]);
       const live = record().power?.state === "live";
-      const known = knownRound(entries, stage.id, stage.geometry.pair.teeth[1], work.carries ? before : null);
+      const known = knownIn(knownRounds(entries, stage.id, work.carries ? before : []), work.method.gear);
       const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }

@@ -1,10 +1,20 @@
 import { v5 } from "uuid";
 import { z } from "zod";
-import { unwiseIn } from "../core/gears";
+import { mirroredAngle } from "../core/drawing";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
+import { checkElement, type KeptDriveLine, withoutGone } from "../core/stages";
+import { type Database, transaction } from "../data/postgres";
+import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { insertMachine, lockHead, machineById } from "../data/queries/machines";
-import { insertAdjuster, insertGeometry, insertLimits, insertStage, stagesOfMachines } from "../data/queries/stages";
+import {
+  insertAdjuster,
+  insertGeometry,
+  insertLimits,
+  insertSideLimits,
+  insertStage,
+  type Stage,
+  stagesOfMachines,
+} from "../data/queries/stages";
 import { machineFields, nameIsFree } from "./add-machine";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
@@ -56,32 +66,72 @@ export async function copyMachine(
       kind: "change",
       body: { what: "machine", text: `${kind} of ${source.name}, ${source.tag}`, warnings: [] },
     });
-    for (const stage of await stagesOfMachines(db, [source.id])) {
+    const stages = await stagesOfMachines(db, [source.id]);
+    for (const stage of stages) {
       const own = (part: string) => v5(`${stage.id} ${part}`, fields.id);
       const revision = { stageId: own("stage"), madeBy: person.id, from: now };
       const ids = { geometryId: own("geometry"), adjusterId: own("adjuster"), limitsId: own("limits") };
       const geometry = mirrored ? mirroredGeometry(stage.geometry) : stage.geometry;
-      const adjuster = mirrored ? mirroredAdjuster(stage.adjuster) : stage.adjuster;
+      const copied = mirrored ? mirroredAdjuster(stage.adjuster) : stage.adjuster;
+      const adjuster = {
+        ...copied,
+        alsoMoves: copied.alsoMoves.map((other) => ({ ...other, stageId: v5(`${other.stageId} stage`, fields.id) })),
+      };
       await insertStage(db, {
         id: revision.stageId,
         machineId: fields.id,
         position: stage.position,
         name: stage.name,
+        kind: stage.kind,
         at: now,
       });
       await insertGeometry(db, revision, { ...geometry, id: ids.geometryId, revision: 1 });
       await insertAdjuster(db, revision, { ...adjuster, id: ids.adjusterId, revision: 1 });
       await insertLimits(db, revision, { ...stage.limits, id: ids.limitsId, revision: 1 });
+      for (const side of stage.sideLimits)
+        await insertSideLimits(db, revision, { ...side, id: own(`side ${side.quantity}`), revision: 1 });
+      const unwise = checkElement(geometry.element);
       await appendEntry(db, head, {
         ...by,
         ...ids,
         id: own("entry"),
         stageId: revision.stageId,
         kind: "change",
-        body: { what: "stage", text: stage.name, warnings: unwiseIn(geometry.pair, geometry.parts).map(warningText) },
+        body: { what: "stage", text: stage.name, warnings: unwise.ok ? unwise.value.map(warningText) : [] },
       });
       await refreshStanding(db, revision.stageId);
     }
+    await copyDriveLine(db, source.id, stages, mirrored, { machineId: fields.id, madeBy: person.id, from: now });
     return accept({ machineId: fields.id });
   });
+}
+
+/** What drives what on the source, with the copy's own stages; stages that were retired since are left out. */
+async function copyDriveLine(
+  db: Database,
+  sourceId: string,
+  stages: readonly Stage[],
+  mirrored: boolean,
+  own: { machineId: string; madeBy: string; from: Date },
+): Promise<void> {
+  const line = await driveLineOf(db, sourceId);
+  if (!line) return;
+  const elements = new Map(stages.map((stage) => [stage.id, stage.geometry.element]));
+  const copied = (id: string): string => (elements.has(id) ? v5(`${id} stage`, own.machineId) : id);
+  const { sources, links, outputs } = withoutGone(line.graph, new Set(elements.keys()));
+  const graph = {
+    sources,
+    links: links.map((link): KeptDriveLine["links"][number] => {
+      const element = elements.get(link.stageId);
+      return {
+        ...link,
+        stageId: copied(link.stageId),
+        from: copied(link.from),
+        onto: link.onto && copied(link.onto),
+        angleDeg: mirrored && element ? mirroredAngle(element, link.angleDeg) : link.angleDeg,
+      };
+    }),
+    outputs: outputs.map((output) => ({ ...output, at: copied(output.at) })),
+  };
+  await insertDriveLine(db, { ...own, id: v5("drive line", own.machineId), revision: 1, graph });
 }

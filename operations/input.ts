@@ -11,6 +11,8 @@ export const text = (most: number) =>
 export const words = (most: number) => text(most).trim().min(1);
 export const id = z.uuid().toLowerCase();
 export const instant = z.iso.datetime();
+/** A day of the calendar, "2026-11-25". */
+export const day = z.iso.date();
 
 /** Loose input made one checked type, or the first thing that is wrong with it. */
 export function checkInput<T extends z.ZodType>(schema: T, input: unknown): Result<z.output<T>> {

@@ -14,6 +14,8 @@ test.each([
 test("the mirror image of a mirror image is the thing itself", () => {
   const adjuster = {
     name: "Screw",
+    means: "jack-screw",
+    alsoMoves: [],
     adjuster: { type: "screw", leadMm: 1, angleDeg: 0, oneWay: true, springReturn: false },
     step: 0.1,
     positiveWord: "clockwise",
@@ -23,13 +25,14 @@ test("the mirror image of a mirror image is the thing itself", () => {
     seenFrom: "the right",
   } satisfies Omit<StageAdjuster, "id" | "revision">;
   const geometry = {
-    pair: { ...spurPair([20, 40], 1, 30.1), helixAngleDeg: 12 },
+    element: { kind: "gear-pair", pair: { ...spurPair([20, 40], 1, 30.1), helixAngleDeg: 12 }, parts: {} },
     clamps: { points: [{ x: 5, y: 2 }], size: "M6", torqueNm: 9, passes: 2, compound: false },
     arcDeg: [-10, 80],
     turnedBy: "input",
-    parts: {},
   } satisfies Omit<Geometry, "id" | "revision">;
   expect(mirroredAdjuster(mirroredAdjuster(adjuster))).toEqual(adjuster);
   expect(mirroredGeometry(mirroredGeometry(geometry))).toEqual(geometry);
-  expect(mirroredGeometry(geometry)).toMatchObject({ arcDeg: [-80, 10], pair: { helixAngleDeg: -12 } });
+  expect(mirroredGeometry(geometry)).toMatchObject({ arcDeg: [-80, 10], element: { pair: { helixAngleDeg: -12 } } });
+  const worm = { kind: "worm", hand: "right" } as Geometry["element"];
+  expect(mirroredGeometry({ ...geometry, element: worm }).element).toMatchObject({ hand: "left" });
 });

@@ -1,25 +1,27 @@
+import { v5 } from "uuid";
 import { z } from "zod";
-import { type Entry, type KnownRound, knownRound } from "../core/logbook";
+import { type Entry, isOverdue, type KnownRound, knownRounds } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { type Database, transaction } from "../data/postgres";
 import { entriesOfJob, recentStageWork } from "../data/queries/entries";
-import { instrumentsOfWorkshop } from "../data/queries/instruments";
+import { type Instrument, instrumentsOfWorkshop } from "../data/queries/instruments";
 import { jobById } from "../data/queries/jobs";
-import { lockHead } from "../data/queries/machines";
+import { type ChainHead, lockHead } from "../data/queries/machines";
 import { type Stage, stagesById } from "../data/queries/stages";
 import { alreadyThere } from "./already-there";
 import { appendEntry } from "./append-entry";
-import { buildEntry, workInput } from "./build-entry";
+import { buildEntry, type WorkInput, workInput } from "./build-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant } from "./input";
 import { refreshAfterClamp, refreshStanding } from "./refresh-standing";
+import { reserve, takeReserved } from "./stores";
 import { trueTime } from "./true-time";
 
 const envelope = z.object({ id, jobId: id, stageId: id, madeAt: instant, sentAt: instant.optional() });
 
 /**
  * An entry on an open job: a round, a round by feel, a move, a touched clamp, something put in or taken out, isolated, live, a
- * proof run or a note. Sent twice it stays one. Two people on one job both keep their entries, in the order in which the
+ * proof run or a note. What a move takes out of the stores is gone from there with it, or the move is refused. Sent twice it stays one. Two people on one job both keep their entries, in the order in which the
  * server took them.
  */
 export async function recordEntry({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
@@ -41,36 +43,78 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
     if (!stage) return refuse("no-such-stage", ["stageId"]);
     const instruments = await instrumentsOfWorkshop(db, person.workshopId);
     const carries = work.value.kind === "round" && work.value.carries;
-    const before = carries ? await roundBefore(db, stage, job.id) : null;
+    const before = carries ? await roundsBefore(db, stage, job.id) : [];
     const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id), stages, before);
     if (!built.ok) return built;
+    const stock = work.value.kind === "move" ? work.value.stock : [];
+    const reserved = await reserve(db, person.workshopId, stock);
+    if (!reserved.ok) return reserved;
     const { kind } = work.value;
+    const { madeAt } = trueTime(head.value.madeAt, head.value.sentAt, now);
+    const overdue = overdueOn(work.value, instruments, madeAt);
     const entry = await appendEntry(db, chain, {
       ...built.value,
+      body: overdue ? { ...built.value.body, overdue } : built.value.body,
       id: head.value.id,
       machineId: job.machineId,
       jobId: job.id,
       stageId: stage.id,
       kind,
       madeBy: person.id,
-      madeAt: trueTime(head.value.madeAt, head.value.sentAt, now).madeAt,
+      madeAt,
       recordedAt: now,
       geometryId: stage.geometry.id,
       adjusterId: stage.adjuster.id,
       limitsId: stage.limits.id,
     });
+    if (kind === "move") await moveAlong(db, chain, stage, entry);
+    await takeReserved(db, stock, { entryId: entry.id, why: stage.name, madeBy: person.id, at: now });
     if (kind === "clamp") await refreshAfterClamp(db, stage.id);
-    else if (kind === "round" || kind === "feel" || kind === "move") await refreshStanding(db, stage.id);
+    else if (kind === "round" || kind === "side" || kind === "feel" || kind === "move")
+      await refreshStanding(db, stage.id);
     return accept(entry);
   });
+}
+
+/** The day on which the calibration of what it was read with had been due; null where it was in date, or nothing was read. */
+function overdueOn(work: WorkInput, instruments: readonly Instrument[], madeAt: string): string | null {
+  const used = work.kind === "round" ? work.method.instrumentId : work.kind === "side" ? work.instrumentId : null;
+  const dueOn = instruments.find(({ id: own }) => own === used)?.dueOn ?? null;
+  return isOverdue(dueOn, madeAt.slice(0, 10)) ? dueOn : null;
+}
+
+/** What a move does to other stages of the machine is noted on each of them: it has to be read again. */
+async function moveAlong(db: Database, chain: ChainHead, stage: Stage, move: Entry): Promise<void> {
+  const others = await stagesById(
+    db,
+    stage.adjuster.alsoMoves.map(({ stageId }) => stageId),
+  );
+  for (const other of others.filter(({ machineId, retiredAt }) => machineId === stage.machineId && !retiredAt)) {
+    await appendEntry(db, chain, {
+      id: v5(other.id, move.id),
+      machineId: other.machineId,
+      jobId: move.jobId,
+      stageId: other.id,
+      kind: "change",
+      body: {
+        what: "moved-along",
+        text: `${stage.adjuster.name} of the ${stage.name.toLowerCase()} was moved`,
+        warnings: [],
+      },
+      madeBy: move.madeBy,
+      madeAt: move.madeAt,
+      recordedAt: new Date(move.recordedAt),
+    });
+    await refreshStanding(db, other.id);
+  }
 }
 
 /** Rounds and moves that the last whole round may lie behind. */
 const lookBack = 12;
 
-/** The stage's round as it was known before a job, carried over the moves since it was whole. */
-export async function roundBefore(db: Database, stage: Stage, jobId: string | null): Promise<KnownRound | null> {
+/** The stage's round as it was known before a job, carried over the moves since it was whole; one for each gear. */
+export async function roundsBefore(db: Database, stage: Stage, jobId: string | null): Promise<KnownRound[]> {
   const work = await recentStageWork(db, stage.id, lookBack);
   const earlier = work.filter((entry) => jobId === null || entry.jobId !== jobId);
-  return knownRound(earlier, stage.id, stage.geometry.pair.teeth[1]);
+  return knownRounds(earlier, stage.id);
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import type { Unwise } from "../core/gears";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
+import { measuredUnit, sideQuantities, type Unwise } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { openJobs } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
@@ -9,6 +9,7 @@ import {
   insertAdjuster,
   insertGeometry,
   insertLimits,
+  insertSideLimits,
   machineOfStage,
   renameStage,
   retireStage,
@@ -28,18 +29,23 @@ import {
   checkGeometry,
   geometryInput,
   geometryRow,
+  limitsFit,
   limitsInput,
   limitsRow,
+  sideLimitsInput,
+  sideLimitsRow,
 } from "./stage-input";
 import { warningText } from "./warning-text";
 
 const envelope = { entryId: id, stageId: id, text: text(400).trim().default("") };
 const revision = { ...envelope, revisionId: id, seenRevision: z.number().int().gte(1) };
 
+const sides = z.array(sideLimitsInput).max(sideQuantities.length).default([]);
+
 const reviseInput = z.discriminatedUnion("what", [
   z.object({ what: z.literal("geometry"), ...revision, geometry: geometryInput }),
   z.object({ what: z.literal("adjuster"), ...revision, adjuster: adjusterInput }),
-  z.object({ what: z.literal("limits"), ...revision, limits: limitsInput }),
+  z.object({ what: z.literal("limits"), ...revision, limits: limitsInput, sideLimits: sides }),
   z.object({ what: z.literal("stage"), ...envelope, name: words(80) }),
   z.object({ what: z.literal("retired"), ...envelope }),
 ]);
@@ -58,7 +64,7 @@ export async function reviseStage({ pool, person, now }: Context, input: unknown
   const { value } = checked;
   let warnings: Unwise[] = [];
   if (value.what === "geometry") {
-    const found = checkGeometry(value.geometry, ["geometry"]);
+    const found = checkGeometry(value.geometry, ["geometry", "element"]);
     if (!found.ok) return found;
     warnings = found.value;
   }
@@ -107,6 +113,7 @@ async function revise(
   switch (value.what) {
     case "geometry": {
       if (stage.geometry.revision !== value.seenRevision) return refuse("revised-meanwhile", ["geometry"]);
+      if (value.geometry.element.kind !== stage.kind) return refuse("another-kind", ["geometry", "element", "kind"]);
       const next = stage.geometry.revision + 1;
       await insertGeometry(db, at, geometryRow(value.revisionId, next, value.geometry));
       return accept(`Geometry, revision ${next}`);
@@ -120,9 +127,17 @@ async function revise(
     case "limits": {
       if (stage.limits.revision !== value.seenRevision) return refuse("revised-meanwhile", ["limits"]);
       const next = stage.limits.revision + 1;
+      const fit = limitsFit(stage.geometry.element, value.limits, value.sideLimits);
+      if (!fit.ok) return fit;
       await insertLimits(db, at, limitsRow(value.revisionId, next, value.limits));
-      const { loMm, hiMm, source } = value.limits;
-      return accept(`Limits ${loMm} to ${hiMm} mm, ${source}, revision ${next}`);
+      for (const side of value.sideLimits) {
+        const before = stage.sideLimits.find(({ quantity }) => quantity === side.quantity);
+        if (before && before.lo === side.lo && before.hi === side.hi && before.source === side.source) continue;
+        await insertSideLimits(db, at, sideLimitsRow((before?.revision ?? 0) + 1, side));
+      }
+      const { lo, hi, source, quantity } = value.limits;
+      const { unit } = quantity === "elongation" ? { unit: "%" } : measuredUnit[quantity];
+      return accept(`Limits ${lo} to ${hi} ${unit}, ${source}, revision ${next}`);
     }
     case "stage": {
       const others = await stagesOfMachines(db, [stage.machineId]);

@@ -1,6 +1,10 @@
+import { z } from "zod";
+import { accept, type Result, refuse } from "../core/quantity";
 import { type Pool, transaction } from "../data/postgres";
-import { type Instrument, insertInstrument } from "../data/queries/instruments";
-import { insertPerson, insertWorkshop, type Person } from "../data/queries/people";
+import { insertInstrument, type NewInstrument } from "../data/queries/instruments";
+import { countPeople, insertPerson, insertWorkshop, lockPeople, type Person } from "../data/queries/people";
+import { checkInput, id, words } from "./input";
+import { newPassword } from "./people";
 import { hashPassword } from "./sign-in";
 
 export type FirstLead = { id: string; name: string; signIn: string; password: string };
@@ -11,13 +15,70 @@ export async function setUpWorkshop(
   now: Date,
   workshop: { id: string; name: string; timeZone: string },
   lead: FirstLead,
-  instruments: readonly Instrument[],
+  instruments: readonly NewInstrument[],
 ): Promise<Person> {
+  const made = await setUpOnce(pool, now, workshop, lead, instruments);
+  if (!made) throw new Error("there is a workshop already");
+  return made;
+}
+
+const firstInput = z.object({
+  id,
+  workshopId: id,
+  workshop: words(80),
+  timeZone: words(60).refine(isTimeZone, { params: { code: "no-such-time-zone" } }),
+  name: words(80),
+  signIn: words(80),
+  password: newPassword,
+});
+
+/** The first lead of a workshop that has nobody yet, as they enter themselves. */
+export async function nameFirstLead(
+  pool: Pool,
+  now: Date,
+  input: unknown,
+  instruments: readonly NewInstrument[],
+): Promise<Result<Person>> {
+  const checked = checkInput(firstInput, input);
+  if (!checked.ok) return checked;
+  const { workshopId, workshop, timeZone, ...lead } = checked.value;
+  const made = await setUpOnce(pool, now, { id: workshopId, name: workshop, timeZone }, lead, instruments);
+  return made ? accept(made) : refuse("already-set-up", []);
+}
+
+export const nobodyYet = async (pool: Pool): Promise<boolean> => (await countPeople(pool)) === 0;
+
+/** Null where somebody else was quicker. */
+async function setUpOnce(
+  pool: Pool,
+  now: Date,
+  workshop: { id: string; name: string; timeZone: string },
+  lead: FirstLead,
+  instruments: readonly NewInstrument[],
+): Promise<Person | null> {
   const passwordHash = await hashPassword(lead.password);
-  await transaction(pool, async (db) => {
+  return transaction(pool, async (db) => {
+    await lockPeople(db);
+    if ((await countPeople(db)) > 0) return null;
     await insertWorkshop(db, { ...workshop, at: now });
     await insertPerson(db, { ...lead, workshopId: workshop.id, passwordHash, role: "lead", at: now });
     for (const instrument of instruments) await insertInstrument(db, workshop.id, instrument);
+    return {
+      id: lead.id,
+      workshopId: workshop.id,
+      name: lead.name,
+      role: "lead",
+      timeZone: workshop.timeZone,
+      preferences: {},
+    };
   });
-  return { id: lead.id, workshopId: workshop.id, name: lead.name, role: "lead", timeZone: workshop.timeZone };
+}
+
+function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat("en", { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
 }

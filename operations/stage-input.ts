@@ -1,9 +1,24 @@
 import { z } from "zod";
-import { adjusterSchema, pairGeometry, pairSchema } from "../calc";
-import { gearPair, type PairGeometry, type Unwise, unwiseIn } from "../core/gears";
+import { adjusterSchema } from "../calc";
 import { accept, type Result, refuse } from "../core/quantity";
-import type { Geometry, StageAdjuster, StageLimits } from "../data/queries/stages";
+import {
+  checkElement,
+  limitWays,
+  measuredQuantities,
+  type StageElement,
+  sideQuantities,
+  sidesOf,
+  type Unwise,
+} from "../core/stages";
+import {
+  adjusterMeans,
+  type Geometry,
+  type SideLimits,
+  type StageAdjuster,
+  type StageLimits,
+} from "../data/queries/stages";
 import { id, text, words } from "./input";
+import { elementInput, toElement } from "./stage-element";
 
 export const clampPattern = z.object({
   points: z
@@ -16,31 +31,26 @@ export const clampPattern = z.object({
   compound: z.boolean(),
 });
 
-const measure = z.number().gt(0).lte(1e5).nullable();
-
 export const geometryInput = z.object({
-  pair: pairSchema,
+  element: elementInput,
   clamps: clampPattern,
-  /** Cumulative gear angles of a stage that turns only so far. */
+  /** Cumulative angles of a stage that turns only so far. */
   arcDeg: z
     .tuple([z.number().gte(-3600).lte(3600), z.number().gte(-3600).lte(3600)])
     .refine(([from, to]) => from < to, { path: [0], params: { code: "window-upside-down" } })
     .nullable()
     .default(null),
   turnedBy: z.enum(["either", "input", "output", "power"]).default("either"),
-  parts: z
-    .object({
-      materials: z.tuple([text(60).trim(), text(60).trim()]).optional(),
-      boresMm: z.tuple([measure, measure]).optional(),
-      keywaysMm: z.tuple([measure, measure]).optional(),
-      gearModuleMm: z.number().gt(0).lte(1000).optional(),
-    })
-    .default({}),
 });
 
 export const adjusterInput = z.object({
   name: words(60),
-  adjuster: adjusterSchema,
+  adjuster: adjusterSchema.nullable(),
+  means: z.enum(adjusterMeans).nullable().default(null),
+  alsoMoves: z
+    .array(z.object({ stageId: id, perMm: z.number().gte(-100).lte(100) }))
+    .max(20)
+    .default([]),
   step: z.number().gt(0).lte(1000),
   positiveWord: words(40),
   negativeWord: words(40),
@@ -49,18 +59,33 @@ export const adjusterInput = z.object({
   seenFrom: text(60).trim().default(""),
 });
 
+const source = {
+  sourceKind: z.enum(["maker", "drawing", "standard", "house rule", "recommended"]),
+  source: words(200),
+};
+const amount = z.number().gte(0).lte(1e7);
+
 export const limitsInput = z
   .object({
-    loMm: z.number().gte(0).lte(1000),
-    aimMm: z.number().gte(0).lte(1000).nullable(),
-    hiMm: z.number().gte(0).lte(1000),
-    sourceKind: z.enum(["maker", "drawing", "standard", "house rule", "recommended"]),
-    source: words(200),
+    quantity: z.enum(measuredQuantities),
+    held: z.number().gt(0).lte(1e6).nullable().default(null),
+    lo: amount,
+    aim: amount.nullable(),
+    hi: amount,
+    ...source,
   })
-  .refine((limits) => limits.loMm <= limits.hiMm, { path: ["loMm"], params: { code: "window-upside-down" } })
-  .refine((limits) => limits.aimMm === null || (limits.aimMm >= limits.loMm && limits.aimMm <= limits.hiMm), {
-    path: ["aimMm"],
+  .refine((limits) => limits.lo <= limits.hi, { path: ["lo"], params: { code: "window-upside-down" } })
+  .refine((limits) => limits.aim === null || (limits.aim >= limits.lo && limits.aim <= limits.hi), {
+    path: ["aim"],
     params: { code: "aim-outside" },
+  });
+
+export const sideLimitsInput = z
+  .object({ id, quantity: z.enum(sideQuantities), lo: amount.nullable(), hi: amount.nullable(), ...source })
+  .refine((limits) => limits.lo !== null || limits.hi !== null, { path: ["hi"], params: { code: "missing" } })
+  .refine((limits) => limits.lo === null || limits.hi === null || limits.lo <= limits.hi, {
+    path: ["lo"],
+    params: { code: "window-upside-down" },
   });
 
 export const stageInput = z.object({
@@ -73,14 +98,15 @@ export const stageInput = z.object({
   adjuster: adjusterInput,
   limitsId: id,
   limits: limitsInput,
+  sideLimits: z.array(sideLimitsInput).max(sideQuantities.length).default([]),
 });
 export type StageInput = z.output<typeof stageInput>;
 
 export const geometryRow = (
   rowId: string,
   revision: number,
-  { pair, ...rest }: z.output<typeof geometryInput>,
-): Geometry => ({ id: rowId, revision, pair: pairGeometry(pair), ...rest });
+  { element, ...rest }: z.output<typeof geometryInput>,
+): Geometry => ({ id: rowId, revision, element: toElement(element), ...rest });
 
 export const adjusterRow = (rowId: string, revision: number, input: z.output<typeof adjusterInput>): StageAdjuster => ({
   id: rowId,
@@ -88,16 +114,40 @@ export const adjusterRow = (rowId: string, revision: number, input: z.output<typ
   ...input,
 });
 
+type LimitsRow = Pick<StageLimits, "id" | "revision" | "given" | "sourceKind" | "source">;
 export const limitsRow = (
   rowId: string,
   revision: number,
-  input: z.output<typeof limitsInput>,
-): Omit<StageLimits, "effectiveFrom"> => ({ id: rowId, revision, quantity: "circumferential-backlash", ...input });
+  { sourceKind, source, ...given }: z.output<typeof limitsInput>,
+): LimitsRow => ({ id: rowId, revision, given, sourceKind, source });
 
-/** What is unwise in a geometry, to be recorded; or the refusal of one that cannot be. The adjuster must be able to move it. */
-export function checkGeometry({ pair, parts }: z.output<typeof geometryInput>, path: string[]): Result<Unwise[]> {
-  const geometry: PairGeometry = pairGeometry(pair);
-  const mesh = gearPair(geometry);
-  if (!mesh.ok) return refuse(mesh.refusal.code, [...path, "pair", ...mesh.refusal.path], mesh.refusal.facts);
-  return accept(unwiseIn(geometry, parts));
+export const sideLimitsRow = (
+  revision: number,
+  input: z.output<typeof sideLimitsInput>,
+): Omit<SideLimits, "effectiveFrom"> => ({ revision, ...input });
+
+/** What is unwise in a geometry, to be recorded; or the refusal of one that cannot be, with the nearest that works. */
+export function checkGeometry({ element }: z.output<typeof geometryInput>, path: string[]): Result<Unwise[]> {
+  const checked = checkElement(toElement(element));
+  return checked.ok ? checked : refuse(checked.refusal.code, [...path, ...checked.refusal.path], checked.refusal.facts);
+}
+
+/** The same of a whole new stage: its geometry, and whether its limits are of its kind. */
+export function checkStage(stage: StageInput, path: string[] = []): Result<Unwise[]> {
+  const warnings = checkGeometry(stage.geometry, [...path, "geometry", "element"]);
+  if (!warnings.ok) return warnings;
+  const fit = limitsFit(toElement(stage.geometry.element), stage.limits, stage.sideLimits);
+  return fit.ok ? warnings : refuse(fit.refusal.code, [...path, ...fit.refusal.path], fit.refusal.facts);
+}
+
+/** Whether limits are about something that a stage of this kind is judged by or read for. */
+export function limitsFit(
+  element: StageElement,
+  limits: z.output<typeof limitsInput> | null,
+  sides: readonly z.output<typeof sideLimitsInput>[],
+): Result<null> {
+  if (limits && !limitWays(element).includes(limits.quantity))
+    return refuse("not-of-this-kind", ["limits", "quantity"]);
+  const odd = sides.findIndex(({ quantity }) => !sidesOf(element).includes(quantity));
+  return odd < 0 ? accept(null) : refuse("not-of-this-kind", ["sideLimits", odd, "quantity"]);
 }

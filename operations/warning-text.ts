@@ -1,4 +1,4 @@
-import type { Unwise } from "../core/gears";
+import type { Unwise } from "../core/stages";
 
 /** A warning as it is kept in the logbook: its code and its numbers, readable as they stand. */
 export function warningText(warning: Unwise): string {

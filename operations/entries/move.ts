@@ -1,12 +1,15 @@
 import { z } from "zod";
-import { centreChange, unitOf } from "../../core/advice";
+import { centreChange, totalOf, unitOf } from "../../core/advice";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { StageAdjuster } from "../../data/queries/stages";
 import { id, text } from "../input";
+import { takings } from "../takings";
 
 const finite = z.number().gte(-1e6).lte(1e6);
 const reason = z.enum(["not-provable", "provisional", "tight-risk", "best-possible", "draw-back-by-hand"]);
+
+const laid = z.array(z.object({ thicknessMm: z.number().gt(0).lte(1000), count: z.int().gte(1).lte(100) })).max(40);
 
 export const moveInput = z.object({
   kind: z.literal("move"),
@@ -15,9 +18,9 @@ export const moveInput = z.object({
   advised: z
     .object({
       amount: finite,
-      minMm: finite,
-      maxMm: finite,
-      atMm: finite.nullable(),
+      min: finite,
+      max: finite,
+      at: finite.nullable(),
       standTooth: z.number().int().gte(1).nullable(),
     })
     .nullable(),
@@ -27,6 +30,10 @@ export const moveInput = z.object({
   feelerMm: z.array(z.number().gt(0).lte(100)).min(1).max(6).optional(),
   /** The revision of the adjuster that the amount is meant for. */
   adjusterId: id.optional(),
+  /** The shims that lay in it and those that lie in it now. */
+  stack: z.object({ was: laid, now: laid }).optional(),
+  /** What was taken out of the stores for it (below 0), and put back. */
+  stock: takings,
 });
 
 /** A move as it was made. One whose part was brought back by hand says nothing about the screw, so it teaches nothing. */
@@ -34,10 +41,14 @@ export function buildMove(
   input: z.output<typeof moveInput>,
   { adjuster, id: revision, name }: StageAdjuster,
 ): Result<Bodies["move"]> {
+  if (!adjuster) return refuse("nothing-to-adjust", ["amount"]);
   if (input.amount === 0) return refuse("no-amount", ["amount"]);
   // An amount in the units of another adjuster would mean something else.
   if (input.adjusterId !== undefined && input.adjusterId !== revision)
     return refuse("adjuster-revised", ["amount"], { name });
+  const { stack } = input;
+  if (stack && Math.abs(totalOf(stack.now) - totalOf(stack.was) - input.amount) > 0.0015)
+    return refuse("stack-is-not-the-move", ["stack"]);
   const change = centreChange(adjuster, input.amount);
   const byHand = adjuster.type === "screw" && adjuster.oneWay && !adjuster.springReturn && input.amount < 0;
   return accept({
@@ -50,5 +61,6 @@ export function buildMove(
     teaches: !byHand,
     note: input.note,
     ...(input.feelerMm ? { feelerMm: input.feelerMm } : {}),
+    ...(stack ? { stack } : {}),
   });
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Dimension, parseQuantity, type Result, refuse } from "../../core/quantity";
-import { text } from "../input";
+import { text, words } from "../input";
 
 export const proofInput = z.object({
   kind: z.literal("proof"),
@@ -10,6 +10,8 @@ export const proofInput = z.object({
   current: text(40).trim(),
   temperature: text(40).trim(),
   noise: text(400).trim(),
+  /** Which gear of a switchable one. */
+  gear: words(40).optional(),
 });
 
 /** One powered run: what was not measured stays null, but something must have been. */
@@ -26,6 +28,7 @@ export function buildProof(input: z.output<typeof proofInput>): Result<Bodies["p
     currentA: current.value,
     temperatureC: temperature.value,
     noise: input.noise,
+    ...(input.gear ? { gear: input.gear } : {}),
   });
 }
 

@@ -1,8 +1,15 @@
 import { beforeAll, expect, inject, test } from "vitest";
+import { readAdjuster } from "~/app/features/stage-form/adjuster-texts";
+import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-texts";
+import { readGeometry, textsOf } from "~/app/features/stage-form/texts";
+import { mustHold } from "~/core/quantity";
+import { driveGraph, ratiosOf, stageKinds } from "~/core/stages";
+import { driveLine } from "~/core/trains";
 import { openPool, type Pool, transaction } from "~/data/postgres";
+import { driveLineOf } from "~/data/queries/drive-lines";
 import { openJobs } from "~/data/queries/jobs";
 import { allMachines } from "~/data/queries/machines";
-import { stagesOfMachines } from "~/data/queries/stages";
+import { adjusterMeans, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { scenario } from "~/demo/scenario";
 import { verifyChain } from "~/operations/verify-chain";
@@ -28,7 +35,7 @@ test("the carton works stand as they should: one too tight, one that nobody can 
     stages.map((stage) => stage.id),
   );
   const of = (name: string) => standing.find((s) => s.stageId === stages.find((stage) => stage.name === name)?.id);
-  expect([machines.length, stages.length]).toEqual([6, 11]);
+  expect([machines.length, stages.length]).toEqual([7, 28]);
   expect(of("Anvil drive")).toMatchObject({ state: "outside", result: { fits: true } });
   expect(of("Cam drive")).toMatchObject({ result: { fits: false } });
   expect(await openJobs(pool, ids)).toHaveLength(1);
@@ -36,6 +43,47 @@ test("the carton works stand as they should: one too tight, one that nobody can 
   expect(corrections.rowCount).toBe(1);
   for (const machine of machines) {
     expect((await transaction(pool, (db) => verifyChain(db, machine))).breaks).toBeNull();
+  }
+});
+
+test("every kind of stage and every kind of adjuster is there, and every drive line works through", async () => {
+  const ids = (await allMachines(pool)).map((machine) => machine.id);
+  const stages = await stagesOfMachines(pool, ids);
+  expect(new Set(stages.map(({ kind }) => kind))).toEqual(new Set(stageKinds));
+  const means = new Set(stages.map(({ adjuster }) => adjuster.means));
+  expect(adjusterMeans.filter((known) => !means.has(known))).toEqual([]);
+  expect(stages.some(({ adjuster }) => adjuster.alsoMoves.length > 0)).toBe(true);
+  for (const id of ids) {
+    const own = stages.filter(({ machineId }) => machineId === id);
+    const kept = (await driveLineOf(pool, id))?.graph ?? { sources: [], links: [], outputs: [] };
+    const solved = mustHold(
+      driveLine(
+        driveGraph(
+          kept,
+          own.map((stage) => ({ id: stage.id, element: stage.geometry.element, loosest: 0.1 })),
+        ),
+      ),
+    );
+    const driving = own.filter(({ geometry }) => ratiosOf(geometry.element).length > 0);
+    expect(kept.links.map(({ stageId }) => stageId).sort()).toEqual(driving.map((stage) => stage.id).sort());
+    for (const shaft of solved.shafts) expect(shaft.rpm, `${shaft.id} of ${id}`).not.toBeNull();
+  }
+});
+
+test("a stage opened for revising and saved untouched stays what it was, to the last field", async () => {
+  const ids = (await allMachines(pool)).map((machine) => machine.id);
+  for (const stage of await stagesOfMachines(pool, ids)) {
+    const texts = textsOf(stage);
+    const { id: _, revision: __, clamps, ...geometry } = stage.geometry;
+    // Points on a circle are written out to the micrometre.
+    const points = clamps.points.map(({ x, y }) => ({ x: expect.closeTo(x, 2), y: expect.closeTo(y, 2) }));
+    const read = { of: stage.name, ...readGeometry(texts).value };
+    expect(read).toEqual({ of: stage.name, ...geometry, clamps: { ...clamps, points } });
+    const { id: ___, revision: ____, ...adjuster } = stage.adjuster;
+    expect({ of: stage.name, ...readAdjuster(texts).value }).toEqual({ of: stage.name, ...adjuster });
+    const { lo, aim, hi, quantity } = stage.limits.given;
+    expect({ of: stage.name, ...readLimits(texts).value }).toMatchObject({ of: stage.name, lo, aim, hi, quantity });
+    expect(readSideLimits(texts).value).toHaveLength(stage.sideLimits.length);
   }
 });
 

@@ -3,6 +3,7 @@ import { describe, expect, test } from "vitest";
 import type { EntryOf } from "~/core/logbook";
 import { mustHold, type Result } from "~/core/quantity";
 import { transaction } from "~/data/postgres";
+import { driveLineOf } from "~/data/queries/drive-lines";
 import { entriesOfJob } from "~/data/queries/entries";
 import { floorGroups, floorPage } from "~/data/queries/floor";
 import { machineById } from "~/data/queries/machines";
@@ -22,6 +23,7 @@ import { openJob } from "~/operations/open-job";
 import { closePoint, openPoint } from "~/operations/open-point";
 import { planVisit } from "~/operations/plan-visit";
 import { reviseStage } from "~/operations/revise-stage";
+import { saveDriveLine } from "~/operations/save-drive-line";
 import { signJob } from "~/operations/sign-job";
 import { verifyChain } from "~/operations/verify-chain";
 import { verifyExport } from "~/operations/verify-export";
@@ -106,6 +108,13 @@ describe("machines", () => {
         ],
       }),
     );
+    const line = {
+      sources: [{ id: "source-0", name: "Motor", rpm: 1440, torqueNm: null }],
+      links: [{ stageId: stage.id, from: "source-0", onto: null, gear: 0, angleDeg: 30 }],
+      outputs: [{ at: stage.id, name: "Rolls", wheelDiameterMm: 80, scale: null }],
+    };
+    const saved = { entryId: v7(), revisionId: v7(), machineId: source.id, seenRevision: 0, graph: line };
+    mustHold(await saveDriveLine(works.as(), saved));
     const twin = { ...newMachine("Right folder", "F-2"), sourceId: source.id, mirrored: true };
     mustHold(await copyMachine(works.as(), twin));
     mustHold(await copyMachine(works.as(), twin));
@@ -119,6 +128,12 @@ describe("machines", () => {
       adjuster: { type: "screw", leadMm: 1.25 },
     });
     expect(copied?.geometry.arcDeg).toEqual([-90, -10]);
+    // What was laid to the right and down is laid to the left and down.
+    expect((await driveLineOf(works.pool, twin.id))?.graph).toEqual({
+      ...line,
+      links: [{ ...line.links[0], stageId: copied?.id, angleDeg: 150 }],
+      outputs: [{ ...line.outputs[0], at: copied?.id }],
+    });
     expect(copied?.geometry.clamps.points[1]).toEqual({ x: -9, y: 0 });
   });
 
@@ -143,54 +158,54 @@ describe("machines", () => {
 describe("stages", () => {
   test("limits with the lower above the upper, an aim outside, a name twice are refused at their fields", async () => {
     const bad = { ...stageInput(v7(), "Second"), machineId: works.machineId };
-    const limits = (loMm: number, hiMm: number, aimMm: number | null = null) => ({ ...bad.limits, loMm, hiMm, aimMm });
+    const limits = (lo: number, hi: number, aim: number | null = null) => ({ ...bad.limits, lo, hi, aim });
     expect(refusalOf(await addStage(works.as(), { ...bad, limits: limits(0.3, 0.2) }))).toBe(
-      "window-upside-down limits.loMm",
+      "window-upside-down limits.lo",
     );
     expect(refusalOf(await addStage(works.as(), { ...bad, limits: limits(0.1, 0.2, 0.5) }))).toBe(
-      "aim-outside limits.aimMm",
+      "aim-outside limits.aim",
     );
     expect(refusalOf(await addStage(works.as(), { ...bad, name: "drive" }))).toBe("stage-name-taken name");
-    const pair = { ...bad.geometry.pair, centreDistanceMm: 20 };
-    expect(refusalOf(await addStage(works.as(), { ...bad, geometry: { ...bad.geometry, pair } }))).toBe(
-      "centre-distance-too-small geometry.pair.centreDistanceMm",
+    const element = { ...bad.geometry.element, pair: { ...bad.geometry.element.pair, centreDistanceMm: 20 } };
+    expect(refusalOf(await addStage(works.as(), { ...bad, geometry: { ...bad.geometry, element } }))).toBe(
+      "centre-distance-too-small geometry.element.centreDistanceMm",
     );
   });
 
   test("what is unwise is saved and recorded; a revision that somebody else made meanwhile is not written over", async () => {
     const stage = stageInput(v7(), "Small");
-    const pair = { teeth: [9, 40], moduleMm: 2, centreDistanceMm: 49.2 };
+    const element = { kind: "gear-pair", pair: { teeth: [9, 40], moduleMm: 2, centreDistanceMm: 49.2 } };
     mustHold(
-      await addStage(works.as(), { ...stage, machineId: works.machineId, geometry: { ...stage.geometry, pair } }),
+      await addStage(works.as(), { ...stage, machineId: works.machineId, geometry: { ...stage.geometry, element } }),
     );
     const { rows } = await works.pool.query("select body from entry where stage_id = $1", [stage.id]);
     expect(JSON.stringify(rows[0].body.warnings)).toContain("undercut");
-    const revise = (loMm: number) =>
+    const revise = (lo: number) =>
       reviseStage(works.as(), {
         what: "limits",
         stageId: stage.id,
         entryId: v7(),
         revisionId: v7(),
         seenRevision: 1,
-        limits: { ...stage.limits, loMm },
+        limits: { ...stage.limits, lo },
       });
     mustHold(await revise(0.05));
     expect(refusalOf(await revise(0.06))).toBe("revised-meanwhile limits");
-    expect((await stageById(works.pool, stage.id))?.limits).toMatchObject({ revision: 2, loMm: 0.05 });
+    expect((await stageById(works.pool, stage.id))?.limits).toMatchObject({ revision: 2, lo: 0.05 });
   });
 
   test("limits changed today judge the stage anew; what an entry said stays", async () => {
     const job = await works.openJob();
     mustHold(await works.entry(job, works.round()));
     const stage = await stageById(works.pool, works.stageId);
-    const revise = (loMm: number, hiMm: number, seenRevision: number) =>
+    const revise = (lo: number, hi: number, seenRevision: number) =>
       reviseStage(works.as(), {
         what: "limits",
         stageId: works.stageId,
         entryId: v7(),
         revisionId: v7(),
         seenRevision,
-        limits: { loMm, hiMm, aimMm: null, sourceKind: "house rule", source: "R" },
+        limits: { quantity: "circumferential-backlash", lo, hi, aim: null, sourceKind: "house rule", source: "R" },
       });
     const seen = stage?.limits.revision ?? 0;
     mustHold(await revise(0.3, 0.4, seen));
@@ -262,12 +277,12 @@ describe("jobs", () => {
     const readings = (more.readings as object[]).map((reading) => ({ ...reading, tooth: 30 }));
     const on = { ...more, readings, continues: first.id };
     const whole = mustHold(await works.entry(job, on)) as EntryOf<"round">;
-    expect(whole.body.result).toMatchObject({ count: 4, maxMm: 0.3 });
+    expect(whole.body.result).toMatchObject({ count: 4, max: 0.3 });
     mustHold(await sign(job, ["not-inside"]));
     const quick = await works.openJob();
     const carried = mustHold(await works.entry(quick, { ...works.round(["0.14"]), carries: true })) as EntryOf<"round">;
     expect(carried.body.result.carriedFrom).toBe(whole.id);
-    expect(carried.body.result.maxMm).toBeCloseTo(0.29, 9);
+    expect(carried.body.result.max).toBeCloseTo(0.29, 9);
     mustHold(await sign(quick, ["not-inside"]));
   });
 

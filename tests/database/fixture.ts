@@ -50,8 +50,9 @@ export function freshWorks(): Works {
           id: works.instrumentId,
           name: "Indicator",
           kind: "lever indicator",
-          resolutionMm: 0.01,
-          expandedUncertaintyMm: 0.006,
+          dimension: "length",
+          resolution: 0.01,
+          expandedUncertainty: 0.006,
           coverage: 2,
           leavesMm: [0.05, 0.1, 0.15, 0.2],
         },
@@ -119,7 +120,7 @@ export const stageInput = (id: string, name = "Drive") => ({
   name,
   geometryId: v7(),
   geometry: {
-    pair: { teeth: [20, 40], moduleMm: 2, centreDistanceMm: 60.2 },
+    element: { kind: "gear-pair", pair: { teeth: [20, 40], moduleMm: 2, centreDistanceMm: 60.2 } },
     clamps: {
       points: [
         { x: 0, y: 0 },
@@ -134,5 +135,5 @@ export const stageInput = (id: string, name = "Drive") => ({
   adjusterId: v7(),
   adjuster: { name: "Slide", adjuster: { type: "slide" }, step: 0.01, positiveWord: "out", negativeWord: "in" },
   limitsId: v7(),
-  limits: { loMm: 0.1, aimMm: null, hiMm: 0.24, sourceKind: "drawing", source: "T" },
+  limits: { quantity: "circumferential-backlash", lo: 0.1, aim: null, hi: 0.24, sourceKind: "drawing", source: "T" },
 });

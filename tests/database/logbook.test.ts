@@ -1,8 +1,11 @@
+import { createHash } from "node:crypto";
+import canonicalize from "canonicalize";
 import { v7 } from "uuid";
 import { describe, expect, test } from "vitest";
+import type { Bodies } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
 import { none, one, Statement, sql, transaction } from "~/data/postgres";
-import { entriesOfJob } from "~/data/queries/entries";
+import { entriesOfJob, type StoredEntry, storedOfJob } from "~/data/queries/entries";
 import { allMachines, type Machine } from "~/data/queries/machines";
 import { standingsOfStages } from "~/data/queries/standings";
 import { correctEntry } from "~/operations/correct-entry";
@@ -14,16 +17,21 @@ const verify = async () => {
   const [machine] = (await allMachines(works.pool)) as [Machine];
   return transaction(works.pool, (db) => verifyChain(db, machine));
 };
+const behindTheTriggers = (...statements: string[]) =>
+  transaction(works.pool, async (db) => {
+    await db.query("set local session_replication_role = replica");
+    for (const statement of statements) await db.query(statement);
+  });
 
 describe("entries are append-only, whoever asks", () => {
   test.each([
     "update entry set body = '{}'",
     "delete from entry",
     "truncate entry cascade",
-    "update reading set value_mm = 0",
+    "update reading set value = 0",
     "delete from reading",
     "truncate reading",
-    "update stage_limits set hi_mm = 9",
+    "update stage_limits set hi = 9",
     "delete from stage_geometry",
     "update machine set entry_count = 0",
   ])("%s", async (text) => {
@@ -35,8 +43,8 @@ describe("entries are append-only, whoever asks", () => {
   test("a reading cannot join an entry later", async () => {
     const job = await works.openJob();
     const entry = mustHold(await works.entry(job, works.round()));
-    const copy = `insert into reading select entry_id, 99, tooth, turn, angle_deg, sense, quantity, typed, unit, value_mm, struck,
-      repeats, indicator_radius_mm, indicator_angle_deg, instrument_id, resolution_mm, expanded_uncertainty_mm, temperature_c, live
+    const copy = `insert into reading select entry_id, 99, tooth, turn, angle_deg, sense, quantity, typed, unit, value, struck,
+      repeats, indicator_radius_mm, indicator_angle_deg, instrument_id, resolution, expanded_uncertainty, temperature_c, live
       from reading where entry_id = '${entry.id}' and ordinal = 0`;
     await expect(works.pool.query(copy)).rejects.toMatchObject({ code: "HA002" });
   });
@@ -55,13 +63,13 @@ describe("a reading says what was measured", () => {
       typed: "7 thou",
       unit: "thou",
       live: false,
-      resolutionMm: 0.01,
+      resolution: 0.01,
       temperatureC: 21,
       turn: 1,
       tooth: 25,
     });
     // The lever stands at twice the working radius (60.2·40/60 = 40.1333) and 60° off: a quarter of 0.1778 arrives.
-    expect(thou?.valueMm).toBeCloseTo((0.1778 * 40.13333333 * 0.5) / 80, 8);
+    expect(thou?.value).toBeCloseTo((0.1778 * 40.13333333 * 0.5) / 80, 8);
   });
 });
 
@@ -87,22 +95,50 @@ test("the chain names the first entry that was tampered with, and entries missin
   const job = await works.openJob();
   const entry = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
   const last = mustHold(await works.entry(job, { kind: "note", text: "after" }));
-  const behindTheTriggers = (statement: string) =>
-    transaction(works.pool, async (db) => {
-      await db.query("set local session_replication_role = replica");
-      await db.query(statement);
-    });
-  await behindTheTriggers(
-    `update reading set value_mm = value_mm + 0.01 where entry_id = '${entry.id}' and ordinal = 2`,
-  );
+  await behindTheTriggers(`update reading set value = value + 0.01 where entry_id = '${entry.id}' and ordinal = 2`);
   expect((await verify()).breaks).toMatchObject({ seq: entry.seq, why: "content-differs" });
-  await behindTheTriggers(`update reading set value_mm = 0.17 where entry_id = '${entry.id}' and ordinal = 2`);
+  await behindTheTriggers(`update reading set value = 0.17 where entry_id = '${entry.id}' and ordinal = 2`);
   await behindTheTriggers(`delete from entry where id = '${last.id}'`);
   expect((await verify()).breaks).toMatchObject({ seq: last.seq, id: null, why: "head-differs" });
   await behindTheTriggers(
     `update machine set entry_count = ${entry.seq}, head_hash = (select hash from entry where id = '${entry.id}')`,
   );
   expect((await verify()).breaks).toBeNull();
+});
+
+test("an entry of the first format is read as today's, and stays whole as it was written", async () => {
+  const job = await works.openJob();
+  const entry = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
+  const [{ previousHash }] = (await storedOfJob(works.pool, job)).slice(-1) as [StoredEntry];
+  const { result, ...body } = entry.body as Bodies["round"];
+  const written = {
+    ...entry,
+    body: {
+      ...body,
+      result: { minMm: result?.min, maxMm: result?.max, verdict: "conforms", worstMaxMm: result?.worstMax },
+    },
+    readings: entry.readings.map(({ value, resolution, expandedUncertainty, held: _, ...rest }) => ({
+      ...rest,
+      valueMm: value,
+      resolutionMm: resolution,
+      expandedUncertaintyMm: expandedUncertainty,
+    })),
+  };
+  const text = canonicalize({ ...written, attachments: [], previousHash: previousHash.toString("hex") }) ?? "";
+  const hash = createHash("sha256").update(text).digest("hex");
+  await behindTheTriggers(
+    `update entry set format = 1, hash = '\\x${hash}', body = '${JSON.stringify(written.body)}' where id = '${entry.id}'`,
+    `update machine set head_hash = '\\x${hash}' where id = '${works.machineId}'`,
+  );
+  expect((await verify()).breaks).toBeNull();
+  const read = (await entriesOfJob(works.pool, job)).at(-1);
+  expect(read?.body).toMatchObject({
+    result: { quantity: "backlash", min: 0.15, max: 0.17, worstMax: result?.worstMax },
+  });
+  expect((await storedOfJob(works.pool, job)).at(-1)?.entry).toMatchObject({ body: { result: { minMm: 0.15 } } });
+  await behindTheTriggers(`update reading set value = 0.18 where entry_id = '${entry.id}' and ordinal = 2`);
+  expect((await verify()).breaks).toMatchObject({ seq: entry.seq, why: "content-differs" });
+  await behindTheTriggers(`update reading set value = 0.17 where entry_id = '${entry.id}' and ordinal = 2`);
 });
 
 test("a stage is as its last counting round says; a move or a correction changes that", async () => {

@@ -75,7 +75,14 @@ test("how a stage is kept to stand is what its whole logbook says, whatever was 
           });
         if (item.do === "limits") {
           const stage = await stageById(works.pool, stageId);
-          const limits = { loMm: item.lo / 100, aimMm: null, hiMm: 0.25, sourceKind: "drawing", source: "T" };
+          const limits = {
+            quantity: "circumferential-backlash",
+            lo: item.lo / 100,
+            aim: null,
+            hi: 0.25,
+            sourceKind: "drawing",
+            source: "T",
+          };
           const seenRevision = stage?.limits.revision;
           mustHold(
             await reviseStage(works.as(), {
@@ -92,7 +99,7 @@ test("how a stage is kept to stand is what its whole logbook says, whatever was 
         const all = (await chainPage(works.pool, works.machineId, 0, 100_000)).map(({ entry: one }) => one);
         const whole = standingOf(
           all.filter((one) => one.stageId === stageId),
-          { lo: stage?.limits.loMm ?? 0, hi: stage?.limits.hiMm ?? 0 },
+          { lo: stage?.limits.lo ?? 0, hi: stage?.limits.hi ?? 0 },
         );
         const [kept] = await standingsOfStages(works.pool, [stageId]);
         expect(kept).toMatchObject(JSON.parse(JSON.stringify(whole)));

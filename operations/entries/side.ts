@@ -1,0 +1,97 @@
+import { z } from "zod";
+import { judge, worstVerdict } from "../../core/limits";
+import type { Bodies, ReadingRecord } from "../../core/logbook";
+import { accept, parseQuantity, type Result, refuse } from "../../core/quantity";
+import {
+  isBelt,
+  measuredUnit,
+  type SideQuantity,
+  type StageElement,
+  sideQuantities,
+  sidesOf,
+  usualPitches,
+} from "../../core/stages";
+import { differenceUncertainty } from "../../core/statistics";
+import type { Instrument } from "../../data/queries/instruments";
+import type { Stage } from "../../data/queries/stages";
+import { id, text } from "../input";
+
+export const sideInput = z.object({
+  kind: z.literal("side"),
+  quantity: z.enum(sideQuantities),
+  instrumentId: id,
+  /** As typed: both ways, both ends, or round the turn. */
+  typed: z.array(text(40)).min(1).max(24),
+  /** Pitches counted, for an elongation. */
+  held: z.number().gt(0).lte(1e6).nullable().default(null),
+  note: text(400).trim().default(""),
+});
+
+/**
+ * Something read beside what the stage is judged by: end float, runout, alignment, elongation. Each has limits of its own, or
+ * none and then no verdict.
+ */
+export function buildSide(
+  input: z.output<typeof sideInput>,
+  stage: Stage,
+  instrument: Instrument,
+  live: boolean,
+): Result<{ body: Bodies["side"]; readings: ReadingRecord[] }> {
+  const { element } = stage.geometry;
+  const { quantity } = input;
+  if (!sidesOf(element).includes(quantity)) return refuse("not-of-this-kind", ["quantity"]);
+  const unit = measuredUnit[quantity];
+  const way = sideWay(element, quantity, input.held);
+  const readings: ReadingRecord[] = [];
+  for (const [ordinal, typed] of input.typed.entries()) {
+    const parsed = parseQuantity(typed, unit.dimension, unit.bare);
+    if (!parsed.ok) return refuse(parsed.refusal.code, ["typed", ordinal], parsed.refusal.facts);
+    readings.push({
+      ordinal,
+      tooth: ordinal + 1,
+      turn: 1,
+      angleDeg: 0,
+      sense: "clockwise",
+      quantity,
+      typed,
+      unit: parsed.value.unit.id,
+      value: way.convert(parsed.value.value * unit.factor),
+      struck: false,
+      repeats: null,
+      indicatorRadiusMm: null,
+      indicatorAngleDeg: null,
+      held: input.held,
+      instrumentId: instrument.id,
+      resolution: instrument.resolution,
+      expandedUncertainty: instrument.expandedUncertainty,
+      temperatureC: null,
+      live,
+    });
+  }
+  const values = readings.map(({ value }) => value);
+  const u =
+    way.factor * differenceUncertainty(instrument.resolution, instrument.expandedUncertainty, instrument.coverage);
+  const found = stage.sideLimits.find((limits) => limits.quantity === quantity) ?? null;
+  const bounds = found && { lo: found.lo ?? undefined, hi: found.hi ?? undefined };
+  return accept({
+    body: {
+      quantity,
+      count: values.length,
+      min: Math.min(...values),
+      max: Math.max(...values),
+      expandedUncertainty: u,
+      limits: found && { lo: found.lo, hi: found.hi },
+      verdict: bounds && worstVerdict(values.map((value) => judge(value, bounds, u).verdict)),
+      note: input.note,
+    },
+    readings,
+  });
+}
+
+/** Elongation is typed as the length of the counted pitches; everything else as itself. */
+function sideWay(element: StageElement, quantity: SideQuantity, held: number | null) {
+  if (quantity !== "elongation" || isBelt(element) || element.kind !== "chain")
+    return { convert: (value: number) => value, factor: 1 };
+  const counted = (held ?? usualPitches) * element.pitchMm;
+  return { convert: (mm: number) => 100 * (mm / counted - 1), factor: 100 / counted };
+}

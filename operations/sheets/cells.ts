@@ -1,0 +1,59 @@
+import { accept, parseNumber, parseQuantity, type Refusal, type Result, refuse } from "../../core/quantity";
+
+/** The cells of one line by their columns; collects the first thing that is wrong with it. */
+export class Cells {
+  refusal: Refusal | null = null;
+  constructor(private readonly byColumn: ReadonlyMap<string, string>) {}
+
+  /** Whether the sheet has such a column at all: what it does not have stays as it is. */
+  has = (column: string): boolean => this.byColumn.has(column);
+
+  text(column: string, most = 120): string {
+    const text = (this.byColumn.get(column) ?? "").trim();
+    if (text.length > most) this.wrong("text-too-long", column, { given: text.length, most });
+    // What a spreadsheet would work out is not what somebody wrote.
+    if (/^[=@]/.test(text)) this.wrong("formula-cell", column, { text: text.slice(0, 40) });
+    return text;
+  }
+
+  needed(column: string, most?: number): string {
+    const text = this.text(column, most);
+    if (text === "") this.wrong("missing", column);
+    return text;
+  }
+
+  /** A figure, mm where it has no unit; null where the cell is empty. */
+  length = (column: string): number | null =>
+    this.figure(column, (text) => {
+      const read = parseQuantity(text, "length", "mm");
+      return read.ok ? accept(read.value.value) : read;
+    });
+
+  number = (column: string, whole = false): number | null => this.figure(column, (text) => parseNumber(text, whole));
+
+  private figure(column: string, read: (text: string) => Result<number>): number | null {
+    const text = this.text(column);
+    if (text === "") return null;
+    const value = read(text);
+    if (value.ok) return value.value;
+    this.wrong(value.refusal.code, column, value.refusal.facts);
+    return null;
+  }
+
+  oneOf<T extends string>(column: string, words: readonly T[], usual: T): T {
+    const text = this.text(column).toLowerCase();
+    if (text === "") return usual;
+    const found = words.find((word) => word.toLowerCase() === text);
+    if (!found) this.wrong("not-one-of", column, { text, words: words.join(", ") });
+    return found ?? usual;
+  }
+
+  yes = (column: string): boolean => this.oneOf(column, ["yes", "no"], "no") === "yes";
+
+  wrong(code: string, column: string, facts: Refusal["facts"] = {}): void {
+    this.refusal ??= { code, path: [column], facts };
+  }
+
+  done = <T>(value: T): Result<T> =>
+    this.refusal ? refuse(this.refusal.code, this.refusal.path, this.refusal.facts) : accept(value);
+}

@@ -1,0 +1,116 @@
+import { v7 } from "uuid";
+import { accept, type Result } from "../../core/quantity";
+import { everyInstrument, type Instrument, instrumentDimensions } from "../../data/queries/instruments";
+import { keepInstrument } from "../instruments";
+import type { Cells } from "./cells";
+import type { Sheet } from "./sheet";
+
+type Line = Pick<
+  Instrument,
+  | "name"
+  | "kind"
+  | "dimension"
+  | "resolution"
+  | "expandedUncertainty"
+  | "coverage"
+  | "leavesMm"
+  | "serial"
+  | "calibratedOn"
+  | "dueOn"
+>;
+
+export const instrumentsSheet: Sheet<Line> = {
+  name: "instruments",
+  most: 5000,
+  columns: [
+    { name: "name", needed: true },
+    { name: "kind", needed: true },
+    { name: "shows", needed: true },
+    { name: "resolution", needed: true, number: true },
+    { name: "expanded uncertainty", needed: true, number: true },
+    { name: "coverage", number: true },
+    { name: "leaves mm" },
+    { name: "serial" },
+    { name: "calibrated on" },
+    { name: "due on" },
+  ],
+  read,
+  key: ({ name }) => name,
+  async apply(context, lines, tell) {
+    const all = await everyInstrument(context.pool, context.person.workshopId);
+    const fates: Result<"new" | "changed" | "same">[] = [];
+    for (const [index, line] of lines.entries()) {
+      if (index % 100 === 0) await tell(index / lines.length);
+      const before = all.find(({ name }) => name.toLowerCase() === line.name.toLowerCase());
+      const same = before && keys.every((key) => JSON.stringify(before[key]) === JSON.stringify(line[key]));
+      const kept = same
+        ? accept(null)
+        : await keepInstrument(context, { ...line, id: before?.id ?? v7(), seenRevision: before?.revision ?? 0 });
+      fates.push(kept.ok ? accept(before ? (same ? "same" : "changed") : "new") : kept);
+    }
+    return fates;
+  },
+  async rows({ pool, person }) {
+    const all = await everyInstrument(pool, person.workshopId);
+    return all.map((i) => [
+      i.name,
+      i.kind,
+      i.dimension,
+      i.resolution,
+      i.expandedUncertainty,
+      i.coverage,
+      i.leavesMm.join(" "),
+      i.serial,
+      i.calibratedOn ?? "",
+      i.dueOn ?? "",
+    ]);
+  },
+};
+
+const keys = [
+  "name",
+  "kind",
+  "dimension",
+  "resolution",
+  "expandedUncertainty",
+  "coverage",
+  "leavesMm",
+  "serial",
+  "calibratedOn",
+  "dueOn",
+] as const satisfies readonly (keyof Line)[];
+
+function read(cells: Cells): Result<Line> {
+  const over0 = (column: string, least: number): number => {
+    const value = cells.number(column);
+    if (value === null) cells.wrong("missing", column);
+    else if (value < least || (least === 0 && column === "resolution" && value === 0)) cells.wrong("too-small", column);
+    return value ?? 0;
+  };
+  const day = (column: string): string | null => {
+    const text = cells.text(column);
+    if (text === "") return null;
+    if (!/^\d{4}-\d\d-\d\d$/.test(text) || Number.isNaN(Date.parse(text))) cells.wrong("not-a-day", column, { text });
+    return text;
+  };
+  const leavesMm = cells
+    .text("leaves mm", 400)
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((leaf) => Number(leaf.replace(",", ".")));
+  if (!leavesMm.every((leaf) => leaf > 0 && leaf <= 100)) cells.wrong("not-leaves", "leaves mm");
+  const line: Line = {
+    name: cells.needed("name", 80),
+    kind: cells.needed("kind", 60),
+    dimension: cells.oneOf("shows", instrumentDimensions, "length"),
+    resolution: over0("resolution", 0),
+    expandedUncertainty: over0("expanded uncertainty", 0),
+    coverage: cells.number("coverage") ?? 2,
+    leavesMm,
+    serial: cells.text("serial", 80),
+    calibratedOn: day("calibrated on"),
+    dueOn: day("due on"),
+  };
+  if (line.calibratedOn && line.dueOn && line.calibratedOn > line.dueOn) cells.wrong("due-before-calibrated", "due on");
+  return cells.done(line);
+}
