@@ -5,7 +5,7 @@ import express, { type Express } from "express";
 import { pino } from "pino";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider } from "react-router";
-import { nonceContext, poolContext } from "~/app/session/request-context";
+import { addressContext, nonceContext, poolContext } from "~/app/session/request-context";
 import { openPool, type Pool, sql } from "~/data/postgres";
 import { one } from "~/data/postgres/ask";
 import { limitBody, refuseCrossSite, securityHeaders } from "./security";
@@ -43,9 +43,10 @@ export function createService(databaseUrl: string, logFile?: string, clientFolde
   app.use(
     createRequestHandler({
       build: () => import("virtual:react-router/server-build"),
-      getLoadContext: (_request, response) => {
+      getLoadContext: (request, response) => {
         const context = new RouterContextProvider();
         context.set(poolContext, pool);
+        context.set(addressContext, request.ip ?? "");
         context.set(nonceContext, response.locals.nonce);
         return context;
       },

@@ -51,8 +51,9 @@ const hostOf = (origin: string): string | null => {
   }
 };
 
-/** Files of a machine are the only thing that is large. */
-const takesFiles = /^\/machines\/[0-9a-f-]{36}\/files$/i;
+/** Files of a machine, certificates and whole sheets are the only things that are large. */
+const takesFiles =
+  /^\/(machines\/[0-9a-f-]{36}\/files|stores\/instruments\/[0-9a-f-]{36}\/certificates|stores\/sheets\/[a-z]+)$/i;
 
 /** A body larger than the largest thing a person can send there, or of a size that is not told, is refused before it is read. */
 export const limitBody =

@@ -15,6 +15,8 @@ export type DialReading = {
 export type DialProps = {
   /** Outline runs of the part, one a tooth, in the part's own measure; radius of its tips in the same. */
   outline: readonly (readonly DialPoint[])[];
+  /** What is painted at a place, where that is not its run of the outline. */
+  marks?: readonly (readonly DialPoint[])[] | undefined;
   tipRadius: number;
   rootRadius: number;
   band: { lo: number; hi: number };
@@ -45,6 +47,7 @@ export function RoundDial(props: DialProps) {
   const counted = readings.filter((reading) => !reading.struck);
   const scale = dialScale(band, [...counted.map((r) => r.value), ...sampled], ring, counterClockwise);
   const painted = props.paintedTooth;
+  const marks = props.marks ?? props.outline;
   const side = counterClockwise ? -1 : 1;
   const paintAngle = painted === null ? 0 : (side * painted * 360) / props.outline.length;
   const labelAngle = side * widestGap(readings.map((reading) => reading.angleDeg));
@@ -57,7 +60,7 @@ export function RoundDial(props: DialProps) {
         <>
           <Spoke from={onCircle(paintAngle, ring.inner)} to={onCircle(paintAngle, props.rootRadius * scaleOfPart)} />
           <path
-            d={outlinePath([props.outline[painted] ?? []], scaleOfPart, counterClockwise)}
+            d={outlinePath([marks[painted] ?? []], scaleOfPart, counterClockwise)}
             className="fill-copper stroke-copper"
             strokeWidth="3"
           />
@@ -65,7 +68,7 @@ export function RoundDial(props: DialProps) {
       )}
       {props.currentTooth !== null && props.currentTooth !== painted && (
         <path
-          d={outlinePath([props.outline[props.currentTooth] ?? []], scaleOfPart, counterClockwise)}
+          d={outlinePath([marks[props.currentTooth] ?? []], scaleOfPart, counterClockwise)}
           className="fill-now stroke-now"
           strokeWidth="2"
         />
