@@ -1,9 +1,9 @@
 import { seededRandom } from "../core/practice";
+import type { DemoMachine, DemoStage } from "./types";
 import { type Act, Visits } from "./visits";
-import { type DemoMachine, type DemoStage, machines } from "./works";
+import { machines } from "./works";
 
 export type { Act } from "./visits";
-export { pairOf } from "./visits";
 
 const day = 86_400_000;
 
@@ -26,6 +26,7 @@ export function scenario(now: Date): Act[] {
     rewind(on("slitter", "rewind")),
     sector(on("table", "sector")),
     feed(on("strapper", "feed")),
+    ...newer.map(([machineKey, stageKey, visit]) => visit(on(machineKey, stageKey))),
   ];
   return [...visits.flatMap((v) => v.acts), ...machines.flatMap((item) => meterReadings(item, now))].sort(
     (a, b) => a.at.getTime() - b.at.getTime(),
@@ -144,6 +145,61 @@ function feed(v: Visits): Visits {
   v.felt(24, "Looked at with the strap change", "by ear", ["small click", "small click", "faint click", "small click"]);
   return v;
 }
+
+type Visit = (v: Visits) => Visits;
+const built =
+  (reason: string, ...later: [daysAgo: number, drift: number][]): Visit =>
+  (v) => {
+    v.whole(240, reason, { temperature: 21, firstBuild: true });
+    for (const [daysAgo, drift] of later) v.drift(drift).look(daysAgo, "Routine");
+    return v;
+  };
+
+/** The belts, chains, worms and gaps, each with what months do to it: belts settle, chains stretch, worms wear. */
+const newer: [machineKey: string, stageKey: string, Visit][] = [
+  ["die-cutter", "main-belt", built("New belt fitted", [238, -12], [130, -6], [32, -4])],
+  ["die-cutter", "blower-belt", built("New belt fitted", [238, -14], [32, -4])],
+  [
+    "die-cutter",
+    "first",
+    (v) => {
+      built("Fitted after overhaul", [150, 0.006])(v);
+      v.drift(0.006).lookBeside(45, "Routine", "end-float", ["0.12", "0.13"]);
+      return v;
+    },
+  ],
+  ["die-cutter", "speed", built("Fitted after overhaul", [120, 0.008], [40, 0.006])],
+  [
+    "die-cutter",
+    "lift-worm",
+    (v) => {
+      built("New wheel fitted", [140, 0.008])(v);
+      v.drift(0.008).lookBeside(38, "Output can be rocked", "end-float", ["0.05", "0.06"]);
+      return v;
+    },
+  ],
+  [
+    "die-cutter",
+    "feeder-chain",
+    (v) => {
+      built("New chain fitted", [170, 2.2])(v);
+      v.drift(1.6).lookBeside(110, "Routine", "elongation", ["255.1"], 20);
+      v.drift(1.2).lookBeside(28, "Routine", "elongation", ["255.9"], 20);
+      return v;
+    },
+  ],
+  ["feeder", "feed-belts", built("Set of three fitted", [237, -14], [60, -6])],
+  ["gluer", "transport", built("New belt fitted", [239, -20], [75, -8])],
+  ["gluer", "cross", built("Gear shimmed after overhaul", [90, 0.01])],
+  ["slitter", "brake-belt", built("New belt fitted", [52, -6])],
+  ["table", "ring", built("Fitted", [80, 0.008])],
+  ["table", "reducer", built("Reducer fitted", [64, 0.4])],
+  ["strapper", "infeed", built("New belt fitted", [70, -2])],
+  ["strapper", "head", built("Head fitted", [85, 1])],
+  ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
+  ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
+  ["lift", "emergency", built("Flange refitted", [58, 0.05])],
+];
 
 /** The usage meter about every two months. */
 function meterReadings({ key, usage }: DemoMachine, now: Date): Act[] {

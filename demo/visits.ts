@@ -1,11 +1,22 @@
 import { assessRound, centreChange, roundedMove } from "../core/advice";
 import { circleOrder, pointsOrder } from "../core/fastening";
-import { type PairGeometry, spurPair } from "../core/gears";
 import type { Feel, FeelMethod } from "../core/logbook";
-import { type Random, type SimulatedMesh, simulatedMesh } from "../core/practice";
+import { type Random, type SimulatedStage, simulatedStage, usualInstruments } from "../core/practice";
 import { mustHold } from "../core/quantity";
-import { gearAngle, placesToRead } from "../core/rounds";
-import type { DemoMachine, DemoStage } from "./works";
+import { placesToRead } from "../core/rounds";
+import {
+  type Frame,
+  frameOf,
+  isTighter,
+  type JudgedQuantity,
+  judgedBy,
+  type MeasuredQuantity,
+  placeAngle,
+  placeCount,
+  type SideQuantity,
+  waysToMeasure,
+} from "../core/stages";
+import type { DemoMachine, DemoStage } from "./types";
 
 /** One thing done on a day in the past, as the app's operations take it; ids are names that the loader turns into real ones. */
 export type Act = {
@@ -26,10 +37,14 @@ const liveChecks = ["guards-on", "nothing-left-in", "screws-firm", "people-clear
 const day = 86_400_000;
 const minute = 60_000;
 
-export const pairOf = ({ geometry: { pair } }: DemoStage): PairGeometry => ({
-  ...spurPair(pair.teeth, pair.moduleMm, pair.centreDistanceMm),
-  faceWidthMm: pair.faceWidthMm,
-});
+/** What each quantity is read with here, and how much it scatters. */
+const readWith: Partial<Record<MeasuredQuantity, { key: string; noise: number; digits: number }>> = {
+  "span-frequency": { key: "meter", noise: 0.1, digits: 1 },
+  sag: { key: "rule", noise: 0.2, digits: 1 },
+  elongation: { key: "caliper", noise: 0.02, digits: 2 },
+  gap: { key: "feelers", noise: 0.004, digits: 2 },
+};
+const byIndicator = { key: "lever", noise: 0.003, digits: 2 };
 
 type DemoReading = { tooth: number; value: number; entry?: string };
 type Whole = { temperature?: number; undressed?: boolean; firstBuild?: boolean };
@@ -37,7 +52,11 @@ type Whole = { temperature?: number; undressed?: boolean; firstBuild?: boolean }
 /** The visits to one stage, each made on its simulated mesh as a technician would. */
 export class Visits {
   readonly acts: Act[] = [];
-  private readonly mesh: SimulatedMesh;
+  private readonly mesh: SimulatedStage;
+  private readonly frame: Frame;
+  private readonly judged: JudgedQuantity;
+  private readonly quantity: MeasuredQuantity;
+  private readonly with: { key: string; noise: number; digits: number };
   private clock = new Date(0);
   private job = "";
   private count = 0;
@@ -48,7 +67,13 @@ export class Visits {
     private readonly now: Date,
     random: Random,
   ) {
-    this.mesh = simulatedMesh({ ...stage.hidden, pair: pairOf(stage) }, 0.01, 0.003, random);
+    const { element } = stage.geometry;
+    this.frame = frameOf(element);
+    this.judged = judgedBy(element);
+    this.quantity = waysToMeasure(element)[0] as MeasuredQuantity;
+    this.with = readWith[this.quantity] ?? byIndicator;
+    const resolution = usualInstruments.find(({ key }) => key === this.with.key)?.resolution ?? 0.01;
+    this.mesh = simulatedStage({ ...stage.hidden, element }, this.quantity, resolution, this.with.noise, random);
   }
 
   /** What the months did to it. */
@@ -66,15 +91,13 @@ export class Visits {
     this.open(daysAgo, reason, firstBuild);
     this.isolate();
     this.clamps("eased");
-    const paper = this.push("record-entry", {
-      kind: "loose-thing",
-      state: "in",
-      thing: "paper strip",
-      where: "in the mesh",
-    });
+    const meshes = this.judged === "backlash";
+    const paper =
+      meshes &&
+      this.push("record-entry", { kind: "loose-thing", state: "in", thing: "paper strip", where: "in the mesh" });
     let readings = this.round(firstBuild ? "set" : "as-found", temperature);
     for (let i = 0; i < 3 && this.move(readings); i++) readings = this.readTightSpot(readings, temperature);
-    this.push("record-entry", { kind: "loose-thing", state: "out", names: paper });
+    if (paper) this.push("record-entry", { kind: "loose-thing", state: "out", names: paper });
     this.clamps("firm");
     if (this.stage.geometry.clamps.compound && !undressed) this.clamps("dressed");
     this.round("check", temperature);
@@ -102,7 +125,7 @@ export class Visits {
   felt(daysAgo: number, reason: string, method: FeelMethod, words: readonly Feel[]): void {
     this.open(daysAgo, reason);
     this.isolate();
-    const teeth = this.stage.geometry.pair.teeth[1];
+    const teeth = placeCount(this.frame);
     this.push("record-entry", {
       kind: "feel",
       phase: "as-found",
@@ -129,6 +152,22 @@ export class Visits {
       text: "The check round was read on the anvil gear, with the lamp on the wrong side. It does not count.",
       voids: true,
     });
+  }
+
+  /** Something read beside it, within a look. */
+  lookBeside(
+    daysAgo: number,
+    reason: string,
+    quantity: SideQuantity,
+    typed: string[],
+    held: number | null = null,
+  ): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.round("as-found", 22);
+    const instrumentId = quantity === "angle" ? "protractor" : quantity === "end-float" ? "lever" : "caliper";
+    this.push("record-entry", { kind: "side", quantity, instrumentId, typed, held, note: "" });
+    this.sign(90);
   }
 
   halfDone(reason: string): void {
@@ -226,27 +265,28 @@ export class Visits {
   }
 
   private tightest(readings: readonly DemoReading[]): number {
-    return readings.reduce((a, b) => (b.value < a.value ? b : a)).tooth;
+    return readings.reduce((a, b) => (isTighter(this.judged, b.value, a.value) ? b : a)).tooth;
   }
 
   private round(phase: string, temperatureC: number, only?: readonly number[]): DemoReading[] {
-    const { teeth } = this.stage.geometry.pair;
-    const places = only ?? placesToRead(teeth, this.stage.geometry.arcDeg ?? null);
-    const readings = places.map((tooth) => ({ tooth, value: this.mesh.read(gearAngle({ tooth, turn: 1 }, teeth[1])) }));
+    const places = only ?? placesToRead(this.frame, this.stage.geometry.arcDeg ?? null);
+    const shown = places.map((tooth) => ({ tooth, typed: this.mesh.measure(tooth) }));
+    const readings = shown.map(({ tooth, typed }) => ({ tooth, value: this.mesh.judge(typed) }));
     const entry = this.push("record-entry", {
       kind: "round",
       phase,
       method: {
-        instrumentId: "lever",
+        quantity: this.quantity,
+        instrumentId: this.with.key,
         indicatorRadiusMm: null,
         indicatorAngleDeg: 0,
         temperatureC,
         sense: "clockwise",
       },
-      readings: readings.map(({ tooth, value }) => ({
+      readings: shown.map(({ tooth, typed }) => ({
         tooth,
         turn: 1,
-        typed: value.toFixed(2),
+        typed: typed.toFixed(this.with.digits),
         struck: false,
         repeats: null,
       })),
@@ -258,17 +298,18 @@ export class Visits {
   /** What the app would advise, done so; false where it asks for no move. */
   private move(readings: readonly DemoReading[]): boolean {
     const { adjuster, limits, geometry } = this.stage;
-    const at = (tooth: number) => gearAngle({ tooth, turn: 1 }, geometry.pair.teeth[1]);
+    const at = (tooth: number) => placeAngle(this.frame, { tooth, turn: 1 });
+    if (!adjuster.adjuster) return false;
     const assessed = mustHold(
       assessRound(
         {
-          pair: pairOf(this.stage),
-          limits: { lo: limits.loMm, aim: limits.aimMm ?? undefined, hi: limits.hiMm },
+          element: geometry.element,
+          limits: { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
           adjuster: adjuster.adjuster,
           arcDeg: geometry.arcDeg,
         },
-        readings.map(({ tooth, value }) => ({ gearAngleDeg: at(tooth), backlashMm: value })),
-        0.0102,
+        readings.map(({ tooth, value }) => ({ gearAngleDeg: at(tooth), value })),
+        this.judged === "backlash" ? 0.0102 : 0.03 * (limits.hi - limits.lo),
       ),
     );
     const values = readings.map((reading) => reading.value);
@@ -276,8 +317,8 @@ export class Visits {
       assessed.advice,
       adjuster.adjuster,
       adjuster.step,
-      Math.min(...values),
-      Math.max(...values),
+      { min: Math.min(...values), max: Math.max(...values) },
+      this.judged,
     );
     if (!rounded || rounded.amount === 0) return false;
     this.push("record-entry", {
@@ -326,6 +367,7 @@ export class Visits {
             "not-proved",
             "no-compound",
             "things-left-in",
+            "side-not-inside",
           ],
           nextDate: new Date(this.clock.getTime() + daysToNext * day).toISOString().slice(0, 10),
         },
