@@ -16,24 +16,34 @@ import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/root";
 import { startOutbox } from "./features/offline/outbox-state";
 import { forgetIfAnother, useServiceWorker } from "./features/offline/service-worker-page";
+import { takeDecimalFrom } from "./features/words/figure";
+import { writeForReader } from "./session/reader.server";
 import { nonceContext } from "./session/request-context";
 import { rememberPerson, signedInPerson } from "./session/session.server";
 
-export const middleware: MiddlewareFunction<Response>[] = [rememberPerson];
+export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, writeForReader];
 
 export async function loader({ request, context }: Route.LoaderArgs) {
   const cookie = request.headers.get("cookie") ?? "";
   const person = await signedInPerson(context).catch(() => null);
   return {
-    room: /(?:^|;\s*)room=dark/.test(cookie) ? ("dark" as const) : ("bright" as const),
-    person: person && { id: person.id, name: person.name, role: person.role },
+    room: roomOf(cookie, person?.preferences.room),
+    person: person && { id: person.id, name: person.name, role: person.role, preferences: person.preferences },
     nonce: context.get(nonceContext),
   };
 }
 
+/** What this tablet was last set to, else what its person prefers. */
+const roomOf = (cookie: string, preferred: "bright" | "dark" | undefined): "bright" | "dark" =>
+  /(?:^|;\s*)room=(dark|bright)/.exec(cookie)?.[1] === "dark"
+    ? "dark"
+    : cookie.includes("room=")
+      ? "bright"
+      : (preferred ?? "bright");
+
 // A tablet that lost the server must not lose its page by asking again who it is; only signing in or out changes that.
 export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs) =>
-  formAction !== undefined && /^\/(sign-|room)/.test(formAction);
+  formAction !== undefined && /^\/(sign-|room|account|first)/.test(formAction);
 
 export const meta: Route.MetaFunction = () => [{ title: "Harmostat" }];
 
@@ -67,6 +77,9 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function Root({ loaderData }: Route.ComponentProps) {
   const personId = loaderData.person?.id;
+  const decimal = loaderData.person?.preferences.decimal === "comma" ? "," : ".";
+  // A browser has one reader; on the server each request has its own.
+  if (typeof document !== "undefined") takeDecimalFrom(() => decimal);
   useEffect(() => {
     if (!personId) return;
     forgetIfAnother(personId);

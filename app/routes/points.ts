@@ -1,3 +1,4 @@
+import { formOf } from "~/app/session/form-of";
 import { asPersonJson } from "~/app/session/session.server";
 import { mayWork } from "~/operations/context";
 import { closePoint, openPoint } from "~/operations/open-point";
@@ -6,7 +7,7 @@ import type { Route } from "./+types/points";
 /** Opens or closes an open point. */
 export async function action({ request, context }: Route.ActionArgs) {
   return asPersonJson(context, mayWork, async (asked) => {
-    const form = await request.formData();
+    const form = await formOf(request);
     const shared = { id: form.get("id"), text: form.get("text") ?? "", madeAt: asked.now.toISOString() };
     const result =
       form.get("what") === "close"

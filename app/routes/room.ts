@@ -1,10 +1,11 @@
 import { redirect } from "react-router";
+import { formOf } from "~/app/session/form-of";
 import { safePath } from "~/app/session/safe-path";
 import type { Route } from "./+types/room";
 
 /** Bright or dark room, for a year. */
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await formOf(request);
   const room = form.get("room") === "dark" ? "dark" : "bright";
   const from = request.headers.get("referer");
   const back = safePath(from && URL.canParse(from) ? new URL(from).pathname : null);

@@ -14,6 +14,7 @@ import {
   deleteSession,
   insertSession,
   sessionData,
+  sessionSeen,
   updateSession,
 } from "~/data/queries/sessions";
 import type { Context } from "~/operations/context";
@@ -35,25 +36,45 @@ type SessionData = { personId: string };
 const expiry = (expires: Date | undefined) => expires ?? new Date(Date.now() + lifeSeconds * 1000);
 const personOf = (values: Partial<SessionData>) => values.personId ?? null;
 
+/** When a session was last used is noted no oftener than this. */
+const seenEveryMs = 5 * 60_000;
+
 /** Sessions stand in a table, so that they can be ended and outlive the server; the cookie holds a signed random id. */
-const storage = (pool: Pool) =>
+const storage = (pool: Pool, device = "") =>
   createSessionStorage<SessionData>({
     cookie,
     async createData(values, expires) {
       const id = randomBytes(24).toString("base64url");
-      await insertSession(pool, id, values, personOf(values), expiry(expires));
+      await insertSession(pool, {
+        id,
+        data: values,
+        personId: personOf(values),
+        expires: expiry(expires),
+        now: new Date(),
+        device,
+      });
       return id;
     },
-    readData: (id) => sessionData(pool, id, new Date()) as Promise<SessionData | null>,
+    async readData(id) {
+      const now = new Date();
+      const found = await sessionData(pool, id, now);
+      if (found && now.getTime() - found.seenAt.getTime() > seenEveryMs) await sessionSeen(pool, id, now);
+      return (found?.data ?? null) as SessionData | null;
+    },
     updateData: (id, values, expires) => updateSession(pool, id, values, personOf(values), expiry(expires)),
     deleteData: (id) => deleteSession(pool, id),
   });
 
-/** Begins a session, and clears away those that have run out. */
-export async function beginSession(context: Readonly<RouterContextProvider>, personId: string): Promise<string> {
+/** Begins a session in the place of the one that the request came with, and clears away those that have run out. */
+export async function beginSession(
+  context: Readonly<RouterContextProvider>,
+  request: Request,
+  personId: string,
+): Promise<string> {
   const pool = context.get(poolContext);
   await deleteExpiredSessions(pool, new Date());
-  const { getSession, commitSession } = storage(pool);
+  const { getSession, commitSession, destroySession } = storage(pool, deviceOf(request));
+  await destroySession(await getSession(request.headers.get("cookie")));
   const session = await getSession();
   session.set("personId", personId);
   return commitSession(session);
@@ -63,6 +84,14 @@ export async function endSession(context: Readonly<RouterContextProvider>, reque
   const { getSession, destroySession } = storage(context.get(poolContext));
   return destroySession(await getSession(request.headers.get("cookie")));
 }
+
+/** Id of the session that a request came with; empty without one. */
+export async function sessionIdOf(context: Readonly<RouterContextProvider>, request: Request): Promise<string> {
+  return (await storage(context.get(poolContext)).getSession(request.headers.get("cookie"))).id;
+}
+
+/** What one knows a device by in a list: what its browser says of itself, no more than a line. */
+const deviceOf = (request: Request): string => (request.headers.get("user-agent") ?? "").slice(0, 200);
 
 /** Who is signed in is asked of the database once a request, by the first that wants to know. */
 export const rememberPerson: MiddlewareFunction<Response> = ({ request, context }, next) => {

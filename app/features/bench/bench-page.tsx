@@ -3,6 +3,8 @@ import { useSearchParams } from "react-router";
 import { callTool, type Tool, tools } from "~/calc";
 import { Button } from "~/ui/button";
 import { SavePicture } from "../export/save-picture";
+import { Running } from "../stacks/running";
+import { useCalc } from "../stacks/use-calc";
 import type { Texts } from "../stage-form/reader";
 import { FormProvider } from "../stage-form/text-field";
 import type { BenchTool } from "./bench-tool";
@@ -30,7 +32,12 @@ export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boole
   const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
   const read = bench.read(texts);
   const tool = tools.find((item) => item.name === bench.tool) as Tool;
-  const answer = useMemo(() => (read.input ? callTool(tool, read.input) : null), [tool, read.input]);
+  const here = useMemo(
+    () => (read.input && !bench.beside ? callTool(tool, read.input) : null),
+    [bench, tool, read.input],
+  );
+  const beside = useCalc(bench.tool, bench.beside ? read.input : null);
+  const answer = bench.beside ? beside.answer : here;
   const output = answer?.ok ? answer.result : null;
   return (
     <FormProvider value={{ fields, problems: read.problems }}>
@@ -44,7 +51,8 @@ export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boole
           </div>
         </form>
         <section aria-label="Answer" className="grid gap-5 content-start min-w-0">
-          {output !== null ? (
+          <Running of={beside} />
+          {output !== null && read.input ? (
             <>
               <p className="text-2xl font-bold" role="status">
                 {bench.say(output as never, texts)}

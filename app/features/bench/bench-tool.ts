@@ -12,6 +12,8 @@ export type BenchTool = {
   question: string;
   /** Texts to begin with, so that the page shows something at once. */
   example: Texts;
+  /** Computed beside the page, with progress: it may take a while. */
+  beside?: true;
   Fields: () => ReactNode;
   read: (texts: Texts) => BenchInput;
   /** The answer in a sentence; `output` is what the tool gave. */

@@ -1,7 +1,7 @@
-import { formatNumber } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import { readClampPoints } from "../stage-form/clamp-texts";
 import { Reader, type Texts } from "../stage-form/reader";
 import { ChoiceField, TextField, useForm } from "../stage-form/text-field";
-import { readClampPoints } from "../stage-form/texts";
 import { benchTool } from "./bench-tool";
 
 type Order = { order: number[]; passes: { torqueNm?: number; order: number[] }[] };

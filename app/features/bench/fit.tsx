@@ -1,5 +1,5 @@
+import { formatNumber } from "~/app/features/words/figure";
 import type { Fit } from "~/core/limits";
-import { formatNumber } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
 import { Reader } from "../stage-form/reader";
 import { TextField, useForm } from "../stage-form/text-field";

@@ -1,3 +1,4 @@
+import { formatNumber } from "~/app/features/words/figure";
 import {
   basePitchMm as basePitchOf,
   comparePitches,
@@ -8,7 +9,6 @@ import {
   toothCircles,
   toothOutlines,
 } from "~/core/gears";
-import { formatNumber } from "~/core/quantity";
 import { moduleOfDiametralPitch } from "~/core/reference";
 import { Reader, readPitch, type Texts } from "../stage-form/reader";
 import { ChoiceField, TextField } from "../stage-form/text-field";

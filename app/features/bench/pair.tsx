@@ -1,22 +1,19 @@
-import type { GearPair } from "~/core/gears";
-import { formatNumber } from "~/core/quantity";
-import { PairFigures } from "../stage-form/pair-figures";
-import { Reader, type Texts } from "../stage-form/reader";
+import { formatNumber } from "~/app/features/words/figure";
+import type { GearPair, PairGeometry } from "~/core/gears";
+import { ElementFigures } from "../stage-form/element-figures";
+import { readElement } from "../stage-form/element-texts";
+import type { Read, Texts } from "../stage-form/reader";
 import { TextField, TickField } from "../stage-form/text-field";
-import { readPair } from "../stage-form/texts";
 import { benchTool } from "./bench-tool";
 
 /** A pair from its texts; the centre distance may be left out here. */
-const pairOf = (texts: Texts) => {
-  const read = readPair(texts.centres?.trim() ? texts : { ...texts, centres: "1" });
-  if (!read.value) return read;
-  const { centreDistanceMm, ...rest } = read.value;
-  const thinned = new Reader(texts);
-  const thinningMm: [number, number] = [thinned.lengthOrNull("thin1") ?? 0, thinned.lengthOrNull("thin2") ?? 0];
-  for (const [i, name] of (["thin1", "thin2"] as const).entries())
-    thinned.want(name, (thinningMm[i] ?? 0) >= 0, "too-small");
-  return thinned.done({ ...rest, thinningMm, ...(texts.centres?.trim() ? { centreDistanceMm } : {}) });
-};
+function pairOf(texts: Texts): Read<PairGeometry> {
+  const given = Boolean(texts.centres?.trim());
+  const read = readElement({ ...texts, kind: "gear-pair", ...(given ? {} : { centres: "1" }) });
+  if (read.value?.kind !== "gear-pair") return { value: null, problems: read.problems ?? {} };
+  const { centreDistanceMm, ...rest } = read.value.pair;
+  return { value: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
+}
 
 export const pair = benchTool<GearPair>({
   tool: "gear-pair",
@@ -52,7 +49,14 @@ export const pair = benchTool<GearPair>({
     const { value } = pairOf(texts);
     return (
       <div className="grid gap-3">
-        <PairFigures pair={value && { ...value, centreDistanceMm: output.centreDistanceMm }} />
+        {value && (
+          <ElementFigures
+            read={{
+              value: { kind: "gear-pair", parts: {}, pair: { ...value, centreDistanceMm: output.centreDistanceMm } },
+              problems: null,
+            }}
+          />
+        )}
         <p className="text-mid">
           Tip clearance {formatNumber(output.tipClearanceMm[0], 3)} and {formatNumber(output.tipClearanceMm[1], 3)} mm;
           normal backlash {formatNumber(output.backlash.normalMm, 3)}, radial{" "}

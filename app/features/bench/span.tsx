@@ -1,5 +1,5 @@
+import { formatNumber } from "~/app/features/words/figure";
 import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
-import { formatNumber } from "~/core/quantity";
 import { Reader, readPitch, type Texts } from "../stage-form/reader";
 import { TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";

@@ -1,5 +1,5 @@
+import { formatNumber } from "~/app/features/words/figure";
 import type { Verdict } from "~/core/limits";
-import { formatNumber } from "~/core/quantity";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark } from "~/ui/state-mark";
 import { Reader } from "../stage-form/reader";

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { type FeltAt, feelMethods, feels, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
+import { frameOf } from "~/core/stages";
 import { buttonClass } from "~/ui/button";
 import { RoundDial } from "~/ui/round-dial/round-dial";
 import { StateMark } from "~/ui/state-mark";
@@ -11,7 +12,7 @@ import { feelSaysWords } from "../words/entry";
 import { verdictState } from "../words/state";
 import { FeelPane, feltMarks } from "./feel-pane";
 import { useJobScreen } from "./job-context";
-import { useGearOutline } from "./round-pane";
+import { useOutline } from "./round-pane";
 import { doneWords } from "./stations";
 
 /** Six places tell a hand as much as twelve. */
@@ -22,10 +23,11 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
   const { stage, job, stationPath } = useJobScreen();
   const { texts } = job.draft;
   const [problem, setProblem] = useState<Refusal | null>(null);
-  const teeth = stage.geometry.pair.teeth[1];
-  const part = useGearOutline(stage);
+  const frame = frameOf(stage.geometry.element);
+  const teeth = frame.places;
+  const part = useOutline(stage);
   const positions = useMemo(() => {
-    const planned = placesToRead(stage.geometry.pair.teeth, stage.geometry.arcDeg).sort((a, b) => a - b);
+    const planned = placesToRead(frameOf(stage.geometry.element), stage.geometry.arcDeg).sort((a, b) => a - b);
     const step = Math.max(1, Math.ceil(planned.length / feltPlaces));
     return planned.filter((_, i) => i % step === 0);
   }, [stage]);
@@ -33,7 +35,7 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
   const method = feelMethods.find((known) => known === texts["felt.method"]) ?? "by hand";
   const last = felt.length === 0 && !job.record.changedSinceFeel ? job.record.lastFeel : null;
   const shown = felt.length > 0 ? felt : (last?.body.places ?? []);
-  const { loMm, hiMm } = stage.limits;
+  const { lo, hi } = stage.limits;
   const done = async () => {
     const result = await job.put({ kind: "feel", phase, method, places: felt });
     setProblem(result.ok ? null : result.refusal);
@@ -58,8 +60,8 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
       <div className="bg-panel min-h-0 p-2 max-lg:h-[18.5rem] flex items-center justify-center">
         <RoundDial
           {...part}
-          band={{ lo: loMm, hi: hiMm }}
-          readings={feltMarks(shown, { lo: loMm, hi: hiMm }, teeth)}
+          band={{ lo: lo, hi: hi }}
+          readings={feltMarks(shown, { lo: lo, hi: hi }, teeth)}
           fitted={null}
           predicted={null}
           ghost={null}

@@ -1,7 +1,6 @@
+import { formatNumber } from "~/app/features/words/figure";
 import { type FeelerStack, feelerFromSet, unitOf } from "~/core/advice";
-import { gearPair } from "~/core/gears";
-import { formatNumber } from "~/core/quantity";
-import { normalPerCircumferential } from "~/core/rounds";
+import { judgedBy, rockedWheel } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import type { RoundView } from "./round-view";
@@ -16,10 +15,18 @@ export function feelerFor(
   { stage, instruments }: { stage: Stage; instruments: readonly Instrument[] },
   view: RoundView,
 ): FeelerStack | null {
-  const mesh = gearPair(stage.geometry.pair);
-  if (!view.move || !mesh.ok) return null;
-  const gap = (view.move.atMm ?? view.move.minMm) * normalPerCircumferential(stage.geometry.pair, mesh.value);
+  if (!view.move) return null;
+  const { element } = stage.geometry;
+  const then = view.move.at ?? view.move.min;
+  const gap = judgedBy(element) === "gap" ? then : then * normalOf(element);
   return gap > 0 ? feelerFromSet(gap, leavesOf(instruments)) : null;
+}
+
+/** Between the flanks a feeler finds the normal backlash. */
+function normalOf(element: Stage["geometry"]["element"]): number {
+  if (element.kind !== "gear-pair" && element.kind !== "worm" && element.kind !== "bevel") return 0;
+  const wheel = rockedWheel(element);
+  return wheel.ok ? wheel.value.normalPerCircumferential : 0;
 }
 
 const leavesWords = (stack: FeelerStack): string => stack.leavesMm.map((leaf) => formatNumber(leaf, 2)).join(" + ");
@@ -27,7 +34,7 @@ const leavesWords = (stack: FeelerStack): string => stack.leavesMm.map((leaf) =>
 /** Where the adjuster has no scale, the move ends in something hands can do. */
 export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundView; stack: FeelerStack | null }) {
   const amount = Math.abs(view.move?.amount ?? 0);
-  const unit = unitOf(stage.adjuster.adjuster);
+  const unit = stage.adjuster.adjuster && unitOf(stage.adjuster.adjuster);
   if (!stack)
     return (
       <p className="text-lg mt-2">

@@ -8,7 +8,10 @@ import { Tape } from "../logbook/tape";
 import type { Stopped } from "../offline/outbox";
 import { useOutbox } from "../offline/outbox-state";
 import { ClockStrip } from "../offline/waiting-strip";
-import { Head, PersonMenu, RoomSwitch } from "../shell/head";
+import { InstrumentPanel } from "../practice/instrument-panel";
+import { Head, RoomSwitch } from "../shell/head";
+import { PersonMenu } from "../shell/person-menu";
+import { sizeWords } from "../words/quantity";
 import { clock } from "../words/times";
 import { GoingLive } from "./going-live";
 import { JobContext, type JobLoaded, type JobNow, pathOf } from "./job-context";
@@ -40,12 +43,11 @@ export function JobScreen({
   const { job, kept } = useJob(data, stage);
   const signed = job.entries.some((entry) => entry.kind === "signature");
   const here = signed ? "sign-off" : (stationOf(station) ?? firstStation(job.record));
-  const teeth = stage.geometry.pair.teeth;
   const before = data.before.find((item) => item.stageId === stage.id) ?? {
     stageId: stage.id,
     moves: [],
     proofs: [],
-    known: null,
+    known: [],
   };
   const safePath = pathOf(data, stage, "make-safe");
   return (
@@ -70,10 +72,7 @@ export function JobScreen({
             </Link>
             <span className="max-sm:hidden">, </span>
             <b>
-              {stage.name}{" "}
-              <span className="figure">
-                {teeth[0]} : {teeth[1]}
-              </span>
+              {stage.name} <span className="figure">{sizeWords(stage.geometry.element)}</span>
             </b>
           </h1>
         </Head>
@@ -101,6 +100,7 @@ export function JobScreen({
         <main className="grow min-h-0 flex flex-col">
           {job.ready ? <StationView key={`${here} ${stage.id}`} here={here} /> : <Finding />}
         </main>
+        {!signed && <InstrumentPanel />}
         <Tape entries={job.entries} stages={stages} timeZone={data.timeZone} now={data.now} />
         {children}
       </div>
@@ -114,7 +114,7 @@ type Kept = { at: string | null; waiting: number; why: Stopped };
 /** The job's entries and what is being typed, as they stand on one of its stages. */
 function useJob(data: JobLoaded, stage: Stage): { job: JobNow; kept: Kept } {
   const { put, ...entries } = useEntries(data);
-  const { at, why, ...draft } = useDraft(data.job.id, stage.id, data.drafts);
+  const { at, why, ...draft } = useDraft(data.job.id, stage.id, data.person.id, data.drafts);
   const outbox = useOutbox();
   const recordOf = useCallback(
     (of: Stage) => jobRecord(entries.entries, { id: of.id, clamps: of.geometry.clamps }),

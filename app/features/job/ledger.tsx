@@ -7,7 +7,17 @@ import { Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
 import { useJobScreen } from "./job-context";
 
-const usual = ["paper strip", "pin", "wedge", "jig", "marking paint", "indicator", "key"];
+const usual = [
+  "paper strip",
+  "pin",
+  "wedge",
+  "jig",
+  "marking paint",
+  "indicator",
+  "key",
+  "temporary joint",
+  "temporary cord",
+];
 
 /** What is loose: everything put in for the work, and every clamp screw, for all stages of the job. Always at hand in the head. */
 export function Ledger() {

@@ -1,7 +1,7 @@
 import { Link, useSearchParams } from "react-router";
+import { formatNumber } from "~/app/features/words/figure";
 import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
 import type { ClampPattern } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { useJobScreen } from "./job-context";

@@ -4,7 +4,7 @@ import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field, Tick } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
-import { cautions } from "../words/state";
+import { cautions, kindCautions } from "../words/state";
 import { useJobScreen } from "./job-context";
 import { NoteForm } from "./note-form";
 
@@ -44,6 +44,13 @@ export function MakeSafe() {
           Local rules, the maker and licensed trades come first. Isolated is a state: it is asked again after every time
           it was live.
         </p>
+        <ul className="mb-3 grid gap-1" aria-label="On these stages">
+          {[...new Set(data.stages.map(({ kind }) => kindCautions[kind]))].map((caution) => (
+            <li key={caution} className="border-l-4 border-near pl-3 text-lg">
+              {caution}
+            </li>
+          ))}
+        </ul>
         <form onSubmit={isolate} className="grid gap-2 max-w-3xl">
           {cautions.map((caution) => (
             <div key={caution.key} className="border-b border-rule text-lg">

@@ -1,43 +1,137 @@
+import { formatNumber } from "~/app/features/words/figure";
 import type { Sense } from "~/core/logbook";
-import { formatNumber, parseQuantity } from "~/core/quantity";
-import { type MeasuredQuantity, measuredQuantities, typedRound } from "~/core/rounds";
+import { isOverdue } from "~/core/logbook";
+import { type Dimension, parseQuantity } from "~/core/quantity";
+import { typedRound } from "~/core/rounds";
+import {
+  gearsOf,
+  type MeasuredQuantity,
+  measuredQuantities,
+  measuredUnit,
+  type StageElement,
+  spanOf,
+  usualPitches,
+  waysToMeasure,
+} from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { Choice, Field } from "~/ui/field";
+import { measuredWords, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
+import { dateWords } from "../words/times";
 
 export type Method = {
   quantity: MeasuredQuantity;
   instrument: Instrument;
   indicatorRadiusMm: number | null;
   indicatorAngleDeg: number;
+  held: number | null;
   temperatureC: number | null;
   sense: Sense;
-  bareUnit: "mm" | "thou" | "in";
+  /** Which gear of a switchable one is in. */
+  gear: string | undefined;
+  bareUnit: string;
 };
 
+/** Units that a bare number can be said to be in, the usual one first. */
+export const bareUnits: Record<MeasuredQuantity, readonly string[]> = Object.fromEntries(
+  measuredQuantities.map((quantity) => {
+    const { dimension, bare } = measuredUnit[quantity];
+    const others = { length: ["thou", "in"], force: ["lbf", "kgf"], angle: ["deg"], frequency: [] }[
+      dimension as "length"
+    ];
+    return [quantity, [bare, ...others]];
+  }),
+) as unknown as Record<MeasuredQuantity, readonly string[]>;
+
+/** What is held still while the other is read, and where it is usual. */
+export function heldOf(
+  element: StageElement,
+  quantity: MeasuredQuantity,
+): {
+  label: string;
+  hint: string;
+  usual: number;
+  dimension: Dimension;
+  bare: string;
+  said: (value: number) => string;
+} | null {
+  switch (quantity) {
+    case "span-force":
+      return {
+        label: "Pressed in by",
+        hint: "mm; empty: a 64th of the span",
+        usual: (spanOf(element) ?? 64) / 64,
+        dimension: "length",
+        bare: "mm",
+        said: (mm) => `pressed in by ${formatNumber(mm, 1)} mm`,
+      };
+    case "span-deflection":
+      return {
+        label: "Pressed with",
+        hint: "N; empty: 10",
+        usual: 10,
+        dimension: "force",
+        bare: "N",
+        said: (newton) => `pressed with ${formatNumber(newton, 1)} N`,
+      };
+    case "elongation":
+      return {
+        label: "Pitches counted",
+        hint: `empty: ${usualPitches}`,
+        usual: usualPitches,
+        dimension: "length",
+        bare: "mm",
+        said: (pitches) => `${formatNumber(pitches, 0)} of them`,
+      };
+    default:
+      return null;
+  }
+}
+
 /** How it is read, from the texts of the form; what cannot be understood counts as left out, and the form says so. */
-export function methodOf(texts: Record<string, string>, instruments: readonly Instrument[]): Method {
-  const chosen = instruments.find((instrument) => instrument.id === texts["method.instrument"]);
-  const fallback = instruments.find((instrument) => instrument.kind === "lever indicator") ?? instruments[0];
+export function methodOf(stage: Stage, texts: Record<string, string>, instruments: readonly Instrument[]): Method {
+  const { element } = stage.geometry;
+  const ways = waysToMeasure(element);
+  const quantity = ways.find((way) => way === texts["method.quantity"]) ?? ways[0] ?? "circumferential-backlash";
+  const fitting = instrumentsFor(quantity, instruments);
+  const chosen = fitting.find((instrument) => instrument.id === texts["method.instrument"]);
+  const usual = usualKind[quantity];
+  const fallback = fitting.find((instrument) => instrument.kind === usual) ?? fitting[0] ?? instruments[0];
   if (!fallback) throw new Error("no instrument in this workshop");
-  const value = (name: string, dimension: "length" | "angle" | "temperature", bare: string) => {
+  const value = (name: string, dimension: Dimension, bare: string) => {
     const parsed = parseQuantity(texts[name] ?? "", dimension, bare);
     return parsed.ok ? parsed.value.value : null;
   };
   const radius = value("method.radius", "length", "mm");
   const angle = value("method.angle", "angle", "deg");
+  const needs = heldOf(element, quantity);
+  const held = needs && value("method.held", needs.dimension, needs.bare);
+  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [];
   return {
-    quantity:
-      measuredQuantities.find((quantity) => quantity === texts["method.quantity"]) ?? "circumferential-backlash",
+    quantity,
     instrument: chosen ?? fallback,
     indicatorRadiusMm: radius !== null && radius > 0 ? radius : null,
     indicatorAngleDeg: angle !== null && Math.abs(angle) < 60 ? angle : 0,
+    held: held !== null && held > 0 ? held : null,
     temperatureC: value("method.temperature", "temperature", "C"),
     sense: texts["method.sense"] === "counter-clockwise" ? "counter-clockwise" : "clockwise",
-    bareUnit: texts["method.unit"] === "thou" || texts["method.unit"] === "in" ? texts["method.unit"] : "mm",
+    gear: gears.find((name) => name === texts["method.gear"]) ?? gears[0],
+    bareUnit: bareUnits[quantity].find((unit) => unit === texts["method.unit"]) ?? bareUnits[quantity][0] ?? "mm",
   };
 }
+
+/** What the quantity is usually read with. */
+const usualKind: Partial<Record<MeasuredQuantity, string>> = {
+  "circumferential-backlash": "lever indicator",
+  sag: "steel rule",
+  elongation: "caliper",
+  gap: "feeler set",
+};
+
+/** Instruments that show the dimension in which a quantity is read. */
+export const instrumentsFor = (quantity: MeasuredQuantity, instruments: readonly Instrument[]): readonly Instrument[] =>
+  instruments.filter(({ dimension }) => dimension === measuredUnit[quantity].dimension);
 
 /** The part of a method that goes with a round into the logbook. */
 export const methodInput = (method: Method) => ({
@@ -45,32 +139,20 @@ export const methodInput = (method: Method) => ({
   instrumentId: method.instrument.id,
   indicatorRadiusMm: method.indicatorRadiusMm,
   indicatorAngleDeg: method.indicatorAngleDeg,
+  held: method.held,
   temperatureC: method.temperatureC,
   sense: method.sense,
+  gear: method.gear,
 });
-
-const quantityWords: Record<MeasuredQuantity, { name: string; worth: string }> = {
-  "circumferential-backlash": {
-    name: "Rim's free way, indicator",
-    worth: "The best there is on an installed gear; the tip square to the flank, the other gear held.",
-  },
-  "normal-backlash": {
-    name: "Feeler between the flanks",
-    worth:
-      "Good where the feeler lies flat; it is shorter than the free way at the pitch circle, and that is taken into account.",
-  },
-  "tip-clearance": {
-    name: "Pin or feeler, tip to root",
-    worth:
-      "Rough: real tips and roots stray by half a tenth (common practice), and all of that goes into the backlash.",
-  },
-};
 
 /** What one reading by this method is worth, as it is now set up. */
 function worthWords(stage: Stage, method: Method): string {
-  const values = typedRound(stage.geometry.pair, method.instrument, method, []);
-  const sure = values.ok ? `±${formatNumber(values.value.expandedUncertaintyMm, 3)} mm of backlash. ` : "";
-  return `${sure}${quantityWords[method.quantity].worth}`;
+  const values = typedRound(stage.geometry.element, method.instrument, method, []);
+  const unit = stageUnit(stage.geometry.element);
+  const linear = method.quantity !== "span-frequency" && method.quantity !== "span-deflection";
+  const sure =
+    values.ok && linear ? `±${formatNumber(values.value.expandedUncertainty, 3)} ${unit.unit} of ${unit.name}. ` : "";
+  return `${sure}${measuredWords[method.quantity].worth}`;
 }
 
 /** Instrument, where its tip stands, temperature, sense of counting: what a reading must say about itself. */
@@ -85,13 +167,19 @@ export function MethodForm({
   instruments: readonly Instrument[];
   onText: (name: string, text: string) => void;
 }) {
-  const method = methodOf(texts, instruments);
+  const method = methodOf(stage, texts, instruments);
+  const today = new Date().toISOString().slice(0, 10);
+  const overdue = isOverdue(method.instrument.dueOn, today);
+  const { element } = stage.geometry;
+  const held = heldOf(element, method.quantity);
+  const byIndicator = method.quantity === "circumferential-backlash";
+  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element) : [];
   const field = (name: string) => ({
     value: texts[name] ?? "",
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => onText(name, event.target.value),
     autoComplete: "off",
   });
-  const problem = (name: string, dimension: "length" | "angle" | "temperature", bare: string) => {
+  const problem = (name: string, dimension: Dimension, bare: string) => {
     const typed = texts[name] ?? "";
     const parsed = parseQuantity(typed, dimension, bare);
     return typed === "" || parsed.ok ? undefined : refusalWords(parsed.refusal);
@@ -99,12 +187,15 @@ export function MethodForm({
   return (
     <details className="border-t border-rule pt-1 shrink-0">
       <summary className="min-h-11 content-center cursor-pointer">
-        <b>{method.instrument.name}</b>,{" "}
-        {method.quantity !== "circumferential-backlash"
-          ? quantityWords[method.quantity].name.toLowerCase()
+        {method.gear && <>{method.gear}, </>}
+        <b>{method.instrument.name}</b>
+        {overdue && <b className="text-outside">, overdue</b>},{" "}
+        {!byIndicator
+          ? measuredWords[method.quantity].name.toLowerCase()
           : method.indicatorRadiusMm
             ? `at ${method.indicatorRadiusMm} mm`
             : "at the pitch circle"}
+        {held && `, ${held.said(method.held ?? held.usual)}`}
         {method.temperatureC === null ? "" : `, ${Math.round(method.temperatureC)} °C`}
       </summary>
       <div className="grid gap-3 py-2">
@@ -115,9 +206,9 @@ export function MethodForm({
             value={method.quantity}
             onChange={(event) => onText("method.quantity", event.target.value)}
           >
-            {measuredQuantities.map((quantity) => (
+            {waysToMeasure(element).map((quantity) => (
               <option key={quantity} value={quantity}>
-                {quantityWords[quantity].name}
+                {measuredWords[quantity].name}
               </option>
             ))}
           </select>
@@ -132,14 +223,38 @@ export function MethodForm({
             value={method.instrument.id}
             onChange={(event) => onText("method.instrument", event.target.value)}
           >
-            {instruments.map((instrument) => (
+            {instrumentsFor(method.quantity, instruments).map((instrument) => (
               <option key={instrument.id} value={instrument.id}>
                 {instrument.name}
+                {isOverdue(instrument.dueOn, today) && ", overdue"}
               </option>
             ))}
           </select>
         </label>
-        {method.quantity === "circumferential-backlash" && (
+        {overdue && (
+          <p className="border-l-4 border-outside pl-3">
+            Its calibration was due on {dateWords(method.instrument.dueOn ?? "")}. The reading is taken, and the logbook
+            says so.
+          </p>
+        )}
+        {gears.length > 0 && (
+          <Choice
+            legend="Gear that is in"
+            name="gear"
+            value={method.gear ?? ""}
+            onChange={(gear) => onText("method.gear", gear)}
+            options={gears.map(({ name, teeth }) => ({ value: name, label: `${name} ${teeth.join(" : ")}` }))}
+          />
+        )}
+        {held && (
+          <Field
+            label={held.label}
+            hint={held.hint}
+            {...field("method.held")}
+            error={problem("method.held", held.dimension, held.bare)}
+          />
+        )}
+        {byIndicator && (
           <>
             <Field
               label="Tip at radius"
@@ -162,7 +277,7 @@ export function MethodForm({
           error={problem("method.temperature", "temperature", "C")}
         />
         <Choice
-          legend="Teeth counted"
+          legend="Counted"
           name="sense"
           value={method.sense}
           onChange={(sense) => onText("method.sense", sense)}

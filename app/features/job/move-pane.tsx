@@ -1,7 +1,9 @@
 import { type ReactNode, type RefObject, useState } from "react";
-import { type LearntResponse, unitOf } from "~/core/advice";
-import { type GearPair, gearPair } from "~/core/gears";
-import { decimalsFor, formatNumber, mustHold, type Refusal } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import { centreChange, type LearntResponse, moveSteps, unitOf, wholeSteps } from "~/core/advice";
+import { bevelPair } from "~/core/bevels";
+import { decimalsFor, type Refusal } from "~/core/quantity";
+import { frameOf, judgedBy, leastPlaces } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
@@ -10,16 +12,22 @@ import { Choice, Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import { amountWords, parseAmount, unitHint } from "../words/amount";
 import { rangeWords } from "../words/entry";
+import { placeOf, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { turnedWords } from "../words/turned";
+import { AlsoMoves } from "./also-moves";
+import { type ChosenStack, DrawerPane } from "./drawer-pane";
 import { FeelerWay, feelerFor } from "./feeler-way";
+import { beforeReading, nothingToAdjust, notRound, standWords } from "./how-to-read";
 import type { RoundView } from "./round-view";
+import { SagPicture } from "./sag-picture";
+import { WhyMove } from "./why-move";
 
 type Props = {
   stage: Stage;
   instrument: Instrument;
   view: RoundView | null;
-  learnt: LearntResponse;
+  learnt: LearntResponse | null;
   texts: Record<string, string>;
   onText: (name: string, text: string) => void;
   instruments: readonly Instrument[];
@@ -28,6 +36,8 @@ type Props = {
   onOtherwise: (amount: number, note: string) => Refusal | null;
   /** A reading that stands off and that nobody has answered for: to be looked at before anything is moved. */
   questioned: { tooth: number; typed: string } | null;
+  /** A stack from the drawer; left out where none can be taken. */
+  onTake?: (chosen: ChosenStack) => void;
   /** What to do where no move is asked for. */
   onward: ReactNode;
   soButton?: RefObject<HTMLButtonElement | null>;
@@ -37,16 +47,19 @@ type Props = {
 export function MovePane(props: Props) {
   const { stage, instrument, view } = props;
   const [otherwise, setOtherwise] = useState(false);
-  const decimals = decimalsFor(instrument.resolutionMm);
+  const { element } = stage.geometry;
+  const unit = stageUnit(element);
+  const decimals =
+    unit.unit === "mm" && instrument.dimension === "length" ? decimalsFor(instrument.resolution) : unit.digits;
   if (!view || view.standTooth === null) {
     return (
       <section aria-label="Next move">
         <p className="text-mid font-semibold mb-1">Next move</p>
-        <p className="text-2xl font-semibold">Read at least three places round the turn.</p>
-        <p className="text-lg text-mid mt-2">
-          Rock the shafts in their bearings first: play there makes every reading a lie. Read with the clamps at full
-          torque.
-        </p>
+        <p className="text-2xl font-semibold">{howManyWords(stage)}</p>
+        <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
+        {element.kind === "chain" && unit.quantity === "sag" && (
+          <SagPicture chain={element} limits={stage.limits} now={null} then={null} />
+        )}
         {stage.geometry.turnedBy !== "either" && (
           <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
         )}
@@ -70,8 +83,8 @@ export function MovePane(props: Props) {
         </p>
         {props.questioned ? (
           <p className="text-2xl font-semibold leading-snug">
-            Look at <span className="text-now">tooth {props.questioned.tooth}</span> first: {props.questioned.typed}{" "}
-            stands off from the others. Read it again, strike it out, or keep it.
+            Look at <span className="text-now">{placeOf(element, props.questioned.tooth)}</span> first:{" "}
+            {props.questioned.typed} stands off from the others. Read it again, strike it out, or keep it.
           </p>
         ) : (
           <Sentence {...props} view={view} />
@@ -79,24 +92,40 @@ export function MovePane(props: Props) {
       </div>
       {move && (
         <p className="text-lg" aria-live="polite">
-          It should then read <b className="figure">{formatNumber(move.atMm ?? move.minMm, decimals)}</b> there, and{" "}
-          <b className="figure">{rangeWords(move.minMm, move.maxMm, decimals)}</b> mm all round, give or take{" "}
+          It should then read{" "}
+          {leastPlaces(frameOf(element)) > 1 && (
+            <>
+              <b className="figure">{formatNumber(move.at ?? move.min, decimals)}</b> there, and{" "}
+            </>
+          )}
+          <b className="figure">{rangeWords(move.min, move.max, decimals)}</b> {unit.unit}
+          {leastPlaces(frameOf(element)) > 1 && " all round"}, give or take{" "}
           <span className="figure">
-            {formatNumber(view.advice.expectedUncertainty ?? view.expandedUncertaintyMm, 3)}
+            {formatNumber(view.advice.expectedUncertainty ?? view.expandedUncertainty, Math.min(3, unit.digits + 1))}
           </span>
           .
         </p>
       )}
       <BandGauge
-        lo={limits.loMm}
-        hi={limits.hiMm}
-        aim={limits.aimMm ?? (limits.loMm + limits.hiMm) / 2}
+        lo={limits.lo}
+        hi={limits.hi}
+        aim={limits.aim ?? (limits.lo + limits.hi) / 2}
         now={view.now}
-        then={move ? { min: move.minMm, max: move.maxMm } : null}
+        then={move ? { min: move.min, max: move.max } : null}
         state={view.state}
-        unit="mm"
-        label={`Limits ${formatNumber(limits.loMm, 2)} to ${formatNumber(limits.hiMm, 2)}, now ${rangeWords(view.now.min, view.now.max, decimals)}`}
+        unit={unit.unit}
+        digits={unit.digits}
+        label={`Limits ${formatNumber(limits.lo, unit.digits)} to ${formatNumber(limits.hi, unit.digits)}, now ${rangeWords(view.now.min, view.now.max, decimals)}`}
       />
+      {element.kind === "chain" && unit.quantity === "sag" && (
+        <SagPicture
+          chain={element}
+          limits={limits}
+          now={view.now}
+          then={move ? { min: move.min, max: move.max } : null}
+        />
+      )}
+      {move && <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />}
       {move ? (
         <div className="flex flex-wrap gap-3">
           <Button
@@ -114,15 +143,45 @@ export function MovePane(props: Props) {
       ) : (
         <div className="flex flex-wrap gap-3">
           {props.onward}
-          <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
-            Moved it all the same
-          </Button>
+          {stage.adjuster.adjuster && (
+            <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
+              Moved it all the same
+            </Button>
+          )}
         </div>
       )}
       {otherwise && <Otherwise {...props} onDone={() => setOtherwise(false)} />}
-      {!props.questioned && <Why {...props} view={view} />}
+      {!props.questioned && props.onTake && move && stage.adjuster.adjuster?.type === "shims" && (
+        <DrawerPane stage={stage} view={view} onTake={props.onTake} />
+      )}
+      {!props.questioned && (
+        <WhyMove
+          stage={stage}
+          instrument={instrument}
+          instruments={props.instruments}
+          view={view}
+          learnt={props.learnt}
+        />
+      )}
     </section>
   );
+}
+
+/** How far the adjuster moves its part by an amount, mm. */
+const centreWay = ({ adjuster: { adjuster } }: Stage, amount: number): number =>
+  adjuster ? centreChange(adjuster, amount) : 0;
+
+/** How many places have to be read before anything can be said. */
+function howManyWords({ geometry: { element } }: Stage): string {
+  const frame = frameOf(element);
+  const least = leastPlaces(frame);
+  if (frame.belts > 1) return `Read each of the ${frame.belts} belts at ${frame.places} places.`;
+  if (least === 1) return "Read the gap.";
+  if (frame.word === "link")
+    return judgedBy(element) === "sag"
+      ? "Read the sag at two places of the chain or more."
+      : "Measure the counted pitches at two places of the chain or more.";
+  return `Read at least ${least === 3 ? "three" : least} places round the turn.`;
 }
 
 const counted = (view: RoundView): number => view.readings.filter((reading) => !reading.struck).length;
@@ -130,18 +189,21 @@ const counted = (view: RoundView): number => view.readings.filter((reading) => !
 function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
   const { adjuster } = stage;
   const words = "text-2xl font-semibold leading-snug";
-  const steps = view.advice.steps;
-  const band = stage.limits.hiMm - stage.limits.loMm;
-  if (!view.move || view.move.amount === 0) return <p className={words}>{leaveWords(view, band)}</p>;
+  const band = stage.limits.hi - stage.limits.lo;
+  const { element } = stage.geometry;
+  if (!view.move || view.move.amount === 0 || !adjuster.adjuster)
+    return <p className={words}>{leaveWords(stage, view, band)}</p>;
   const unit = unitOf(adjuster.adjuster);
+  const steps = wholeSteps(moveSteps(adjuster.adjuster, view.move.amount), adjuster.step);
   return (
     <>
       {view.advice.spread > band && (
-        <p className={`${words} mb-2`}>No setting can hold it: the gear is not round. For now:</p>
+        <p className={`${words} mb-2`}>No setting can hold it: {notRound(element)}. For now:</p>
       )}
       <p className={words}>
-        Stand the gear with <span className="text-copper">tooth {view.standTooth}</span>, the tight spot, in mesh.{" "}
-        {adjuster.name} <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step)}</span>{" "}
+        {standWords(element, view.standTooth)}
+        {adjuster.name}{" "}
+        <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step, adjuster.means)}</span>{" "}
         {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}.
       </p>
       {!adjuster.hasScale && <FeelerWay stage={stage} view={view} stack={feelerFor({ stage, instruments }, view)} />}
@@ -151,19 +213,44 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
             <li key={`${step.kind}-${i}`}>
               {step.kind === "draw-back"
                 ? "Bring the part back against the screw by hand; slackening alone moves nothing."
-                : `${step.kind === "slacken" ? "Slacken" : "Push"} ${amountWords(step.amount, unit, adjuster.step)}${step.kind === "push" ? ", then read again" : ""}.`}
+                : `${step.kind === "slacken" ? "Slacken" : "Push"} ${amountWords(step.amount, unit, adjuster.step, adjuster.means)}${step.kind === "push" ? ", then read again" : ""}.`}
             </li>
           ))}
+          {element.kind === "worm" && (
+            <li>
+              After every part release the drive and turn the output a turn by hand: it must run free, with no tight
+              spot.
+            </li>
+          )}
         </ol>
       )}
+      <OtherMember stage={stage} amount={view.move.amount} />
     </>
   );
 }
 
+/** On a bevel pair the same can be had by the shims of the other member, at another contact. */
+function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
+  const { element } = stage.geometry;
+  if (element.kind !== "bevel") return null;
+  const perAxial = bevelPair(element.bevel).backlashPerAxialMm;
+  const [own, other] = element.shimmed === "pinion" ? [0, 1] : [1, 0];
+  const way = (centreWay(stage, amount) * (perAxial[own] ?? 0)) / (perAxial[other] ?? 1);
+  return (
+    <p className="text-lg mt-2">
+      Or move the {other === 0 ? "pinion" : "gear"} {formatNumber(Math.abs(way), 2)} mm {way < 0 ? "into" : "out of"}{" "}
+      the mesh by its shims: the same backlash, with the contact shifted along the teeth.
+    </p>
+  );
+}
+
 /** What is said where no move is asked for. */
-function leaveWords({ advice, state }: RoundView, band: number): string {
+function leaveWords({ adjuster, geometry: { element } }: Stage, view: RoundView, band: number): string {
+  const { advice, state } = view;
+  if (!adjuster.adjuster || view.assessment.sensitivity === null)
+    return `${nothingToAdjust(element)} ${state === "inside" ? "It reads inside all the way round." : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
   if (advice.spread > band)
-    return "No setting can hold it: the gear is not round. Leave it at this, and get the gear seen to.";
+    return `No setting can hold it: ${notRound(element)}. Leave it at this, and get it seen to.`;
   if (advice.reasons.includes("tight-risk"))
     return "Leave it. Any further push could end too tight, and the screw cannot go back.";
   if (state === "inside") return "It reads inside all the way round. Leave it.";
@@ -175,7 +262,7 @@ function leaveWords({ advice, state }: RoundView, band: number): string {
 /** What the technician did instead, logged as it was; the app learns from what was really done. */
 function Otherwise({ stage, texts, onText, onOtherwise, onDone }: Props & { onDone: () => void }) {
   const { adjuster } = stage;
-  const unit = unitOf(adjuster.adjuster);
+  const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const way = texts["move.way"] === "minus" ? "minus" : "plus";
   const submit = (event: React.FormEvent) => {
@@ -216,91 +303,5 @@ function Otherwise({ stage, texts, onText, onOtherwise, onDone }: Props & { onDo
         Log this move
       </Button>
     </form>
-  );
-}
-
-function Why({ stage, instrument, view, learnt }: Props & { view: RoundView }) {
-  const { limits, adjuster } = stage;
-  const mesh: GearPair = mustHold(gearPair(stage.geometry.pair));
-  const band = limits.hiMm - limits.loMm;
-  const { advice } = view;
-  const f = (value: number, digits = 3) => formatNumber(value, digits);
-  const law =
-    adjuster.adjuster.type === "eccentric"
-      ? `${f(learnt.perUnit, 2)} of its law`
-      : `${f(learnt.perUnit)} mm a ${unitWord(stage)}`;
-  return (
-    <div className="border-t border-rule pt-3 text-base">
-      <p>
-        <b>Why.</b>{" "}
-        {advice.spread > band
-          ? `The round is ${f(advice.spread, 2)} wide and the limits lie ${f(band, 2)} apart: no setting can hold it. The gear is not round; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`
-          : advice.reasons.includes("not-provable")
-            ? `The round is ${f(advice.spread, 2)} wide and fits the limits, but leaves no room for the reading's uncertainty of ${f(view.expandedUncertaintyMm)}. A finer instrument could prove it.`
-            : `The round is ${f(advice.spread, 2)} wide and the limits lie ${f(band, 2)} apart: one setting holds all of it.`}
-        {advice.reasons.includes("provisional") &&
-          advice.spread <= band &&
-          " The adjuster does not reach far enough; it goes as far as it can."}
-      </p>
-      <details className="mt-2">
-        <summary className="cursor-pointer min-h-11 content-center font-semibold underline">
-          Numbers behind this
-        </summary>
-        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 mt-2">
-          <Fact name="Limits">
-            {f(limits.loMm, 2)} to {f(limits.hiMm, 2)} mm, {limits.source}, revision {limits.revision}
-          </Fact>
-          <Fact name="Uncertainty of a reading">
-            ±{f(view.expandedUncertaintyMm)} mm (k = 2): {instrument.name}, step {f(instrument.resolutionMm)} as r/√6,
-            certificate ±{f(instrument.expandedUncertaintyMm)} (JCGM 100)
-          </Fact>
-          <Fact name="Verdict">Guard bands of that uncertainty at both limits (ISO 14253-1)</Fact>
-          <Fact name="Mesh">
-            2·tan {f(mesh.workingPressureAngleDeg, 2)}° = {f(mesh.backlashPerCentreMm)} mm of backlash for each mm of
-            centre distance (ISO 21771)
-          </Fact>
-          <Fact name="Response">
-            {learnt.moves === 0
-              ? `${law}, by calculation; nothing learnt yet, taken as ±20 %`
-              : `${law} ± ${f(2 * learnt.sd)}, learnt from ${learnt.moves} of ${learnt.evidence.length} moves`}
-          </Fact>
-          {view.assessment.fit && (
-            <Fact name="Runout found">
-              gear {f(view.assessment.fit.gear.eccentricityMm)} mm off centre
-              {view.assessment.fit.pinion
-                ? `, pinion ${f(view.assessment.fit.pinion.eccentricityMm)} mm`
-                : "; pinion not to be told apart"}
-              ; rest {f(view.assessment.fit.residualMm)} mm
-            </Fact>
-          )}
-          {view.assessment.fit && (
-            <Fact name="Worst over the hunting cycle">
-              {f(view.assessment.fit.worstTight.backlashMm)} to {f(view.assessment.fit.worstLoose.backlashMm)} mm, every{" "}
-              {view.assessment.fit.worstTight.turnsBetween} gear turns
-            </Fact>
-          )}
-          {advice.move && (
-            <Fact name="Move before rounding">
-              {f(advice.move.amount)} {advice.move.unit}, centres {f(Math.abs(advice.move.centreDistanceChangeMm))} mm{" "}
-              {advice.move.direction}
-            </Fact>
-          )}
-        </dl>
-      </details>
-    </div>
-  );
-}
-
-const unitWord = (stage: Stage): string =>
-  ({ turns: "turn", mm: "mm", deg: "degree", "mm-at-lever": "mm at the lever", "mm-of-shim": "mm of shim" })[
-    unitOf(stage.adjuster.adjuster)
-  ];
-
-function Fact({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <>
-      <dt className="text-mid">{name}</dt>
-      <dd>{children}</dd>
-    </>
   );
 }

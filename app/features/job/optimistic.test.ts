@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { jobRecord } from "~/core/logbook";
-import { testStage } from "~/tests/stage";
+import { testInstrument, testStage } from "~/tests/stage";
 import type { Waiting } from "../offline/waiting-store";
 import { type Making, withWaiting } from "./optimistic";
 
@@ -16,17 +16,7 @@ const making: Making = {
     signedEntry: null,
   },
   stages: [testStage("one"), testStage("two")],
-  instruments: [
-    {
-      id: instrumentId,
-      name: "I",
-      kind: "lever indicator",
-      resolutionMm: 0.01,
-      expandedUncertaintyMm: 0.006,
-      coverage: 2,
-      leavesMm: [],
-    },
-  ],
+  instruments: [testInstrument(instrumentId)],
   before: [],
   person: { id: "p", name: "A. Person" },
 };

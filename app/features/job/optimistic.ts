@@ -46,7 +46,7 @@ export function optimistic(payload: Waiting["payload"], entries: readonly Entry[
   if (!work.ok) return work;
   const stage = making.stages.find((candidate) => candidate.id === payload.stageId) ?? making.stages[0];
   if (!stage) throw new Error("a job without a stage");
-  const before = making.before.find((item) => item.stageId === stage.id)?.known ?? null;
+  const before = making.before.find((item) => item.stageId === stage.id)?.known ?? [];
   const built = buildEntry(work.value, stage, making.instruments, entries, making.stages, before);
   if (!built.ok) return built;
   return accept({

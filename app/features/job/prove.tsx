@@ -1,7 +1,10 @@
 import { useState } from "react";
 import { Link } from "react-router";
+import { formatNumber } from "~/app/features/words/figure";
 import { isKind } from "~/core/logbook";
-import { formatNumber, type Refusal } from "~/core/quantity";
+import type { Refusal } from "~/core/quantity";
+import { gearsOf } from "~/core/stages";
+import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
@@ -15,12 +18,14 @@ const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn"];
 
 /** Powered runs, direction by speed, beside those of last time. */
 export function Prove() {
-  const { job, stationPath } = useJobScreen();
+  const { job, stage, stationPath } = useJobScreen();
   const [asking, setAsking] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { texts } = job.draft;
   const direction = directions.find((d) => d === texts["proof.direction"]) ?? "forwards";
   const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
+  const gears = gearNames(stage);
+  const gear = gears.find((name) => name === texts["proof.gear"]) ?? gears[0];
   const live = job.record.power?.state === "live";
   const field = (name: string) => ({
     value: texts[`proof.${name}`] ?? "",
@@ -38,17 +43,20 @@ export function Prove() {
       kind: "proof",
       direction,
       speed,
+      gear,
       current: text("current"),
       temperature: text("temperature"),
       noise: text("noise"),
     });
     if (!result.ok) return setRefusal(result.refusal);
     for (const name of ["current", "temperature", "noise"]) job.changeText(`proof.${name}`, "");
-    const runs = directions.flatMap((d) => speeds.map((s) => ({ d, s })));
-    const after = runs[runs.findIndex((run) => run.d === direction && run.s === speed) + 1];
+    const runs = cellsOf(gears);
+    const at = runs.findIndex((run) => run.gear === gear && run.direction === direction && run.speed === speed);
+    const after = runs[at + 1];
     if (after) {
-      job.changeText("proof.direction", after.d);
-      job.changeText("proof.speed", after.s);
+      job.changeText("proof.gear", after.gear ?? "");
+      job.changeText("proof.direction", after.direction);
+      job.changeText("proof.speed", after.speed);
     }
   };
   return (
@@ -74,6 +82,15 @@ export function Prove() {
         )}
         <form onSubmit={put} className="grid gap-4 max-w-2xl">
           <div className="flex flex-wrap gap-x-8 gap-y-3">
+            {gears.length > 1 && (
+              <Choice
+                legend="Gear that is in"
+                name="gear"
+                value={gear ?? ""}
+                onChange={(value) => job.changeText("proof.gear", value)}
+                options={gears.flatMap((name) => (name ? [{ value: name, label: name }] : []))}
+              />
+            )}
             <Choice
               legend="Direction"
               name="direction"
@@ -116,14 +133,22 @@ export function Prove() {
   );
 }
 
+/** The gears of a switchable stage; of any other one that has no name. */
+const gearNames = ({ geometry: { element } }: Stage): (string | undefined)[] =>
+  element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [undefined];
+
+/** Gear by direction by speed: what is to be proved. */
+const cellsOf = (gears: readonly (string | undefined)[]) =>
+  gears.flatMap((gear) => directions.flatMap((direction) => speeds.map((speed) => ({ gear, direction, speed }))));
+
 function Runs() {
-  const { data, job, before: known } = useJobScreen();
+  const { data, job, stage, before: known } = useJobScreen();
   const earlier = known.proofs.filter(isKind("proof"));
   const lastJob = earlier[0]?.jobId;
   const before = earlier.filter((entry) => entry.jobId === lastJob);
-  const cells = directions.flatMap((direction) => speeds.map((speed) => ({ direction, speed })));
-  const find = (runs: typeof job.record.proofs, { direction, speed }: (typeof cells)[number]) =>
-    runs.findLast((run) => run.body.direction === direction && run.body.speed === speed);
+  const cells = cellsOf(gearNames(stage));
+  const find = (runs: typeof job.record.proofs, { gear, direction, speed }: (typeof cells)[number]) =>
+    runs.findLast(({ body }) => body.gear === gear && body.direction === direction && body.speed === speed);
   const words = (run: (typeof before)[number] | (typeof job.record.proofs)[number] | undefined) =>
     run
       ? [
@@ -146,8 +171,9 @@ function Runs() {
         </thead>
         <tbody>
           {cells.map((cell) => (
-            <tr key={`${cell.direction} ${cell.speed}`} className="border-b border-rule align-top">
+            <tr key={`${cell.gear} ${cell.direction} ${cell.speed}`} className="border-b border-rule align-top">
               <th scope="row" className="font-semibold py-2 pr-3 whitespace-nowrap">
+                {cell.gear && `${cell.gear}, `}
                 {cell.direction}, {cell.speed}
               </th>
               <td className="py-2 pr-3">{words(find(job.record.proofs, cell))}</td>

@@ -1,16 +1,20 @@
-import { formatNumber } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import type { Frame } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { MarkShape, stateText, stateWord } from "~/ui/state-mark";
+import { placeWords } from "../words/quantity";
 import type { ViewReading } from "./round-view";
 
 /** Readings so far, newest first; a struck one stays visible and can be restored. */
 export function ReadingList({
+  frame,
   readings,
   round,
   tooth,
   onGo,
   onStrike,
 }: {
+  frame: Frame;
   readings: readonly ViewReading[];
   round: RoundDraft;
   tooth: number | null;
@@ -36,7 +40,9 @@ export function ReadingList({
               className="flex items-center grow min-h-11 text-left cursor-pointer px-1"
               onClick={() => onGo(reading.tooth)}
             >
-              <span className="figure w-9">{reading.tooth}</span>
+              <span className="figure min-w-9 pr-2">
+                {frame.belts > 1 ? placeWords(frame, reading.tooth) : reading.tooth}
+              </span>
               <span className="figure w-12 text-mid">{seen ? `${formatNumber(seen.angleDeg % 360, 0)}°` : ""}</span>
               <span
                 className={`figure grow text-right text-xl font-semibold pr-2 ${reading.struck ? "line-through text-mid" : seen ? stateText[seen.state] : ""}`}
@@ -58,7 +64,7 @@ export function ReadingList({
             <button
               type="button"
               className="min-h-11 px-2 text-mid underline cursor-pointer"
-              aria-label={`${reading.struck ? "Restore" : "Strike out"} ${reading.typed} at tooth ${reading.tooth}`}
+              aria-label={`${reading.struck ? "Restore" : "Strike out"} ${reading.typed} at ${placeWords(frame, reading.tooth)}`}
               onClick={() => onStrike(index)}
             >
               {reading.struck ? "restore" : "strike"}

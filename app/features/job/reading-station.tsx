@@ -1,25 +1,37 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { firstOfRound, isKind, knownRound, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
+import { firstOfRound, isKind, knownIn, knownRounds, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
+import { frameOf, leastPlaces, placeCount } from "~/core/stages";
+import type { Stage } from "~/data/queries/stages";
+import { inGear } from "~/operations/stage-as-read";
 import { Button, buttonClass } from "~/ui/button";
+import { usePreferences } from "../people/use-preferences";
+import { placeOf, tightWords } from "../words/quantity";
 import { emptyRound } from "./draft-store";
+import type { ChosenStack } from "./drawer-pane";
 import { FeelStation } from "./feel-station";
 import { useJobScreen } from "./job-context";
 import { learnStage } from "./learn-stage";
 import { MethodForm, methodInput, methodOf } from "./method-form";
 import { MovePane } from "./move-pane";
+import { NoInstrument } from "./no-instrument";
 import { ReadingsPane } from "./readings-pane";
 import { RoundPane } from "./round-pane";
 import { recordedView, roundView } from "./round-view";
+import { SidePane } from "./side-pane";
 import { doneWords } from "./stations";
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
-  const { job } = useJobScreen();
+  const { job, data } = useJobScreen();
+  if (data.instruments.length === 0) return <NoInstrument />;
   return job.draft.texts[`way.${phase}`] === "feel" ? <FeelStation phase={phase} /> : <NumberStation phase={phase} />;
 }
+
+/** Kinds with a click to be felt. */
+const feltKinds: ReadonlySet<string> = new Set(["gear-pair", "worm", "bevel"]);
 
 function NumberStation({ phase }: { phase: RoundPhase }) {
   const { data, stage, job, stationPath } = useJobScreen();
@@ -27,25 +39,27 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   const soButton = useRef<HTMLButtonElement>(null);
   const round = job.draft.rounds[phase];
   const { texts } = job.draft;
-  const method = useMemo(() => methodOf(texts, data.instruments), [texts, data.instruments]);
+  const method = useMemo(() => methodOf(stage, texts, data.instruments), [stage, texts, data.instruments]);
   const [problem, setProblem] = useState<Refusal | null>(null);
-  const { learnt, response, recorded, known, last } = useKnown();
+  const { learnt, response, recorded, known, last } = useKnown(method.gear);
   const goesOn = useGoingOn(phase);
+  const { school } = usePreferences();
   const { asFoundGhost } = useGhost();
 
-  const teeth = stage.geometry.pair.teeth[1];
+  const read = useMemo(() => inGear(stage, method.gear), [stage, method.gear]);
+  const frame = useMemo(() => frameOf(read.geometry.element), [read]);
   const positions = useMemo(() => {
-    const planned = placesToRead(stage.geometry.pair.teeth, stage.geometry.arcDeg);
-    if (goesOn) return stillToRead(planned, goesOn.readings, teeth);
+    const planned = placesToRead(frame, read.geometry.arcDeg);
+    if (goesOn) return stillToRead(planned, goesOn.readings, placeCount(frame));
     const stand = phase === "set" ? recorded?.standTooth : null;
     return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
-  }, [stage, phase, recorded?.standTooth, goesOn, teeth]);
+  }, [read, frame, phase, recorded?.standTooth, goesOn]);
   const tooth = positions[Math.min(round.at, positions.length)] ?? null;
   const typing = round.readings.length > 0 || round.field !== "";
   const typed = useMemo(
     () =>
       roundView({
-        stage,
+        stage: read,
         instrument: method.instrument,
         method,
         phase,
@@ -54,8 +68,9 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
         known,
         response,
         earlier: goesOn?.readings ?? [],
+        school,
       }),
-    [stage, method, phase, round, tooth, known, response, goesOn],
+    [read, method, phase, round, tooth, known, response, goesOn, school],
   );
   // What stands in the logbook is shown until one types again, and until something was moved.
   const settled = !typing && recorded !== null && !job.record.changedSinceRound;
@@ -100,6 +115,28 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     navigate(stationPath("set"), { replace: true });
   };
 
+  const take = async ({ amount, min, max, stack, stock }: ChosenStack) => {
+    if (!(await finish())) return;
+    const advised = { amount, min, max, at: null, standTooth: view?.standTooth ?? null };
+    const reasons = view?.advice.reasons ?? [];
+    const adjusterId = stage.adjuster.id;
+    const result = await job.put({
+      kind: "move",
+      amount,
+      did: "so",
+      advised,
+      reasons,
+      note: "",
+      adjusterId,
+      stack,
+      stock,
+    });
+    setProblem(result.ok ? null : result.refusal);
+    if (!result.ok) return;
+    job.changeText("stack.other", "");
+    navigate(stationPath("set"), { replace: true });
+  };
+
   useFieldAfterMove(phase, goesOn?.first ?? "");
   const waitingForReading =
     !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
@@ -114,11 +151,12 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
           round={round}
           change={(how) => job.changeRound(phase, how)}
           positions={positions}
-          teeth={teeth}
+          frame={frame}
+          quantity={method.quantity}
           view={typed}
           bareUnit={method.bareUnit}
           onBareUnit={(unit) => job.changeText("method.unit", unit)}
-          least={phase === "set" || goesOn ? 1 : 3}
+          least={phase === "set" || goesOn ? 1 : leastPlaces(frame)}
           stopsEarly={phase === "set" || goesOn !== null}
           doneWord={goesOn ? "Add to the round" : doneWords[phase]}
           onDone={done}
@@ -126,7 +164,12 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
           questioned={questioned}
           onKeepQuestioned={(index) => job.changeText(`kept.${phase}`, `${kept.join(" ")} ${index}`.trim())}
           asking={asking}
-          method={<MethodForm stage={stage} texts={texts} instruments={data.instruments} onText={job.changeText} />}
+          method={
+            <>
+              <MethodForm stage={stage} texts={texts} instruments={data.instruments} onText={job.changeText} />
+              <SidePane stage={stage} />
+            </>
+          }
           instead={
             <div className="flex flex-wrap gap-2 py-1.5">
               {settled && last && !goesOn && (
@@ -139,9 +182,11 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
                   Begin a new round
                 </Button>
               )}
-              <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "feel")}>
-                By feel
-              </Button>
+              {feltKinds.has(stage.kind) && (
+                <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "feel")}>
+                  By feel
+                </Button>
+              )}
             </div>
           }
         />
@@ -150,7 +195,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
         className={`bg-panel min-h-0 p-2 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0 flex items-center justify-center ${asking ? "max-lg:order-3" : "max-lg:order-1"}`}
       >
         <RoundPane
-          stage={stage}
+          stage={read}
           instrument={method.instrument}
           view={waitingForReading ? null : view}
           ghost={waitingForReading ? (recorded?.fitted ?? ghost) : ghost}
@@ -160,10 +205,10 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
       </div>
       <div className={`lg:p-5 max-lg:py-3 min-h-0 lg:overflow-y-auto ${asking ? "max-lg:order-5" : "max-lg:order-1"}`}>
         {waitingForReading ? (
-          <ReadAgain tooth={positions[0] ?? null} />
+          <ReadAgain stage={read} tooth={positions[0] ?? null} />
         ) : (
           <MovePane
-            stage={stage}
+            stage={read}
             instrument={method.instrument}
             instruments={data.instruments}
             view={view}
@@ -171,6 +216,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
             texts={texts}
             onText={job.changeText}
             onSo={(feelerMm) => view?.move && move(view.move.amount, "so", "", feelerMm)}
+            onTake={take}
             onOtherwise={(amount, note) => {
               if (amount === 0) return { code: "no-amount", path: ["amount"], facts: {} };
               move(amount, "otherwise", note);
@@ -187,10 +233,9 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
 }
 
 /** What is known of the stage so far: its last round, that round carried over its moves, the adjuster's response. */
-function useKnown() {
+function useKnown(gear: string | undefined) {
   const { data, stage, before, job } = useJobScreen();
   const { entries } = job;
-  const teeth = stage.geometry.pair.teeth[1];
   const learnt = useMemo(
     () =>
       learnStage(
@@ -206,18 +251,29 @@ function useKnown() {
       ),
     [stage, before.moves, entries, data.instruments],
   );
-  const response = useMemo(() => (learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined), [learnt]);
+  const response = useMemo(
+    () => (learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined),
+    [learnt],
+  );
+  const { school } = usePreferences();
   const last = job.record.lastRound;
-  const known = useMemo(() => knownRound(entries, stage.id, teeth), [entries, stage.id, teeth]);
+  const known = useMemo(() => knownIn(knownRounds(entries, stage.id), gear), [entries, stage.id, gear]);
   const recorded = useMemo(() => {
     if (!last) return null;
-    const earlier = knownRound(
+    const earlier = knownRounds(
       entries.filter((entry) => entry.seq < last.seq),
       stage.id,
-      teeth,
     );
-    return recordedView(stage, last, wholeRound(entries, last), earlier, response);
-  }, [stage, last, entries, teeth, response]);
+    return recordedView(
+      stage,
+      last,
+      wholeRound(entries, last),
+      knownIn(earlier, last.body.result.gear),
+      response,
+      school,
+      data.instruments,
+    );
+  }, [stage, last, entries, response, school, data.instruments]);
   return { learnt, response, last, known, recorded };
 }
 
@@ -246,16 +302,16 @@ function useGoingOn(phase: RoundPhase) {
   }, [wanted, last, job.entries]);
 }
 
-/** Planned teeth that the round does not have yet; when it has them all, every other tooth. */
+/** Planned places that the round does not have yet; when it has them all, every other one. */
 function stillToRead(
   planned: readonly number[],
   readings: readonly { tooth: number; struck: boolean }[],
-  teeth: number,
+  places: number,
 ) {
   const read = new Set(readings.flatMap((reading) => (reading.struck ? [] : [reading.tooth])));
   const left = planned.filter((tooth) => !read.has(tooth));
   if (left.length > 0) return left;
-  return Array.from({ length: teeth }, (_, i) => i + 1).filter((tooth) => !read.has(tooth));
+  return Array.from({ length: places }, (_, i) => i + 1).filter((tooth) => !read.has(tooth));
 }
 
 /** After a move the field waits for the tight spot, and on going on with a round for its next place. */
@@ -276,16 +332,27 @@ function Onward({ to, phase }: { to: string; phase: RoundPhase }) {
   );
 }
 
-function ReadAgain({ tooth }: { tooth: number | null }) {
+function ReadAgain({ stage, tooth }: { stage: Stage; tooth: number | null }) {
+  const { element } = stage.geometry;
+  const one = placeCount(frameOf(element)) === 1;
   return (
     <section aria-label="Next move">
       <p className="text-mid font-semibold mb-1">Moved</p>
       <p className="text-2xl font-semibold leading-snug">
-        Clamp at full torque and read <span className="text-copper">tooth {tooth}</span>, the tight spot, again.
+        Clamp at full torque and read{" "}
+        {one || tooth === null ? (
+          "again."
+        ) : (
+          <>
+            <span className="text-copper">{placeOf(element, tooth)}</span>, {tightWords(element)}, again.
+          </>
+        )}
       </p>
-      <p className="text-lg text-mid mt-2">
-        The rest of the round is carried over from it; read more places if you doubt it.
-      </p>
+      {!one && (
+        <p className="text-lg text-mid mt-2">
+          The rest of the round is carried over from it; read more places if you doubt it.
+        </p>
+      )}
     </section>
   );
 }

@@ -1,21 +1,27 @@
 import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
-import { formatNumber, parseQuantity, type Refusal } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
+import { type Frame, type MeasuredQuantity, measuredUnit, placeAngle, type QuantityUnit } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { Button } from "~/ui/button";
+import { capital } from "../words/count";
+import { placeWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { Keypad } from "./keypad";
+import { bareUnits } from "./method-form";
 import { ReadingList } from "./reading-list";
 import type { RoundView, ViewReading } from "./round-view";
 
 type Props = {
   round: RoundDraft;
   change: (how: (round: RoundDraft) => RoundDraft) => void;
-  /** Teeth in the order of reading. */
+  /** Places in the order of reading. */
   positions: readonly number[];
-  teeth: number;
+  frame: Frame;
+  quantity: MeasuredQuantity;
   view: RoundView | null;
-  bareUnit: "mm" | "thou" | "in";
-  onBareUnit: (unit: "mm" | "thou" | "in") => void;
+  bareUnit: string;
+  onBareUnit: (unit: string) => void;
   least: number;
   /** Enough is enough: the tight spot alone ends it, the rest is there for who doubts. */
   stopsEarly: boolean;
@@ -35,7 +41,9 @@ type Props = {
 
 /** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back. */
 export function ReadingsPane(props: Props) {
-  const { round, change, positions, teeth, view } = props;
+  const { round, change, positions, frame, view } = props;
+  const unit = measuredUnit[props.quantity];
+  const named = (place: number) => placeWords(frame, place);
   const field = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [repeatOf, setRepeatOf] = useState<number | null>(null);
@@ -68,7 +76,7 @@ export function ReadingsPane(props: Props) {
 
   const keepReading = (repeats: number | null) => {
     if (tooth === null) return;
-    const reading = { tooth, turn: 1, typed: withUnit(round.field, props.bareUnit), struck: false, repeats };
+    const reading = { tooth, turn: 1, typed: withUnit(round.field, props.bareUnit, unit.bare), struck: false, repeats };
     const next = positions.findIndex((p, i) => i > at && !counted.some((other) => other.tooth === p));
     const first = positions.findIndex((p) => p !== tooth && !counted.some((other) => other.tooth === p));
     setRepeatOf(null);
@@ -90,11 +98,15 @@ export function ReadingsPane(props: Props) {
     if (tooth === null)
       return setProblem("Every place is read. Choose one in the list to read it again, or finish the round.");
     if (repeatOf !== null) return keepReading(repeatOf);
-    const parsed = parseQuantity(withUnit(round.field, props.bareUnit), "length", "mm");
+    const parsed = parseQuantity(withUnit(round.field, props.bareUnit, unit.bare), unit.dimension, unit.bare);
     if (!parsed.ok) return setProblem(refusalWords(parsed.refusal));
     if (round.field.trim().length > 34) return setProblem("That is too long for a reading.");
     if (parsed.value.value < 0)
-      return setProblem("Backlash is not below nothing. Zero it between the flanks and read again.");
+      return setProblem(
+        props.quantity === "circumferential-backlash"
+          ? "Backlash is not below nothing. Zero it between the flanks and read again."
+          : "That is below nothing. Read it again.",
+      );
     const first = here[0];
     if (first !== undefined) return setRepeatOf(first);
     keepReading(null);
@@ -126,7 +138,7 @@ export function ReadingsPane(props: Props) {
   };
 
   const { questioned } = props;
-  const said = understood(round.field, props.bareUnit);
+  const said = understood(round.field, props.bareUnit, unit);
   const last = repeatOf === null ? undefined : round.readings[repeatOf];
   return (
     <section aria-label="Readings" className="flex flex-col gap-1.5 grow min-h-0 max-lg:contents">
@@ -137,19 +149,20 @@ export function ReadingsPane(props: Props) {
           onChange={(event) => type(event.target.value)}
           onKeyDown={onKeyDown}
           inputMode="none"
+          data-place={tooth ?? undefined}
           autoComplete="off"
           spellCheck={false}
-          aria-label={tooth === null ? "Every place is read" : `Reading at tooth ${tooth}`}
+          aria-label={tooth === null ? "Every place is read" : `Reading at ${named(tooth)}`}
           aria-describedby="reading-said"
           aria-invalid={problem ? true : undefined}
           className="figure w-0 grow min-h-16 px-3 text-4xl font-semibold bg-transparent outline-none"
         />
         <p className="pr-3 text-right leading-tight shrink-0">
           <span className={`block font-bold ${props.asking ? "text-now" : "text-mid"}`}>
-            {tooth === null ? "all read" : `tooth ${tooth}`}
+            {tooth === null ? "all read" : named(tooth)}
           </span>
           <span className="block figure text-mid">
-            {tooth === null ? `${counted.length}` : `${formatNumber(((tooth - 1) * 360) / teeth, 0)}°`}
+            {tooth === null ? `${counted.length}` : `${formatNumber(placeAngle(frame, { tooth, turn: 1 }), 0)}°`}
           </span>
         </p>
       </div>
@@ -163,7 +176,7 @@ export function ReadingsPane(props: Props) {
       {questioned && !last && (
         <div className="border-2 border-near bg-panel p-3 grid gap-2 max-lg:order-2" role="alert">
           <p>
-            <b className="figure">{round.readings[questioned.index]?.typed}</b> at tooth {questioned.tooth} stands off
+            <b className="figure">{round.readings[questioned.index]?.typed}</b> at {named(questioned.tooth)} stands off
             from the others. Read it again to be sure.
           </p>
           <div className="flex gap-2">
@@ -187,7 +200,7 @@ export function ReadingsPane(props: Props) {
           aria-label="Read here before"
         >
           <p>
-            Tooth {tooth} already reads <b className="figure">{last.typed}</b>.
+            {capital(named(tooth ?? 1))} already reads <b className="figure">{last.typed}</b>.
           </p>
           <Button kind="now" onClick={() => keepReading(repeatOf)}>
             Keep {round.field} as a repeat
@@ -207,14 +220,14 @@ export function ReadingsPane(props: Props) {
         onBack={() => (round.field === "" ? goTo(at - 1) : type(round.field.slice(0, -1)))}
       />
       <div className="grid grid-cols-[auto_1fr] gap-1.5 max-lg:order-4">
-        <UnitKey value={props.bareUnit} onChange={props.onBareUnit} field={field} />
+        <UnitKey value={props.bareUnit} units={bareUnits[props.quantity]} onChange={props.onBareUnit} field={field} />
         {complete && round.field === "" ? (
           <Button kind="now" large onClick={props.onDone}>
             {props.doneWord}
           </Button>
         ) : (
           <Button kind="solid" large onClick={enter}>
-            Next tooth
+            Next {frame.word}
           </Button>
         )}
       </div>
@@ -224,6 +237,7 @@ export function ReadingsPane(props: Props) {
         </Button>
       )}
       <ReadingList
+        frame={frame}
         readings={view?.readings ?? []}
         round={round}
         tooth={tooth}
@@ -238,38 +252,47 @@ export function ReadingsPane(props: Props) {
   );
 }
 
-const withUnit = (typed: string, unit: string): string =>
-  unit !== "mm" && /^[\s\d.,/-]+$/.test(typed) && typed.trim() !== "" ? `${typed.trim()} ${unit}` : typed.trim();
+/** A bare number in another unit than the usual one gets it written behind. */
+const withUnit = (typed: string, unit: string, usual: string): string =>
+  unit !== usual && /^[\s\d.,/-]+$/.test(typed) && typed.trim() !== "" ? `${typed.trim()} ${unit}` : typed.trim();
 
 /** What the app understood, while one types. */
-function understood(field: string, unit: string): string {
+function understood(field: string, bare: string, unit: QuantityUnit): string {
   if (field.trim() === "") return "";
-  const parsed = parseQuantity(withUnit(field, unit), "length", "mm");
-  return parsed.ok ? `${formatNumber(parsed.value.value, 3)} mm` : "…";
+  const parsed = parseQuantity(withUnit(field, bare, unit.bare), unit.dimension, unit.bare);
+  return parsed.ok ? `${formatNumber(parsed.value.value * unit.factor, 3)} ${unit.unit}` : "…";
 }
 
 function UnitKey({
   value,
+  units,
   onChange,
   field,
 }: {
-  value: "mm" | "thou" | "in";
-  onChange: (unit: "mm" | "thou" | "in") => void;
+  value: string;
+  units: readonly string[];
+  onChange: (unit: string) => void;
   field: RefObject<HTMLInputElement | null>;
 }) {
-  const next = { mm: "thou", thou: "in", in: "mm" } as const;
+  const next = units[(units.indexOf(value) + 1) % units.length] ?? value;
+  const symbol = unitById(value).symbol;
   return (
     <Button
       kind="quiet"
       large
       className="px-3 min-w-18"
-      aria-label={`A bare number is ${value}; change to ${next[value]}`}
+      disabled={units.length === 1}
+      aria-label={
+        units.length === 1
+          ? `A bare number is ${symbol}`
+          : `A bare number is ${symbol}; change to ${unitById(next).symbol}`
+      }
       onClick={() => {
-        onChange(next[value]);
+        onChange(next);
         field.current?.focus();
       }}
     >
-      {value}
+      {symbol}
     </Button>
   );
 }

@@ -1,14 +1,17 @@
 import { useMemo } from "react";
-import { gearBlanks, type Point, toothCircles, toothOutlines } from "~/core/gears";
+import { type PartOutline, partOutline } from "~/core/drawing";
 import { decimalsFor } from "~/core/quantity";
+import { frameOf, placeCount, type StageElement } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { RoundDial } from "~/ui/round-dial/round-dial";
 import { stateWord } from "~/ui/state-mark";
 import { rangeWords } from "../words/entry";
+import { placeOf, stageUnit, tightWords } from "../words/quantity";
+import { LevelPicture } from "./level-picture";
 import type { RoundView } from "./round-view";
 
-/** The round inside the real gear. */
+/** The round inside the real part. */
 export function RoundPane({
   stage,
   instrument,
@@ -24,19 +27,39 @@ export function RoundPane({
   currentTooth: number | null;
   counterClockwise: boolean;
 }) {
-  const part = useGearOutline(stage);
-  const decimals = decimalsFor(instrument.resolutionMm);
-  const { loMm, hiMm } = stage.limits;
+  const { element } = stage.geometry;
+  const part = useOutline(stage);
+  const { unit, digits } = stageUnit(element);
+  const decimals = unit === "mm" && instrument.dimension === "length" ? decimalsFor(instrument.resolution) : digits;
+  const words = partWords(element);
+  const { lo, hi } = stage.limits;
   const headline = view ? rangeWords(view.now.min, view.now.max, decimals) : "no reading";
-  const how = view?.assessment.fit ? "mm, fitted" : "mm";
+  const how = view?.assessment.fit ? `${unit}, fitted` : unit;
+  const frame = frameOf(element);
+  const label = view
+    ? `${words}, ${headline} ${how}, ${stateWord[view.state]}${view.standTooth ? `, ${tightWords(element).replace(/^the /, "")} at ${placeOf(element, view.standTooth)}` : ""}`
+    : `${words}, nothing read yet`;
+  if (frame.belts > 1 || element.kind === "gap")
+    return (
+      <LevelPicture
+        element={element}
+        frame={frame}
+        limits={{ lo, hi }}
+        view={view}
+        current={currentTooth}
+        digits={digits}
+        headline={view ? `${headline} ${unit}` : headline}
+        label={label}
+      />
+    );
   return (
     <RoundDial
       {...part}
-      band={{ lo: loMm, hi: hiMm }}
+      band={{ lo: lo, hi: hi }}
       readings={(view?.readings ?? []).map((reading) => ({
         key: String(reading.index),
         angleDeg: reading.angleDeg,
-        value: reading.valueMm,
+        value: reading.value,
         state: reading.state,
         struck: reading.struck,
         current: reading.open,
@@ -47,27 +70,32 @@ export function RoundPane({
       paintedTooth={view?.standTooth ? view.standTooth - 1 : null}
       currentTooth={currentTooth === null ? null : currentTooth - 1}
       counterClockwise={counterClockwise}
-      decimals={2}
+      decimals={digits}
       headline={headline}
-      subline={view ? (view.carried ? "mm, carried over" : how) : "start at the witness mark"}
-      label={
-        view
-          ? `Gear of ${stage.geometry.pair.teeth[1]} teeth, ${headline} ${how}, ${stateWord[view.state]}${view.standTooth ? `, tight spot at tooth ${view.standTooth}` : ""}`
-          : `Gear of ${stage.geometry.pair.teeth[1]} teeth, nothing read yet`
-      }
+      subline={view ? (view.carried ? `${unit}, carried over` : how) : "start at the witness mark"}
+      label={label}
     />
   );
 }
 
-export function useGearOutline(stage: Stage): { outline: Point[][]; tipRadius: number; rootRadius: number } {
-  const pair = stage.geometry.pair;
-  return useMemo(() => {
-    const gear = gearBlanks(pair)[1];
-    const circles = toothCircles(gear);
-    return {
-      outline: toothOutlines(gear),
-      tipRadius: circles.tipDiameterMm / 2,
-      rootRadius: circles.rootDiameterMm / 2,
-    };
-  }, [pair]);
+/** What is drawn, in words. */
+function partWords(element: StageElement): string {
+  const frame = frameOf(element);
+  switch (element.kind) {
+    case "gear-pair":
+    case "bevel":
+      return `Gear of ${frame.places} teeth`;
+    case "worm":
+      return `Wheel of ${frame.places} teeth`;
+    case "toothed-belt":
+      return `Pulley of ${frame.places} teeth`;
+    case "chain":
+      return `Chain of ${frame.places} links`;
+    default:
+      return `${placeCount(frame)} places`;
+  }
+}
+
+export function useOutline({ geometry: { element } }: Stage): PartOutline {
+  return useMemo(() => partOutline(element), [element]);
 }

@@ -1,18 +1,10 @@
 import { describe, expect, test } from "vitest";
 import type { KnownRound } from "~/core/logbook";
-import { testStage } from "~/tests/stage";
+import { testInstrument, testStage } from "~/tests/stage";
 import { roundView } from "./round-view";
 
 const stage = testStage("s");
-const instrument = {
-  id: "i",
-  name: "I",
-  kind: "lever",
-  resolutionMm: 0.01,
-  expandedUncertaintyMm: 0.006,
-  coverage: 2,
-  leavesMm: [],
-};
+const instrument = testInstrument("i");
 const reading = (tooth: number, typed: string, struck = false) => ({ tooth, turn: 1, typed, struck, repeats: null });
 const view = (
   readings: ReturnType<typeof reading>[],
@@ -21,7 +13,7 @@ const view = (
   roundView({
     stage,
     instrument,
-    method: { indicatorRadiusMm: null, indicatorAngleDeg: 0 },
+    method: { quantity: "circumferential-backlash", indicatorRadiusMm: null, indicatorAngleDeg: 0 },
     phase: more.phase ?? "as-found",
     readings,
     open: more.open ?? null,
@@ -36,7 +28,7 @@ describe("while one types", () => {
     expect(view([])).toBeNull();
     expect(view([], { open: { typed: "about", tooth: 1 } })).toBeNull();
     expect(view([], { open: { typed: "0.3", tooth: 1 } })?.readings).toMatchObject([
-      { tooth: 1, valueMm: 0.3, open: true, state: "outside" },
+      { tooth: 1, value: 0.3, open: true, state: "outside" },
     ]);
   });
 
@@ -45,10 +37,10 @@ describe("while one types", () => {
     const full = view(loose);
     expect(full).toMatchObject({ standTooth: 1, state: "outside", carried: false });
     expect(full?.move?.amount).toBeLessThan(0);
-    expect(full?.move?.minMm).toBeCloseTo(0.15, 2);
+    expect(full?.move?.min).toBeCloseTo(0.15, 2);
     // The dashed line lies as far inside the fitted one as the move should bring it.
     const shift = (full?.predicted?.(90) ?? 0) - (full?.fitted?.(90) ?? 0);
-    expect(shift).toBeCloseTo((full?.move?.minMm ?? 0) - (full?.now.min ?? 0), 9);
+    expect(shift).toBeCloseTo((full?.move?.min ?? 0) - (full?.now.min ?? 0), 9);
   });
 
   test("a struck reading is shown and does not count", () => {
@@ -69,7 +61,7 @@ test("while setting, one reading at the tight spot tells the whole round, and sa
     readings: [1, 11, 21, 31].map((tooth, i) => ({
       tooth,
       gearAngleDeg: (tooth - 1) * 9,
-      backlashMm: 0.3 + 0.02 * (i % 3),
+      value: 0.3 + 0.02 * (i % 3),
     })),
   };
   const carried = view([reading(1, "0.15")], { known, phase: "set" });

@@ -1,8 +1,10 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
+import { formatNumber } from "~/app/features/words/figure";
 import { isKind, type JobRecord, type RoundResult } from "~/core/logbook";
-import { formatNumber, type Refusal } from "~/core/quantity";
+import type { Refusal } from "~/core/quantity";
+import type { StageElement } from "~/core/stages";
 import type { Stage, StageLimits } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button, buttonClass } from "~/ui/button";
@@ -11,10 +13,12 @@ import { StateMark } from "~/ui/state-mark";
 import { Exports } from "../export/exports";
 import type { TapeEntry } from "../logbook/tape";
 import { capital } from "../words/count";
-import { entryWords, feelSaysWords, rangeWords } from "../words/entry";
+import { entryWords, feelSaysWords, readWords, sideValueWords } from "../words/entry";
+import { placeOf, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { provisionalWords, verdictState } from "../words/state";
 import { clock, dateWords, day } from "../words/times";
+import { Countersign } from "./countersign";
 import { useJobScreen } from "./job-context";
 
 /** One page: as found, what was done, as left, what stays provisional, when to come back. Signed, it never changes. */
@@ -58,6 +62,7 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
           title="As found"
           result={record.asFound?.body.result ?? null}
           limits={limits}
+          element={stage.geometry.element}
           beside={asLeft}
           missing={
             record.feltAsFound ? capital(feelSaysWords[record.feltAsFound.body.says]) : "Nothing was read as found."
@@ -69,7 +74,7 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
         <ul className="text-lg">
           {record.firstBuild && <li>First build: there was nothing as found.</li>}
           {record.moves.map((move) => {
-            const { title, detail } = entryWords(move, stage.adjuster);
+            const { title, detail } = entryWords(move, stage);
             return (
               <li key={move.id}>
                 {title}. <span className="text-mid">{detail}</span>
@@ -80,12 +85,18 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
           <li>
             {clampWords(record)} {proofWords(record)}
           </li>
+          {record.sides.map(({ id, body }) => (
+            <li key={id} className="flex gap-3 items-center">
+              {sideValueWords(body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
+            </li>
+          ))}
         </ul>
       </section>
       <Round
         title="As left"
         result={asLeft}
         limits={limits}
+        element={stage.geometry.element}
         beside={record.asFound?.body.result ?? null}
         missing={
           leftByFeel
@@ -113,15 +124,18 @@ function Round({
   title,
   result,
   limits,
+  element,
   beside,
   missing,
 }: {
   title: string;
   result: RoundResult | null;
   limits: StageLimits;
+  element: StageElement;
   beside: RoundResult | null;
   missing: string;
 }) {
+  const { unit, digits } = stageUnit(element);
   return (
     <section>
       <h3 className="font-bold text-lg mb-1 flex gap-3 items-center">
@@ -130,23 +144,25 @@ function Round({
       {result ? (
         <>
           <p className="figure text-2xl font-semibold">
-            {rangeWords(result.minMm, result.maxMm)} mm{" "}
+            {readWords(result)}{" "}
             <span className="font-text text-base font-normal text-mid">
-              tightest at tooth {result.tightTooth}, ±{formatNumber(result.expandedUncertaintyMm, 3)}
+              tightest at {placeOf(element, result.tightTooth ?? 1)}, ±
+              {formatNumber(result.expandedUncertainty, digits + 1)}
               {result.carriedFrom ? ", carried over from the tight spot" : ""}
             </span>
           </p>
           <div className="max-w-md">
             <BandGauge
-              lo={limits.loMm}
-              hi={limits.hiMm}
-              aim={limits.aimMm ?? (limits.loMm + limits.hiMm) / 2}
-              now={{ min: result.minMm, max: result.maxMm }}
+              lo={limits.lo}
+              hi={limits.hi}
+              aim={limits.aim ?? (limits.lo + limits.hi) / 2}
+              now={{ min: result.min, max: result.max }}
               then={null}
-              beside={beside && { min: beside.minMm, max: beside.maxMm }}
+              beside={beside && { min: beside.min, max: beside.max }}
               state={verdictState[result.verdict]}
-              unit="mm"
-              label={`${title}: ${rangeWords(result.minMm, result.maxMm)} mm, limits ${formatNumber(limits.loMm, 2)} to ${formatNumber(limits.hiMm, 2)}`}
+              unit={unit}
+              digits={digits}
+              label={`${title}: ${readWords(result)}, limits ${formatNumber(limits.lo, digits)} to ${formatNumber(limits.hi, digits)}`}
             />
           </div>
         </>
@@ -280,6 +296,7 @@ function Signed() {
           Corrected {day(entry.madeAt, data.timeZone)}: {entry.body.text}
         </p>
       ))}
+      {!waits && <Countersign />}
       {!waits && <Exports path={`/jobs/${data.job.id}/record`} />}
       <div className="flex flex-wrap gap-3">
         <Link to={`/machines/${data.machine.id}`} className={buttonClass("line", true)}>

@@ -19,7 +19,12 @@ export type JobDraft = {
 const draftPauseMs = 700;
 
 /** What is being typed on one stage of the job: kept in the browser before the next keystroke, on the server after a pause. */
-export function useDraft(jobId: string, stageId: string, fromServer: readonly StoredDraft[]): JobDraft {
+export function useDraft(
+  jobId: string,
+  stageId: string,
+  personId: string,
+  fromServer: readonly StoredDraft[],
+): JobDraft {
   const { tries } = useOutbox();
   const [draft, setDraft] = useState<Draft>({ id: "", body: emptyDraft() });
   /** When what was last taken by the server had been typed. */
@@ -38,6 +43,14 @@ export function useDraft(jobId: string, stageId: string, fromServer: readonly St
       live = false;
     };
   }, [jobId, stageId]);
+
+  // Who takes over the tablet goes on with what stands there, under a draft of their own.
+  const typedBy = useRef(personId);
+  useEffect(() => {
+    if (typedBy.current === personId) return;
+    typedBy.current = personId;
+    setDraft((was) => ({ id: v7(), body: { ...was.body, savedAt: new Date().toISOString() } }));
+  }, [personId]);
 
   // Sent after a pause in typing, and again with every try to send anything until it has arrived.
   const unsaved = draft.id !== "" && draft.body.savedAt > draftKept;

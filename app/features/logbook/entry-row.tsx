@@ -23,7 +23,7 @@ export function EntryRow({
   mayCorrect: boolean;
 }) {
   const [correcting, setCorrecting] = useState(false);
-  const { title, detail } = entryWords(entry, stage?.adjuster);
+  const { title, detail } = entryWords(entry, stage);
   const line = (
     <>
       <b className="font-semibold">{title}</b>

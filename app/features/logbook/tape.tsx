@@ -20,11 +20,12 @@ export function Tape({
 }) {
   const lines = tapeLines(entries);
   return (
-    <section aria-label="Tape" className="bg-tape text-on-tape overflow-x-auto shrink-0">
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard
+    <section aria-label="Tape" tabIndex={0} className="bg-tape text-on-tape overflow-x-auto shrink-0">
       <ol className="flex max-sm:flex-col min-w-full w-max max-sm:w-full max-sm:max-h-18 max-sm:overflow-y-auto max-sm:px-3.5 max-sm:py-2">
         {lines.map(({ entry, times }) => {
           const stage = stages.find((candidate) => candidate.id === entry.stageId);
-          const words = entryWords(entry, stage?.adjuster);
+          const words = entryWords(entry, stage);
           const title =
             times > 1 && entry.kind === "clamp" ? `Clamps ${entry.body.state}, ${times} touched` : words.title;
           return (

@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { formatNumber } from "~/app/features/words/figure";
 import { isKind } from "~/core/logbook";
-import { formatNumber, type Refusal } from "~/core/quantity";
+import type { Refusal } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Machine } from "~/data/queries/machines";
 import { Button } from "~/ui/button";

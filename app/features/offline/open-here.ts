@@ -11,11 +11,14 @@ export async function openHere(kit: Kit, { id, entryId = v7(), stageIds, reason,
   const madeAt = new Date().toISOString();
   const machineId = kit.machine.id;
   const { instruments, person, timeZone, machine } = kit;
+  const stages = kit.stages.filter((stage) => stageIds.includes(stage.id));
+  const along = stages.flatMap(({ adjuster }) => adjuster.alsoMoves.map(({ stageId }) => stageId));
   const job = { id, machineId, stageIds, reason, openedBy: person.id, openedAt: madeAt, signedEntry: null };
   await keepSnapshot("job", id, {
     job,
     machine,
-    stages: kit.stages.filter((stage) => stageIds.includes(stage.id)),
+    stages,
+    movedAlong: kit.stages.filter((stage) => along.includes(stage.id)),
     instruments,
     entries: [],
     drafts: [],

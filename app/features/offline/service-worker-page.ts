@@ -25,6 +25,15 @@ export function forgetOnSignOut(): void {
 
 const lastPerson = "harmostat person";
 
+/** Who takes over by their PIN goes on where the one before stood: nothing is forgotten. */
+export function staysHere(personId: string): void {
+  try {
+    localStorage.setItem(lastPerson, personId);
+  } catch {
+    // Where nothing can be kept, nothing is forgotten either.
+  }
+}
+
 /** Somebody else has signed in where the one before never signed out: the same is forgotten as on signing out. */
 export function forgetIfAnother(personId: string): void {
   try {

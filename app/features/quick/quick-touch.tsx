@@ -2,17 +2,22 @@ import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { learnStage } from "~/app/features/job/learn-stage";
 import { roundView } from "~/app/features/job/round-view";
+import { formatNumber } from "~/app/features/words/figure";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
-import { type Feel, feels, judgeFeel } from "~/core/logbook";
-import { formatNumber, type Refusal } from "~/core/quantity";
+import { type Feel, feels, judgeFeel, knownIn } from "~/core/logbook";
+import type { Refusal } from "~/core/quantity";
+import { gearsOf, measuredUnit } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
-import { methodInput, methodOf } from "../job/method-form";
+import { nothingToAdjust } from "../job/how-to-read";
+import { type Method, methodInput, methodOf } from "../job/method-form";
+import { usePreferences } from "../people/use-preferences";
 import { amountWords, parseAmount, unitHint } from "../words/amount";
-import { feelSaysWords, rangeWords } from "../words/entry";
+import { feelSaysWords, rangeWords, readWords } from "../words/entry";
+import { measuredWords, placeOf, stageUnit, tightWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { provisionalWords, verdictState } from "../words/state";
 import { day } from "../words/times";
@@ -28,6 +33,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const standing = kit.standings.find((item) => item.stageId === stage.id) ?? null;
   const tooth = standing?.result?.tightTooth ?? 1;
   const [way, setWay] = useState<Way>(standing?.felt ? "feel" : "numbers");
+  const [gear, setGear] = useState("");
   const [lock, setLock] = useState("");
   const [safe, setSafe] = useState(false);
   const [found, setFound] = useState(unread);
@@ -40,8 +46,14 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const { adjuster } = stage;
-  const unit = unitOf(adjuster.adjuster);
-  const method = useMemo(() => methodOf({}, kit.instruments), [kit.instruments]);
+  const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
+  const { element } = stage.geometry;
+  const spoken = stageUnit(element);
+  const method = useMemo(
+    () => methodOf(stage, { "method.gear": gear }, kit.instruments),
+    [stage, kit.instruments, gear],
+  );
+  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element) : [];
 
   const reading = (read: Read, phase: "as-found" | "check"): Record<string, unknown> =>
     way === "feel"
@@ -108,9 +120,10 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     <form onSubmit={finish} onChange={clear} className="grid gap-6 max-w-2xl" noValidate>
       <p className="text-lg text-mid">
         {standing?.readAt
-          ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feelSaysWords[standing.felt] : standing.result ? `${rangeWords(standing.result.minMm, standing.result.maxMm)} mm` : ""}.`
+          ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feelSaysWords[standing.felt] : standing.result ? readWords(standing.result) : ""}.`
           : "Never read before."}{" "}
-        Limits {formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)} mm.
+        Limits {formatNumber(stage.limits.lo, spoken.digits)} to {formatNumber(stage.limits.hi, spoken.digits)}{" "}
+        {spoken.unit}.
       </p>
       <section className="grid gap-2">
         <Tick
@@ -144,33 +157,46 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
           value={way}
           onChange={(value) => setWay(value as Way)}
           options={[
-            { value: "numbers", label: "with the indicator" },
+            { value: "numbers", label: measuredWords[method.quantity].name.toLowerCase() },
             { value: "feel", label: "by feel" },
           ]}
         />
+        {gears.length > 0 && (
+          <Choice
+            legend="Gear in"
+            name="gear"
+            value={method.gear ?? ""}
+            onChange={setGear}
+            options={gears.map(({ name, teeth }) => ({ value: name, label: `${name} ${teeth.join(" : ")}` }))}
+          />
+        )}
         <ReadOne
           kit={kit}
           stage={stage}
           tooth={tooth}
           way={way}
+          method={method}
           read={found}
           onRead={setFound}
-          label={`As it is, at tooth ${tooth}, the tight spot`}
+          label={`As it is, at ${placeOf(element, tooth)}, ${tightWords(element)}, in ${measuredUnit[method.quantity].unit}`}
           problem={problem("found") ?? (refusal?.path[0] === "readings" ? refusalWords(refusal) : undefined)}
         />
       </section>
       <section className="grid gap-3">
-        <Choice
-          legend={adjuster.name}
-          name="moved"
-          value={moved}
-          onChange={(value) => setMoved(value as typeof moved)}
-          options={[
-            { value: "no", label: "left alone" },
-            { value: "plus", label: adjuster.positiveWord },
-            { value: "minus", label: adjuster.negativeWord },
-          ]}
-        />
+        {adjuster.adjuster ? null : <p className="text-lg">{nothingToAdjust(element)}</p>}
+        {adjuster.adjuster && (
+          <Choice
+            legend={adjuster.name}
+            name="moved"
+            value={moved}
+            onChange={(value) => setMoved(value as typeof moved)}
+            options={[
+              { value: "no", label: "left alone" },
+              { value: "plus", label: adjuster.positiveWord },
+              { value: "minus", label: adjuster.negativeWord },
+            ]}
+          />
+        )}
         {moved !== "no" && (
           <>
             <Field
@@ -192,9 +218,10 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
               stage={stage}
               tooth={tooth}
               way={way}
+              method={method}
               read={left}
               onRead={setLeft}
-              label={`As left, at tooth ${tooth}`}
+              label={`As left, at ${placeOf(element, tooth)}`}
               problem={undefined}
             />
           </>
@@ -232,6 +259,7 @@ function ReadOne({
   stage,
   tooth,
   way,
+  method,
   read,
   onRead,
   label,
@@ -241,16 +269,17 @@ function ReadOne({
   stage: Stage;
   tooth: number;
   way: Way;
+  method: Method;
   read: Read;
   onRead: (read: Read) => void;
   label: string;
   problem: string | undefined;
 }) {
   const before = kit.before.find((item) => item.stageId === stage.id);
+  const { school } = usePreferences();
   const view = useMemo(() => {
     if (read.typed.trim() === "") return null;
     const learnt = learnStage(stage, before?.moves ?? [], kit.instruments);
-    const method = methodOf({}, kit.instruments);
     return roundView({
       stage,
       instrument: method.instrument,
@@ -258,10 +287,11 @@ function ReadOne({
       phase: "carries",
       readings: [],
       open: { typed: read.typed, tooth },
-      known: before?.known ?? null,
-      response: learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined,
+      known: knownIn(before?.known ?? [], method.gear),
+      response: learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined,
+      school,
     });
-  }, [stage, kit.instruments, before, read.typed, tooth]);
+  }, [stage, kit.instruments, method, before, read.typed, tooth, school]);
   if (way === "feel") {
     const judged = read.felt && judgeFeel([read.felt]);
     return (
@@ -294,6 +324,7 @@ function ReadOne({
     );
   }
   const { adjuster } = stage;
+  const spoken = stageUnit(stage.geometry.element);
   return (
     <div>
       <Field
@@ -309,14 +340,16 @@ function ReadOne({
         <p className="mt-2 text-lg" role="status">
           <span className="inline-flex gap-3 items-center">
             <StateMark state={view.state} />
-            <span className="figure font-semibold">{rangeWords(view.now.min, view.now.max)} mm</span>
+            <span className="figure font-semibold">
+              {rangeWords(view.now.min, view.now.max, spoken.digits)} {spoken.unit}
+            </span>
           </span>{" "}
           {view.carried && "all round, carried over from the last round"}
-          {view.move && view.move.amount !== 0 && (
+          {view.move && view.move.amount !== 0 && adjuster.adjuster && (
             <span className="block">
-              {adjuster.name} {amountWords(view.move.amount, unitOf(adjuster.adjuster), adjuster.step)}{" "}
+              {adjuster.name} {amountWords(view.move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)}{" "}
               {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would bring it to{" "}
-              {rangeWords(view.move.minMm, view.move.maxMm)} mm.
+              {rangeWords(view.move.min, view.move.max, spoken.digits)} {spoken.unit}.
             </span>
           )}
         </p>

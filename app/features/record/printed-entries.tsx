@@ -27,7 +27,7 @@ export function PrintedEntries({
       <tbody>
         {entries.map((entry) => {
           const stage = stages.find((item) => item.id === entry.stageId);
-          const { title, detail } = entryWords(entry, stage?.adjuster);
+          const { title, detail } = entryWords(entry, stage);
           return (
             <tr key={entry.id} className="border-b border-rule align-top break-inside-avoid">
               <td className="figure pr-3 py-1">{entry.seq}</td>

@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
 import { Link, NavLink, useRouteLoaderData } from "react-router";
 import type { loader as rootLoader } from "~/app/root";
-import { Button, buttonClass } from "~/ui/button";
-import { forgetOnSignOut } from "../offline/service-worker-page";
+import { Button } from "~/ui/button";
 import { WaitingStrip } from "../offline/waiting-strip";
+import { PersonMenu } from "./person-menu";
 
 /** The head of every page: name, what the page is about, and at the right what is always at hand. */
 export function Head({ children, right }: { children?: ReactNode; right?: ReactNode }) {
@@ -41,6 +41,7 @@ const places = [
   { to: "/", name: "Floor", end: true },
   { to: "/jobs", name: "Jobs", end: false },
   { to: "/bench", name: "Bench", end: false },
+  { to: "/stores", name: "Stores", end: false },
 ];
 
 function PlaceNav() {
@@ -69,18 +70,6 @@ export function RoomSwitch() {
       <Button kind="quiet" type="submit" name="room" value={other}>
         {other === "dark" ? "Dark room" : "Bright room"}
       </Button>
-    </form>
-  );
-}
-
-export function PersonMenu() {
-  const person = useRouteLoaderData<typeof rootLoader>("root")?.person;
-  if (!person) return null;
-  return (
-    <form method="post" action="/sign-out" onSubmit={forgetOnSignOut}>
-      <button type="submit" className={buttonClass("quiet")} title="Sign out">
-        {person.name}, sign out
-      </button>
     </form>
   );
 }

@@ -1,15 +1,25 @@
+import { formatNumber } from "~/app/features/words/figure";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
-import { formatNumber } from "~/core/quantity";
-import { AdjusterPicture } from "./adjuster-picture";
+import type { StageKind } from "~/core/stages";
+import type { AdjusterMeans } from "~/data/queries/stages";
+import { Tick } from "~/ui/field";
+import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
+import { type AdjusterType, adjusterTypeOf, meansOf, meansOfKind, readLaw } from "./adjuster-texts";
+import { kindOf } from "./element-texts";
+import type { Texts } from "./reader";
 import { ChoiceField, TextField, TickField, useForm } from "./text-field";
-import { type AdjusterType, adjusterTypeOf, readLaw } from "./texts";
 
-const typeWords: Record<AdjusterType, string> = {
-  slide: "slides in a slot",
-  screw: "screw",
+const meansWords: Record<AdjusterMeans, string> = {
+  slot: "slides in a slot",
+  "jack-screw": "screw",
+  "jack-screws": "a screw on each side",
   pivot: "swings on a pivot",
+  lever: "lever with a roller",
   eccentric: "eccentric",
   shims: "shims",
+  spacers: "spacers",
+  "roller-holes": "roller in a row of holes",
+  "roller-diameter": "thicker or thinner roller",
 };
 
 const angleHints: Record<Exclude<AdjusterType, "shims">, string> = {
@@ -20,80 +30,146 @@ const angleHints: Record<Exclude<AdjusterType, "shims">, string> = {
 };
 
 /** What moves the centres, with a picture of what its positive direction means. */
-export function AdjusterFields() {
+export function AdjusterFields({ others = [] }: { others?: readonly { id: string; name: string }[] }) {
   const { fields } = useForm();
   const type = adjusterTypeOf(fields.texts);
-  const law = readLaw(fields.texts).value;
+  const means = meansOf(fields.texts);
+  const law = means && readLaw(fields.texts).value;
+  const possible = meansOfKind[kindOf(fields.texts)];
+  if (possible.length === 0)
+    return (
+      <fieldset>
+        <legend className="text-xl font-bold mb-2">Adjuster</legend>
+        <p className="text-lg">
+          Nothing on a planetary set can be adjusted: its play is made by teeth, planet bearings and pins.
+        </p>
+      </fieldset>
+    );
   return (
     <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
       <legend className="text-xl font-bold mb-2">Adjuster</legend>
       <div className="grid gap-4 content-start">
         <ChoiceField
-          name="adjuster.type"
+          name="adjuster.means"
           legend="The part"
-          usual="slide"
-          options={Object.entries(typeWords).map(([value, label]) => ({ value, label }))}
-        />
-        <div className="grid grid-cols-2 gap-4">
-          <TextField name="adjuster.name" label="Called" hint="Jack screw, motor slot …" />
-          <TextField name="adjuster.from" label="Seen from" hint="from where + and − are meant" />
-          <TextField name="adjuster.plus" label="+ is called" hint="in, clockwise, towards the wall …" />
-          <TextField name="adjuster.minus" label="− is called" hint="out, counter-clockwise …" />
-          {type === "screw" && <TextField name="adjuster.lead" label="Lead" hint="mm a turn: M8 has 1.25" />}
-          {type === "pivot" && (
-            <>
-              <TextField name="adjuster.arm" label="Arm" hint="mm, pivot to shaft" />
-              <TextField name="adjuster.lever" label="Lever" hint="mm, pivot to where it is read" />
-            </>
-          )}
-          {type === "eccentric" && <TextField name="adjuster.throw" label="Throw" hint="mm off centre" />}
-          {type === "shims" ? (
-            <TextField
-              name="adjuster.perMm"
-              label="Centres a mm of shim"
-              hint="1 straight under it; minus if they come together"
-            />
-          ) : (
-            <TextField name="adjuster.angle" label="Angle" hint={angleHints[type]} />
-          )}
-          <TextField name="adjuster.step" label="Smallest step" hint={`a hand can set, in ${stepUnit[type]}`} />
-          <TextField name="adjuster.back" label="Travel left, −" hint="how far it can still go; empty: not known" />
-          <TextField name="adjuster.on" label="Travel left, +" />
-        </div>
-        {type === "screw" && (
-          <>
-            <ChoiceField
-              name="adjuster.hand"
-              legend="Thread"
-              usual="right"
-              options={[
-                { value: "right", label: "right-hand" },
-                { value: "left", label: "left-hand" },
-              ]}
-            />
-            <TickField name="adjuster.oneWay" label="It can only push" />
-            {fields.texts["adjuster.oneWay"] === "yes" && (
-              <TickField name="adjuster.spring" label="A spring brings it back" />
-            )}
-          </>
-        )}
-        <ChoiceField
-          name="adjuster.scale"
-          legend="A hand can set an amount"
-          usual="yes"
+          usual={possible[0] ?? "slot"}
           options={[
-            { value: "yes", label: "it has a scale, a thread or shims to count" },
-            { value: "no", label: "no scale: set on a feeler" },
+            ...possible.map((value) => ({ value, label: meansWords[value] })),
+            { value: "none", label: "nothing to adjust" },
           ]}
         />
+        {means && (
+          <>
+            <div className="grid grid-cols-2 gap-4">
+              <TextField name="adjuster.name" label="Called" hint="Jack screw, motor slot …" />
+              <TextField name="adjuster.from" label="Seen from" hint="from where + and − are meant" />
+              <TextField name="adjuster.plus" label="+ is called" hint="in, clockwise, towards the wall …" />
+              <TextField name="adjuster.minus" label="− is called" hint="out, counter-clockwise …" />
+              {type === "screw" && <TextField name="adjuster.lead" label="Lead" hint="mm a turn: M8 has 1.25" />}
+              {type === "pivot" && (
+                <>
+                  <TextField name="adjuster.arm" label="Arm" hint="mm, pivot to shaft" />
+                  <TextField name="adjuster.lever" label="Lever" hint="mm, pivot to where it is read" />
+                </>
+              )}
+              {type === "eccentric" && <TextField name="adjuster.throw" label="Throw" hint="mm off centre" />}
+              {type === "shims" ? (
+                <TextField
+                  name="adjuster.perMm"
+                  label={shimLabel[kindOf(fields.texts)] ?? "Centres a mm of shim"}
+                  hint={
+                    means === "roller-diameter" ? "usually 0.5" : "1 straight under it; minus if it goes the other way"
+                  }
+                />
+              ) : (
+                <TextField name="adjuster.angle" label="Angle" hint={angleHints[type]} />
+              )}
+              <TextField
+                name="adjuster.step"
+                label={means === "roller-holes" ? "Hole to hole" : "Smallest step"}
+                hint={means === "roller-holes" ? "mm" : `a hand can set, in ${stepUnit[type]}`}
+              />
+              <TextField name="adjuster.back" label="Travel left, −" hint="how far it can still go; empty: not known" />
+              <TextField name="adjuster.on" label="Travel left, +" />
+            </div>
+            {type === "screw" && (
+              <>
+                <ChoiceField
+                  name="adjuster.hand"
+                  legend="Thread"
+                  usual="right"
+                  options={[
+                    { value: "right", label: "right-hand" },
+                    { value: "left", label: "left-hand" },
+                  ]}
+                />
+                <TickField name="adjuster.oneWay" label="It can only push" />
+                {fields.texts["adjuster.oneWay"] === "yes" && (
+                  <TickField name="adjuster.spring" label="A spring brings it back" />
+                )}
+              </>
+            )}
+            <ChoiceField
+              name="adjuster.scale"
+              legend="A hand can set an amount"
+              usual="yes"
+              options={[
+                { value: "yes", label: "it has a scale, a thread or shims to count" },
+                { value: "no", label: "no scale: set on a feeler" },
+              ]}
+            />
+            <Also others={others} />
+          </>
+        )}
       </div>
       {law && (
         <Meaning
           law={law}
+          kind={kindOf(fields.texts)}
+          part={partOf(fields.texts)}
           plus={fields.texts["adjuster.plus"] || "+"}
           hand={fields.texts["adjuster.hand"] === "left" ? "left" : "right"}
         />
       )}
+    </fieldset>
+  );
+}
+
+/** What a mm of shim moves, by kind. */
+const shimLabel: Partial<Record<StageKind, string>> = {
+  bevel: "Axial way a mm of shim",
+  gap: "Gap a mm of shim",
+  "toothed-belt": "Roller's way a mm of diameter",
+  "v-belt": "Roller's way a mm of diameter",
+  chain: "Roller's way a mm of diameter",
+};
+
+/** Stages that the same move sets as well, as a motor does that carries a belt and a gear. */
+function Also({ others }: { others: readonly { id: string; name: string }[] }) {
+  const { fields } = useForm();
+  if (others.length === 0) return null;
+  const chosen = (fields.texts["adjuster.also"] ?? "").split(" ").filter(Boolean);
+  const toggle = (id: string) =>
+    fields.set(
+      "adjuster.also",
+      (chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id]).join(" "),
+    );
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="font-semibold">The same move also moves</legend>
+      {others.map(({ id, name }) => (
+        <div key={id} className="grid gap-1">
+          <Tick label={name} checked={chosen.includes(id)} onChange={() => toggle(id)} />
+          {chosen.includes(id) && (
+            <TextField
+              name={`adjuster.also.${id}`}
+              label={`${name}: its centres part by`}
+              hint="mm for each mm that these part; minus if they come together"
+              className="max-w-72"
+            />
+          )}
+        </div>
+      ))}
     </fieldset>
   );
 }
@@ -115,21 +191,49 @@ const unitWords = {
   "mm-of-shim": "mm of shim",
 };
 
+/** What parting and coming together mean where there are no centres to speak of. */
+const wayWords: Partial<Record<StageKind, [string, string]>> = {
+  bevel: ["moves the member away from the apex", "moves the member towards the apex"],
+  gap: ["opens the gap", "closes the gap"],
+  "toothed-belt": ["moves it the way that tightens the belt", "moves it the way that slackens the belt"],
+  "v-belt": ["moves it the way that tightens the belt", "moves it the way that slackens the belt"],
+  chain: ["moves it the way that takes up slack", "moves it the way that lets out slack"],
+};
+
+function partOf(texts: Texts): MovedPart {
+  const kind = kindOf(texts);
+  if (kind !== "toothed-belt" && kind !== "v-belt" && kind !== "chain") return "pinion";
+  return (texts.moved ?? "centres") === "centres" || texts.moved === "" ? "pulley" : "roller";
+}
+
 /** What the positive direction does, in a picture and in a sentence: the sign is where most slips are made. */
-function Meaning({ law, plus, hand }: { law: Adjuster; plus: string; hand: "left" | "right" }) {
+function Meaning({
+  law,
+  kind,
+  part,
+  plus,
+  hand,
+}: {
+  law: Adjuster;
+  kind: StageKind;
+  part: MovedPart;
+  plus: string;
+  hand: "left" | "right";
+}) {
   const amount = sampleAmount[law.type];
   const change = centreChange(law, amount);
-  const way =
-    change > 0 ? "parts the centres" : change < 0 ? "brings the centres together" : "does not move the centres";
+  const [apart, together] = wayWords[kind] ?? ["parts the centres", "brings the centres together"];
+  const way = change > 0 ? apart : change < 0 ? together : "does not move anything";
   return (
     <figure className="bg-panel p-4 self-start max-w-md grid gap-3">
-      <AdjusterPicture law={law} apart={change > 0} hand={hand} />
+      {kind === "gap" || kind === "bevel" ? null : (
+        <AdjusterPicture law={law} apart={change > 0} hand={hand} part={part} />
+      )}
       <figcaption className="text-lg">
         {amount} {unitWords[unitOf(law)]} <b>{plus}</b> {way}
         {change !== 0 && (
           <>
-            {" "}
-            by <span className="figure">{formatNumber(Math.abs(change), 3)}</span> mm
+            , by <span className="figure">{formatNumber(Math.abs(change), 3)}</span> mm
           </>
         )}
         .

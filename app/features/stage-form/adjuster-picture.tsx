@@ -3,19 +3,43 @@ import type { Adjuster } from "~/core/advice";
 const pinion = { x: 70, y: 80 };
 const gear = { x: 240, y: 80 };
 
-/** The gear that stays, the pinion that is moved, and an arrow for what the positive direction does to it. Not to scale. */
-export function AdjusterPicture({ law, apart, hand }: { law: Adjuster; apart: boolean; hand: "left" | "right" }) {
+/** What the adjuster moves: a pinion in its gear, a pulley in its belt, or a roller on a strand. */
+export type MovedPart = "pinion" | "pulley" | "roller";
+
+/** What stays, what is moved, and an arrow for what the positive direction does to it. Not to scale. */
+export function AdjusterPicture({
+  law,
+  apart,
+  hand,
+  part,
+}: {
+  law: Adjuster;
+  /** Centres further apart, or the roller further into the strand. */
+  apart: boolean;
+  hand: "left" | "right";
+  part: MovedPart;
+}) {
+  if (part === "roller") return <RollerPicture law={law} into={apart} hand={hand} />;
   const way = apart ? -1 : 1;
+  const stays = part === "pinion" ? 72 : 50;
+  const x = part === "pinion" ? gear.x : gear.x + 40;
   return (
     <svg
       viewBox="0 0 340 170"
       role="img"
-      aria-label={`Its positive direction moves the pinion ${apart ? "away from" : "towards"} the gear`}
+      aria-label={`Its positive direction moves the ${part} ${apart ? "away from" : "towards"} the ${part === "pinion" ? "gear" : "other pulley"}`}
       className="w-full"
     >
-      <circle cx={gear.x} cy={gear.y} r="72" className="fill-ground stroke-ink" strokeWidth="2" />
-      <circle cx={gear.x} cy={gear.y} r="4" className="fill-ink" />
-      <text x={gear.x} y={gear.y - 16} textAnchor="middle" fontSize="15" className="fill-mid">
+      <circle cx={x} cy={gear.y} r={stays} className="fill-ground stroke-ink" strokeWidth="2" />
+      <circle cx={x} cy={gear.y} r="4" className="fill-ink" />
+      {part === "pulley" && (
+        <path
+          d={`M${pinion.x + 56 - 3} ${pinion.y - 38}L${x - 3} ${gear.y - 50}M${pinion.x + 56 - 3} ${pinion.y + 38}L${x - 3} ${gear.y + 50}`}
+          className="stroke-ink"
+          strokeWidth="4"
+        />
+      )}
+      <text x={x} y={gear.y - 16} textAnchor="middle" fontSize="15" className="fill-mid">
         stays
       </text>
       <circle cx={pinion.x + 56} cy={pinion.y} r="38" className="fill-ground stroke-ink" strokeWidth="2" />
@@ -23,7 +47,7 @@ export function AdjusterPicture({ law, apart, hand }: { law: Adjuster; apart: bo
       <line
         x1={pinion.x + 56}
         y1={pinion.y}
-        x2={gear.x}
+        x2={x}
         y2={gear.y}
         className="stroke-mid"
         strokeDasharray="8 3 2 3"
@@ -32,6 +56,36 @@ export function AdjusterPicture({ law, apart, hand }: { law: Adjuster; apart: bo
       <Mechanism law={law} hand={hand} />
       <Arrow x={pinion.x + 56} y={pinion.y - 52} dx={way * 46} />
       <text x={pinion.x + 56} y={pinion.y - 62} textAnchor="middle" fontSize="20" fontWeight="700" className="fill-now">
+        +
+      </text>
+    </svg>
+  );
+}
+
+/** A roller that lies on a strand from below. */
+function RollerPicture({ law, into, hand }: { law: Adjuster; into: boolean; hand: "left" | "right" }) {
+  const x = pinion.x + 56;
+  return (
+    <svg
+      viewBox="0 0 340 170"
+      role="img"
+      aria-label={`Its positive direction moves the roller ${into ? "further into" : "out of"} the strand`}
+      className="w-full"
+    >
+      <path
+        d={`M4 64L${x - 14} ${pinion.y - 36}A38 38 0 0 1 ${x + 14} ${pinion.y - 36}L336 64`}
+        className="fill-none stroke-ink"
+        strokeWidth="4"
+      />
+      <circle cx={x} cy={pinion.y} r="35" className="fill-ground stroke-ink" strokeWidth="2" />
+      <circle cx={x} cy={pinion.y} r="4" className="fill-ink" />
+      <Mechanism law={law} hand={hand} />
+      <path
+        d={into ? "M236 150V100M228 111L236 100L244 111" : "M236 100V150M228 139L236 150L244 139"}
+        className="fill-none stroke-now"
+        strokeWidth="3.5"
+      />
+      <text x="256" y="132" fontSize="20" fontWeight="700" className="fill-now">
         +
       </text>
     </svg>

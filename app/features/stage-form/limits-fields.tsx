@@ -1,149 +1,123 @@
-import { useState } from "react";
-import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/limits";
-import { formatNumber, parseQuantity } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import { judgedBy, limitWays, type MeasuredQuantity } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
-import { Button } from "~/ui/button";
-import { Tick } from "~/ui/field";
+import { judgedWords, measuredWords } from "../words/quantity";
+import { readElement } from "./element-texts";
+import { limitQuantityOf, limitUnit, readLimits, sourceKinds } from "./limits-texts";
+import { RecommendBacklash, RecommendKind } from "./recommend";
+import { SideLimitsFields } from "./side-limits-fields";
 import { TextField, useForm } from "./text-field";
-import { readLimits, readPair, sourceKinds } from "./texts";
 
 /** Lower, aim, upper, and where they come from; filled in from the rules of the trade where no maker says. */
 export function LimitsFields() {
   const { fields } = useForm();
+  const element = readElement(fields.texts).value;
+  const quantity = limitQuantityOf(fields.texts, element);
+  const unit = limitUnit(quantity);
   const limits = readLimits(fields.texts);
   const read =
     limits.value ??
     (limits.problems && Object.keys(limits.problems).every((name) => name === "source")
-      ? onlyFigures(fields.texts)
+      ? readLimits({ ...fields.texts, source: "-" }).value
       : null);
+  const ways = element ? limitWays(element) : [];
   return (
-    <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
-      <legend className="text-xl font-bold mb-2">Limits of backlash</legend>
-      <div className="grid gap-4 content-start">
-        <div className="grid grid-cols-3 gap-4">
-          <TextField name="lo" label="Lower" hint="mm, or with unit" />
-          <TextField name="aim" label="Aim" hint="empty: the middle" />
-          <TextField name="hi" label="Upper" />
-        </div>
-        <div className="grid sm:grid-cols-[auto_1fr] gap-4">
-          <label className="block">
-            <span className="block font-semibold mb-1">They come from</span>
-            <select
-              className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-              value={fields.texts.sourceKind || "drawing"}
-              onChange={(event) => fields.set("sourceKind", event.target.value)}
-            >
-              {sourceKinds.map((kind) => (
-                <option key={kind}>{kind}</option>
-              ))}
-            </select>
-          </label>
-          <TextField name="source" label="Source, in words" hint="sheet 4, revision C; page of the manual …" />
-        </div>
-        <p className="text-mid">
-          Circumferential backlash at the working pitch circle. They hold from the moment they are saved; what was
-          judged before stays as it was judged.
-        </p>
-      </div>
-      <div className="grid gap-4 self-start">
-        {read && (
-          <div className="bg-panel p-3 max-w-md">
-            <BandGauge
-              lo={read.loMm}
-              hi={read.hiMm}
-              aim={read.aimMm ?? (read.loMm + read.hiMm) / 2}
-              now={null}
-              then={null}
-              state="unknown"
-              unit="mm"
-              label={`Limits ${formatNumber(read.loMm, 3)} to ${formatNumber(read.hiMm, 3)}`}
+    <>
+      <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
+        <legend className="text-xl font-bold mb-2">
+          Limits of {element ? judgedWords[judgedBy(element)] : "what is read"}
+        </legend>
+        <div className="grid gap-4 content-start">
+          {ways.length > 1 && (
+            <label className="block">
+              <span className="block font-semibold mb-1">Given as</span>
+              <select
+                className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+                value={quantity}
+                onChange={(event) => fields.set("limits.quantity", event.target.value)}
+              >
+                {ways.map((way) => (
+                  <option key={way} value={way}>
+                    {givenWords[way] ?? measuredWords[way].name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          {(quantity === "span-force" || quantity === "span-deflection") && (
+            <TextField
+              name="limits.held"
+              label={quantity === "span-force" ? "For a deflection of" : "By a force of"}
+              hint={quantity === "span-force" ? "mm; empty: a 64th of the span" : "N; empty: 10"}
+              className="max-w-72"
             />
+          )}
+          <div className="grid grid-cols-3 gap-4">
+            <TextField name="lo" label="Lower" hint={`${unit}, or with unit`} />
+            <TextField name="aim" label="Aim" hint="empty: the middle" />
+            <TextField name="hi" label="Upper" />
           </div>
-        )}
-        <Recommend />
-      </div>
-    </fieldset>
+          <SourceFields kind="sourceKind" source="source" />
+          <p className="text-mid">
+            They hold from the moment they are saved; what was judged before stays as it was judged.
+          </p>
+        </div>
+        <div className="grid gap-4 self-start">
+          {read && (
+            <div className="bg-panel p-3 max-w-md">
+              <BandGauge
+                lo={read.lo}
+                hi={read.hi}
+                aim={read.aim ?? (read.lo + read.hi) / 2}
+                now={null}
+                then={null}
+                state="unknown"
+                unit={unit}
+                label={`Limits ${formatNumber(read.lo, 3)} to ${formatNumber(read.hi, 3)} ${unit}`}
+              />
+            </div>
+          )}
+          {element?.kind === "gear-pair" ? (
+            <RecommendBacklash pair={element.pair} />
+          ) : (
+            <RecommendKind element={element} />
+          )}
+        </div>
+      </fieldset>
+      {element && <SideLimitsFields element={element} />}
+    </>
   );
 }
 
-function onlyFigures(texts: Record<string, string>) {
-  const again = readLimits({ ...texts, source: "-" });
-  return again.value;
-}
+/** How limits are given, where it is not how they are read. */
+const givenWords: Partial<Record<MeasuredQuantity, string>> = {
+  "circumferential-backlash": "circumferential, at the pitch circle",
+  "normal-backlash": "normal, between the flanks",
+  "angular-backlash": "angle of the driven part",
+  tension: "tension of one strand",
+  "span-frequency": "span frequency",
+  "span-force": "force for a deflection",
+  "span-deflection": "deflection by a force",
+};
 
-function Recommend() {
+/** What kind of source limits have, and which. */
+export function SourceFields({ kind, source, usual = "drawing" }: { kind: string; source: string; usual?: string }) {
   const { fields } = useForm();
-  const [plastic, setPlastic] = useState(false);
-  const pair = readPair(fields.texts).value;
-  const runouts = ["runout1", "runout2"].map((name) => parseQuantity(fields.texts[name] ?? "", "length", "mm"));
-  const [first, second] = runouts;
-  const runout = first?.ok && second?.ok ? ([first.value.value, second.value.value] as const) : undefined;
-  const found = pair ? recommendBacklash(pair, plastic, runout) : null;
-  if (!pair || !found?.ok) return <p className="text-mid">With the gears filled in, limits can be recommended here.</p>;
-  const { loMm, hiMm, by } = found.value;
   return (
-    <section aria-label="Recommended limits" className="border-l-4 border-ink pl-4 grid gap-2">
-      <p className="text-lg">
-        Recommended: <b className="figure">{formatNumber(loMm, 2)}</b> to{" "}
-        <b className="figure">{formatNumber(hiMm, 2)}</b> mm. {byWords[by]}
-      </p>
-      <p className="figure text-mid">
-        {formulaWords(found.value, pair.moduleMm, pair.centreDistanceMm ?? 0, anglesShown(pair))}
-      </p>
-      <Tick
-        label="A gear is moulded or printed"
-        checked={plastic}
-        onChange={(event) => setPlastic(event.target.checked)}
-      />
-      <div className="grid grid-cols-2 gap-4">
-        <TextField name="runout1" label="Runout of the pinion" hint="F_r, mm, if it is known" />
-        <TextField name="runout2" label="Runout of the gear" hint="F_r, mm, if it is known" />
-      </div>
-      <div>
-        <Button
-          onClick={() =>
-            fields.setAll({
-              lo: formatNumber(loMm, 2),
-              hi: formatNumber(hiMm, 2),
-              aim: "",
-              sourceKind: "recommended",
-              source: sourceWords[by],
-            })
-          }
+    <div className="grid sm:grid-cols-[auto_1fr] gap-4">
+      <label className="block">
+        <span className="block font-semibold mb-1">They come from</span>
+        <select
+          className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+          value={fields.texts[kind] || usual}
+          onChange={(event) => fields.set(kind, event.target.value)}
         >
-          Recommend: fill these in
-        </Button>
-      </div>
-    </section>
+          {sourceKinds.map((known) => (
+            <option key={known}>{known}</option>
+          ))}
+        </select>
+      </label>
+      <TextField name={source} label="Source, in words" hint="sheet 4, revision C; page of the manual …" />
+    </div>
   );
-}
-
-const byWords: Record<RecommendedLimits["by"], string> = {
-  "iso-tr-10064-2": "By ISO/TR 10064-2, for iron housings below 15 m/s.",
-  "iso-tr-10064-2-guess": "By the formula of ISO/TR 10064-2 outside of its range of modules: a guess.",
-  "fine-pitch-metal": "For fine-pitch metal gears: common practice.",
-  "fine-pitch-plastic": "For moulded or printed gears: common practice.",
-};
-const sourceWords: Record<RecommendedLimits["by"], string> = {
-  "iso-tr-10064-2": "ISO/TR 10064-2, least backlash; upper 2.25 times the lower (common practice)",
-  "iso-tr-10064-2-guess": "Formula of ISO/TR 10064-2 outside of its range, a guess",
-  "fine-pitch-metal": "0.06·m, not below 0.02 mm (common practice)",
-  "fine-pitch-plastic": "0.05·m + 0.02 mm (common practice)",
-};
-
-function formulaWords(
-  { normalMm, forRunoutMm, by, loMm }: RecommendedLimits,
-  m: number,
-  a: number,
-  angles: { workingDeg: number; baseHelixDeg: number } | null,
-): string {
-  const f = (value: number, decimals = 3) => formatNumber(value, decimals);
-  const lower =
-    normalMm !== null
-      ? `j_bn = ⅔·(0.06 + 0.0005·${f(a, 2)} + 0.03·${f(m, 2)}) = ${f(normalMm)}; j_t = j_bn/(cos ${f(angles?.workingDeg ?? 20, 2)}°·cos ${f(angles?.baseHelixDeg ?? 0, 2)}°) = ${f(loMm, 2)} mm`
-      : by === "fine-pitch-plastic"
-        ? `j_t = 0.05·${f(m, 2)} + 0.02 = ${f(loMm, 2)} mm`
-        : `j_t = max(0.02, 0.06·${f(m, 2)}) = ${f(loMm, 2)} mm`;
-  const upper = `upper = 2.25·j_t${forRunoutMm === null ? "" : `, at least j_t + 2·tan ${f(angles?.workingDeg ?? 20, 2)}°·(F_r1 + F_r2) = ${f(forRunoutMm)}`}`;
-  return `${lower}; ${upper}.`;
 }

@@ -30,6 +30,12 @@ export class Reader {
     return this.take(name, read.ok ? accept(read.value.value) : read, Number.NaN);
   }
   torque = (name: string): number => this.quantity(name, "torque", "Nm");
+  force = (name: string): number => this.quantity(name, "force", "N");
+  /** In a unit of any dimension; `factor` turns its canonical value into the one that is kept. */
+  measured = (
+    name: string,
+    { dimension, bare, factor }: { dimension: Dimension; bare: string; factor: number },
+  ): number => this.quantity(name, dimension, bare) * factor;
 
   words(name: string): string {
     if (!this.has(name)) this.problems[name] = { code: "missing", path: [name], facts: {} };

@@ -69,3 +69,33 @@ export function ChoiceField({
     />
   );
 }
+
+/** Several lines of one thing each, read as they are typed. */
+export function LinesField({
+  name,
+  label,
+  hint,
+  rows = 3,
+}: {
+  name: string;
+  label: string;
+  hint: string;
+  rows?: number;
+}) {
+  const { fields, problems } = useForm();
+  const problem = problems?.[name];
+  return (
+    <label className="block">
+      <span className="block font-semibold mb-1">{label}</span>
+      <textarea
+        rows={rows}
+        aria-invalid={problem ? true : undefined}
+        className={`w-full px-3 py-2 bg-panel border-2 text-lg figure ${problem ? "border-outside" : "border-ink"}`}
+        value={fields.texts[name] ?? ""}
+        onChange={(event) => fields.set(name, event.target.value)}
+      />
+      {problem && <span className="block text-outside font-semibold">{refusalWords(problem)}</span>}
+      <span className="block text-mid">{hint}</span>
+    </label>
+  );
+}

@@ -1,7 +1,10 @@
 import { describe, expect, test } from "vitest";
+import { readAdjuster } from "./adjuster-texts";
+import { readClampPoints } from "./clamp-texts";
+import { readLimits } from "./limits-texts";
 import type { Texts } from "./reader";
 import { readPitch } from "./reader";
-import { readAdjuster, readClampPoints, readGeometry, readLimits, textsOf } from "./texts";
+import { readGeometry, textsOf } from "./texts";
 
 const stage: Texts = {
   z1: "18",
@@ -12,7 +15,7 @@ const stage: Texts = {
   "clamps.circle": "80",
   "clamps.size": "M6",
   "clamps.torque": "10 Nm",
-  "adjuster.type": "screw",
+  "adjuster.means": "jack-screw",
   "adjuster.name": "Jack screw",
   "adjuster.lead": "1,25",
   "adjuster.plus": "in",
@@ -33,11 +36,12 @@ const problemsOf = (texts: Texts) =>
 describe("what a person types is read in metric and inch, with point and comma", () => {
   test("a stage in inches and millimetres at once", () => {
     expect(problemsOf(stage)).toEqual({});
-    const pair = readGeometry(stage).value?.pair;
+    const element = readGeometry(stage).value?.element;
+    const pair = element?.kind === "gear-pair" ? element.pair : undefined;
     expect(pair?.moduleMm).toBeCloseTo(1.5875, 9);
     expect(pair?.centreDistanceMm).toBeCloseTo(57.15, 9);
     expect(readAdjuster(stage).value?.adjuster).toMatchObject({ type: "screw", leadMm: 1.25 });
-    expect(readLimits(stage).value?.hiMm).toBeCloseTo(0.2032, 9);
+    expect(readLimits(stage).value?.hi).toBeCloseTo(0.2032, 9);
   });
   test.each([
     ["0.8", 0.8],
@@ -60,7 +64,7 @@ describe("what is wrong is named at its field", () => {
     [{ source: " " }, { source: "missing" }],
     [{ arc: "yes", "arc.from": "90", "arc.to": "10" }, { "arc.from": "window-upside-down" }],
     [{ "clamps.way": "points", "clamps.points": "0 0\n10" }, { "clamps.points": "not-a-point" }],
-    [{ "adjuster.type": "slide", "adjuster.angle": "90" }, { "adjuster.angle": "cannot-move" }],
+    [{ "adjuster.means": "slot", "adjuster.angle": "90" }, { "adjuster.angle": "cannot-move" }],
     [{ "adjuster.back": "3" }, { "adjuster.on": "missing" }],
   ])("%j", (change, problems) => {
     expect(problemsOf({ ...stage, ...change })).toEqual(problems);
@@ -86,10 +90,11 @@ test("a stage put back into its fields reads as the same stage", () => {
     name: "Drive",
     geometry: { ...revision, ...geometry },
     adjuster: { ...revision, ...adjuster },
-    limits: { ...revision, ...limits, quantity: "circumferential-backlash", effectiveFrom: "" },
+    limits: { ...revision, ...limits, given: limits, effectiveFrom: "" },
+    sideLimits: [],
   });
   expect(readGeometry(texts).value?.clamps).toEqual(geometry.clamps);
-  expect(readGeometry(texts).value?.pair.moduleMm).toBeCloseTo(geometry.pair.moduleMm, 6);
+  expect(readGeometry(texts).value?.element).toMatchObject({ kind: "gear-pair", pair: { teeth: [18, 54] } });
   expect(readAdjuster(texts).value).toEqual(adjuster);
-  expect(readLimits(texts).value).toMatchObject({ loMm: limits.loMm, sourceKind: limits.sourceKind });
+  expect(readLimits(texts).value).toMatchObject({ lo: limits.lo, sourceKind: limits.sourceKind });
 });

@@ -1,5 +1,5 @@
-import { useEffect, useRef } from "react";
-import { useFetcher } from "react-router";
+import { useEffect } from "react";
+import { useFetcher, useNavigate } from "react-router";
 import type { Refusal } from "~/core/quantity";
 import type { Texts } from "./reader";
 import { type Fields, useTexts } from "./use-texts";
@@ -7,24 +7,24 @@ import { type Fields, useTexts } from "./use-texts";
 export type SavedForm = { fields: Fields; refusal: Refusal | undefined; busy: boolean; send: (input: object) => void };
 
 /**
- * A form whose texts stay on the tablet until its action has taken them. An action that takes them redirects: on the way there
- * they are forgotten. One that refuses answers with the refusal, and they stay.
+ * A form whose texts stay on the tablet until its action has taken them. An action answers with where it goes on to, and then they are
+ * forgotten first, or with a refusal, and they stay.
  */
 export function useSavedForm(key: string, initial: Texts): SavedForm {
   const fields = useTexts(key, initial);
-  const fetcher = useFetcher<{ refusal?: Refusal }>();
-  const refusal = fetcher.data?.refusal;
+  const fetcher = useFetcher<{ refusal?: Refusal; onward?: string }>();
+  const navigate = useNavigate();
+  const { refusal, onward } = fetcher.data ?? {};
   const { forget } = fields;
-  // A redirect leaves the answer of before standing, perhaps an earlier refusal; only a refusal brings a new one.
-  const answerBefore = useRef(fetcher.data);
-  const taken = fetcher.state === "loading" && fetcher.data === answerBefore.current;
   useEffect(() => {
-    if (taken) forget();
-  }, [taken, forget]);
+    if (onward === undefined) return;
+    forget();
+    navigate(onward);
+  }, [onward, forget, navigate]);
   return {
     fields,
     refusal,
-    busy: fetcher.state !== "idle",
+    busy: fetcher.state !== "idle" || onward !== undefined,
     // By way of JSON, which leaves out what is undefined.
     send: (input) => fetcher.submit(JSON.parse(JSON.stringify(input)), { method: "post", encType: "application/json" }),
   };

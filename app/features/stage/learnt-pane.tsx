@@ -1,12 +1,15 @@
 import { Link } from "react-router";
+import { formatNumber } from "~/app/features/words/figure";
 import { type MoveEvidence, unitOf } from "~/core/advice";
-import { gearPair } from "~/core/gears";
-import { formatNumber, mustHold } from "~/core/quantity";
+import { sensitivityOf } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
+import { nothingToAdjust } from "../job/how-to-read";
 import { learnStage } from "../job/learn-stage";
+import { sensitivityWords } from "../job/sensitivity-words";
 import type { StageBefore } from "../job/stage-before";
 import { amountWords } from "../words/amount";
+import { stageUnit } from "../words/quantity";
 
 const whyWords: Record<MoveEvidence["why"], string> = {
   used: "counts",
@@ -30,11 +33,29 @@ export function LearntPane({
 }) {
   const { adjuster } = stage;
   const learnt = learnStage(stage, before.moves, instruments);
+  const { element } = stage.geometry;
+  const spoken = stageUnit(element);
+  const f = (value: number) => formatNumber(value, 3);
+  const { lo, aim, hi } = stage.limits;
+  const middle = aim ?? (lo + hi) / 2;
+  const sensitivity = sensitivityOf(element, middle, middle);
+  if (!adjuster.adjuster || !learnt)
+    return (
+      <section aria-labelledby="adjuster">
+        <div className="flex gap-4 items-baseline justify-between">
+          <h2 id="adjuster" className="text-xl font-bold">
+            {adjuster.name}
+          </h2>
+          {mayEdit && <Link to={`/stages/${stage.id}/adjuster`}>Revise the adjuster</Link>}
+        </div>
+        <p className="text-lg">{nothingToAdjust(element)}</p>
+      </section>
+    );
   const unit = unitOf(adjuster.adjuster);
   const eccentric = adjuster.adjuster.type === "eccentric";
-  const per = eccentric ? "of its law" : `mm a ${unitWords[unit]}`;
-  const f = (value: number) => formatNumber(value, 3);
-  const mesh = mustHold(gearPair(stage.geometry.pair));
+  const per = eccentric
+    ? "of its law"
+    : `${spoken.unit}${spoken.quantity === "sag" ? " squared" : ""} a ${unitWords[unit]}`;
   return (
     <section aria-labelledby="adjuster">
       <div className="flex gap-4 items-baseline justify-between">
@@ -57,24 +78,26 @@ export function LearntPane({
         {adjuster.hand === "left" && ", left-hand thread"}
         {!adjuster.hasScale && ". It has no scale: it is set on a feeler"}.
       </p>
-      {learnt.evidence.length > 0 && <Scatter evidence={learnt.evidence} perUnit={eccentric ? null : learnt.perUnit} />}
+      {learnt.evidence.length > 0 && (
+        <Scatter evidence={learnt.evidence} perUnit={eccentric ? null : learnt.perUnit} name={spoken.name} />
+      )}
       <details>
         <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>
         <p>
-          The law of the adjuster and 2·tan {formatNumber(mesh.workingPressureAngleDeg, 2)}° of backlash for each mm of
-          centres (ISO 21771) say what a unit should do, taken as ±30 % (common practice); each move between two rounds
-          pulls that towards what it really did, by regression through the origin with the reading's uncertainty.
+          The law of the adjuster and {sensitivity === null ? "the geometry" : sensitivityWords(element, sensitivity)}{" "}
+          say what a unit should do, taken as ±30 % (common practice); each move between two rounds pulls that towards
+          what it really did, by regression through the origin with the reading's uncertainty.
         </p>
         <ul>
           {[...learnt.evidence].reverse().map((move, i) => (
             <li key={i} className="border-t border-rule py-1">
-              {amountWords(move.amount, unit, adjuster.step)}{" "}
+              {amountWords(move.amount, unit, adjuster.step, adjuster.means)}{" "}
               {move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}:{" "}
               <span className="figure">
                 {move.change > 0 ? "+" : ""}
                 {f(move.change)}
               </span>{" "}
-              mm <span className="text-mid">({whyWords[move.why]})</span>
+              {spoken.unit} <span className="text-mid">({whyWords[move.why]})</span>
             </li>
           ))}
         </ul>
@@ -92,7 +115,15 @@ const unitWords = {
 };
 
 /** What each move did, against how much it was moved; the line is what was learnt. Hollow: left out. */
-function Scatter({ evidence, perUnit }: { evidence: readonly MoveEvidence[]; perUnit: number | null }) {
+function Scatter({
+  evidence,
+  perUnit,
+  name,
+}: {
+  evidence: readonly MoveEvidence[];
+  perUnit: number | null;
+  name: string;
+}) {
   const reachX = Math.max(...evidence.map((move) => Math.abs(move.amount)), 1e-6) * 1.15;
   const reachY =
     Math.max(
@@ -108,7 +139,7 @@ function Scatter({ evidence, perUnit }: { evidence: readonly MoveEvidence[]; per
       viewBox="0 0 400 150"
       className="w-full bg-panel my-2"
       role="img"
-      aria-label="Change of backlash against the amount of each move"
+      aria-label={`Change of ${name} against the amount of each move`}
     >
       <path d="M20 75H380M200 10V140" className="stroke-rule" strokeWidth="1.5" />
       {end !== null && perUnit !== null && (
@@ -135,7 +166,7 @@ function Scatter({ evidence, perUnit }: { evidence: readonly MoveEvidence[]; per
         moved +
       </text>
       <text x="206" y="22" fontSize="15" className="fill-mid">
-        backlash +
+        {name} +
       </text>
     </svg>
   );

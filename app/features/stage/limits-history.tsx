@@ -1,7 +1,13 @@
 import { Link } from "react-router";
-import { formatNumber } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import { type MeasuredQuantity, measuredUnit, sideUnit, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision, Stage } from "~/data/queries/stages";
+import { limitWords } from "../job/side-pane";
+import { measuredWords, sideWords, stageUnit } from "../words/quantity";
 import { day } from "../words/times";
+
+const givenUnit = (quantity: MeasuredQuantity): string =>
+  quantity === "elongation" ? "%" : measuredUnit[quantity].unit;
 
 /** The limits with their source, and every revision they had, from when. */
 export function LimitsHistory({
@@ -15,6 +21,11 @@ export function LimitsHistory({
   timeZone: string;
   mayEdit: boolean;
 }) {
+  const unit = stageUnit(stage.geometry.element);
+  const f = (value: number) =>
+    formatNumber(value, 3)
+      .replace(/(\.\d*?)0+$/, "$1")
+      .replace(/\.$/, "");
   return (
     <section aria-labelledby="limits">
       <div className="flex gap-4 items-baseline justify-between">
@@ -27,10 +38,10 @@ export function LimitsHistory({
         {revisions.map((limits, i) => (
           <li key={limits.id} className={`border-t border-rule py-1.5 ${i > 0 ? "text-mid" : ""}`}>
             <span className="figure font-semibold">
-              {formatNumber(limits.loMm, 3)} to {formatNumber(limits.hiMm, 3)}
+              {f(limits.given.lo)} to {f(limits.given.hi)}
             </span>{" "}
-            mm, aim{" "}
-            {limits.aimMm === null ? "the middle" : <span className="figure">{formatNumber(limits.aimMm, 3)}</span>}.{" "}
+            {givenUnit(limits.given.quantity)}, aim{" "}
+            {limits.given.aim === null ? "the middle" : <span className="figure">{f(limits.given.aim)}</span>}.{" "}
             {limits.source} <span className="text-mid">({limits.sourceKind})</span>
             <span className="block text-mid">
               Revision {limits.revision}, from {day(limits.effectiveFrom, timeZone)}, {limits.madeByName}
@@ -38,6 +49,23 @@ export function LimitsHistory({
           </li>
         ))}
       </ol>
+      {stage.limits.given.quantity !== waysToMeasure(stage.geometry.element)[0] && unit.quantity !== "lost-motion" && (
+        <p className="text-mid">
+          Given as {measuredWords[stage.limits.given.quantity].name.toLowerCase()}; judged as{" "}
+          {formatNumber(stage.limits.lo, unit.digits)} to {formatNumber(stage.limits.hi, unit.digits)} {unit.unit} of{" "}
+          {unit.name}.
+        </p>
+      )}
+      {stage.sideLimits.length > 0 && (
+        <ul aria-label="Limits of what is read beside it" className="border-t border-rule">
+          {stage.sideLimits.map((side) => (
+            <li key={side.id} className="py-1.5">
+              {sideWords[side.quantity]}: {limitWords(side.lo, side.hi, sideUnit[side.quantity])}. {side.source}{" "}
+              <span className="text-mid">({side.sourceKind})</span>
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

@@ -1,13 +1,14 @@
 import { useMemo, useRef, useState } from "react";
+import { formatNumber } from "~/app/features/words/figure";
 import { type EntryOf, isKind, wholeRound } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
+import { judgedUnit } from "~/core/stages";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { SavePicture } from "../export/save-picture";
 import { RoundPane } from "../job/round-pane";
 import { recordedView } from "../job/round-view";
-import { rangeWords } from "../words/entry";
+import { rangeWords, readWords } from "../words/entry";
 import { day } from "../words/times";
 
 /** Any two rounds of the stage on one gear: the first as a ghost, the second with its readings. */
@@ -48,14 +49,14 @@ export function RoundsCompared({
       </section>
     );
   const words = (round: EntryOf<"round">) =>
-    `${day(round.madeAt, timeZone)}, ${round.body.phase === "as-found" ? "as found" : "as left"}: ${rangeWords(round.body.result.minMm, round.body.result.maxMm)}`;
+    `${day(round.madeAt, timeZone)}, ${round.body.phase === "as-found" ? "as found" : "as left"}: ${readWords(round.body.result)}`;
   const choose = (which: "before" | "after", id: string) =>
     setChosen({ before: before?.id ?? "", after: after.id, [which]: id });
   return (
     <section aria-labelledby="rounds">
       <div className="flex flex-wrap gap-4 items-center justify-between mb-2">
         <h2 id="rounds" className="text-xl font-bold">
-          Two rounds on one gear
+          Two rounds on one part
         </h2>
         <SavePicture of={picture} name="Round" />
       </div>
@@ -88,12 +89,13 @@ export function RoundsCompared({
       </div>
       {before && (
         <p className="mt-2 text-lg">
-          From {rangeWords(before.body.result.minMm, before.body.result.maxMm)} to{" "}
-          {rangeWords(after.body.result.minMm, after.body.result.maxMm)} mm: the mean moved by{" "}
+          From{" "}
+          {rangeWords(before.body.result.min, before.body.result.max, judgedUnit[before.body.result.quantity].digits)}{" "}
+          to {readWords(after.body.result)}: the mean moved by{" "}
           <span className="figure font-semibold">
-            {formatNumber(after.body.result.meanMm - before.body.result.meanMm, 3)}
+            {formatNumber(after.body.result.mean - before.body.result.mean, 3)}
           </span>{" "}
-          mm.
+          {judgedUnit[after.body.result.quantity].unit}.
         </p>
       )}
     </section>

@@ -1,10 +1,11 @@
-import { formatNumber } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { stateWord } from "~/ui/state-mark";
 import { capital } from "../words/count";
-import { feelSaysWords, rangeWords } from "../words/entry";
+import { feelSaysWords, readWords } from "../words/entry";
+import { placeOf, stageUnit } from "../words/quantity";
 import { day } from "../words/times";
 
 /** How the stage stands now, and why that is said. */
@@ -18,8 +19,9 @@ export function StandingWhy({
   timeZone: string;
 }) {
   const result = standing?.result ?? null;
-  const { loMm, aimMm, hiMm, source, revision } = stage.limits;
-  const f = (value: number) => formatNumber(value, 3);
+  const { lo, aim, hi, source, revision } = stage.limits;
+  const { unit, digits } = stageUnit(stage.geometry.element);
+  const f = (value: number) => formatNumber(value, digits + 1);
   return (
     <section aria-labelledby="standing">
       <h2 id="standing" className="text-xl font-bold">
@@ -31,27 +33,29 @@ export function StandingWhy({
       )}
       {result ? (
         <>
-          <p className="figure text-2xl font-semibold mt-1">{rangeWords(result.minMm, result.maxMm)} mm</p>
+          <p className="figure text-2xl font-semibold mt-1">{readWords(result)}</p>
           <BandGauge
-            lo={loMm}
-            hi={hiMm}
-            aim={aimMm ?? (loMm + hiMm) / 2}
-            now={{ min: result.minMm, max: result.maxMm }}
+            lo={lo}
+            hi={hi}
+            aim={aim ?? (lo + hi) / 2}
+            now={{ min: result.min, max: result.max }}
             then={null}
             state={standing?.state ?? "unknown"}
-            unit="mm"
-            label={`${rangeWords(result.minMm, result.maxMm)} mm, limits ${formatNumber(loMm, 2)} to ${formatNumber(hiMm, 2)}`}
+            unit={unit}
+            digits={digits}
+            label={`${readWords(result)}, limits ${formatNumber(lo, digits)} to ${formatNumber(hi, digits)}`}
           />
           <details>
             <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>
             <p>
-              {result.count} readings, {f(result.minMm)} to {f(result.maxMm)} mm, tightest at tooth {result.tightTooth}
-              {result.worstMinMm !== null &&
-                result.worstMaxMm !== null &&
-                `; fitted over the hunting cycle ${f(result.worstMinMm)} to ${f(result.worstMaxMm)} mm`}
-              . Limits {f(loMm)} to {f(hiMm)} mm: {source}, revision {revision}. The reading's expanded uncertainty of ±
-              {f(result.expandedUncertaintyMm)} mm (k = 2) guards both limits (ISO 14253-1): inside only where all of it
-              is clear of them, outside where some of it is surely beyond, near the edge in between.
+              {result.count} readings, {f(result.min)} to {f(result.max)} {unit}, tightest at{" "}
+              {placeOf(stage.geometry.element, result.tightTooth ?? 1)}
+              {result.worstMin !== null &&
+                result.worstMax !== null &&
+                `; fitted over the hunting cycle ${f(result.worstMin)} to ${f(result.worstMax)} ${unit}`}
+              . Limits {f(lo)} to {f(hi)} {unit}: {source}, revision {revision}. The reading's expanded uncertainty of ±
+              {f(result.expandedUncertainty)} {unit} (k = 2) guards both limits (ISO 14253-1): inside only where all of
+              it is clear of them, outside where some of it is surely beyond, near the edge in between.
               {!result.fits && " The round is wider than the limits lie apart: no setting can hold it."}
             </p>
           </details>

@@ -8,8 +8,9 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
+import { formatNumber } from "~/app/features/words/figure";
 import { daysToIso, type StageTrend } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
+import { niceTicks } from "~/ui/band-gauge/layout";
 import { shortDay } from "../words/times";
 import { trendRows } from "./trend-lines";
 
@@ -70,6 +71,8 @@ export function TrendChart({
           <YAxis
             type="number"
             domain={[low, high]}
+            ticks={niceTicks(low, high, 5)}
+            interval={0}
             allowDataOverflow
             tickFormatter={(value: number) => formatNumber(value, 2)}
             stroke="var(--room-mid)"

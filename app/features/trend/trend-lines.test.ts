@@ -38,11 +38,14 @@ test("the fitted line runs from the last move to the last round, and on to where
   expect(rows[3]?.loosestAhead).toBeCloseTo(0.17 + 198 * 1e-4, 12);
 });
 
+const limits = { lo: 0.05, hi: 0.2 };
+
 test("without a drift it looks a third of the way ahead; the headline says what comes", () => {
   const none = trend({ drift: null, loosest: line(0, 0.15, null) });
   expect(trendRows(none).to).toBeCloseTo(266, 9);
-  expect(trendNews(none, "Europe/London", "hours")).toBe("It does not drift out by what was read so far");
-  expect(trendNews(trend(), "Europe/London", "hours")).toBe("It grows too loose about 1 January 2027");
+  expect(trendNews(none, "Europe/London", "hours", limits)).toBe("It does not drift out by what was read so far");
+  expect(trendNews(trend(), "Europe/London", "hours", limits)).toBe("It grows too loose about 1 January 2027");
   const byUsage = trend({ axis: "usage", drift: { limit: "lo", at: "12400.2", earliest: "12000", latest: "13000" } });
-  expect(trendNews(byUsage, "Europe/London", "hours")).toMatch(/^It grows too tight about 12.?400 hours$/);
+  expect(trendNews(byUsage, "Europe/London", "hours", limits)).toMatch(/^It grows too tight about 12.?400 hours$/);
+  expect(trendNews(none, "Europe/London", "hours", { lo: 0.05, hi: 0.16 })).toBe("It lies outside its limits already");
 });

@@ -1,8 +1,9 @@
 import { useRef } from "react";
 import { Link } from "react-router";
+import { formatNumber } from "~/app/features/words/figure";
 import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
 import { SavePicture } from "../export/save-picture";
+import type { StageUnit } from "../words/quantity";
 import { day } from "../words/times";
 import { TrendChart } from "./trend-chart";
 import { intervalWords, slopeWords, trendNews } from "./trend-words";
@@ -13,6 +14,7 @@ export function TrendPane({
   axis,
   roundsRead,
   limits,
+  spoken,
   timeZone,
   unit,
 }: {
@@ -20,6 +22,7 @@ export function TrendPane({
   axis: TrendAxis;
   roundsRead: number;
   limits: { lo: number; hi: number };
+  spoken: StageUnit;
   timeZone: string;
   unit: string;
 }) {
@@ -29,7 +32,7 @@ export function TrendPane({
     <section aria-labelledby="trend" className="min-w-0">
       <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between mb-2">
         <h2 id="trend" className="text-xl font-bold">
-          {trend ? trendNews(trend, timeZone, unit) : "The trend needs three rounds"}
+          {trend ? trendNews(trend, timeZone, unit, limits, spoken.quantity) : "The trend needs three rounds"}
         </h2>
         <span className="flex gap-3 items-center">
           <Link to={`?axis=${other}`} replace preventScrollReset className="min-h-11 inline-flex items-center">
@@ -45,26 +48,27 @@ export function TrendPane({
           </div>
           <p className="mt-2">
             {trend.drift && `${intervalWords(trend, timeZone, unit)}. `}
-            Dots: tightest and loosest of each round, rings: mean. Upright dotted lines: something was moved or
-            replaced. Dashed: where it leads.
+            Dots: least and greatest of each round, rings: mean. Upright dotted lines: something was moved or replaced.
+            Dashed: where it leads.
           </p>
           <details className="mt-1">
             <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
               Why, and the figures
             </summary>
             <p className="mb-2">
-              Tightest {slopeWords(trend.tightest, axis, unit)}; loosest {slopeWords(trend.loosest, axis, unit)}. The
-              slope is the median of the slopes of all pairs of rounds between two moves (Theil–Sen), its interval from
-              their order (Sen 1968); the line starts anew at every move. It is forecast only where the whole interval
-              has one sign. Rounds as found and checked count; those read while setting do not.
+              Least {slopeWords(trend.tightest, axis, unit, spoken.unit)}; greatest{" "}
+              {slopeWords(trend.loosest, axis, unit, spoken.unit)}. The slope is the median of the slopes of all pairs
+              of rounds between two moves (Theil–Sen), its interval from their order (Sen 1968); the line starts anew at
+              every move. It is forecast only where the whole interval has one sign. Rounds as found and checked count;
+              those read while setting do not.
             </p>
             <table className="w-full text-left">
               <thead>
                 <tr className="border-b-2 border-ink">
                   <th className="py-1">{axis === "time" ? "Read" : unit}</th>
-                  <th>Tightest</th>
+                  <th>Least</th>
                   <th>Mean</th>
-                  <th>Loosest</th>
+                  <th>Greatest</th>
                 </tr>
               </thead>
               <tbody>
@@ -73,9 +77,9 @@ export function TrendPane({
                     <td className="py-1">
                       {axis === "time" ? day(daysToIso(point.t), timeZone) : formatNumber(point.t, 0)}
                     </td>
-                    <td className="figure">{formatNumber(point.min, 3)}</td>
-                    <td className="figure">{formatNumber(point.mean, 3)}</td>
-                    <td className="figure">{formatNumber(point.max, 3)}</td>
+                    <td className="figure">{formatNumber(point.min, spoken.digits + 1)}</td>
+                    <td className="figure">{formatNumber(point.mean, spoken.digits + 1)}</td>
+                    <td className="figure">{formatNumber(point.max, spoken.digits + 1)}</td>
                   </tr>
                 ))}
               </tbody>

@@ -1,16 +1,34 @@
+import { formatNumber } from "~/app/features/words/figure";
 import type { StageTrend } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
+import type { JudgedQuantity } from "~/core/stages";
 import { day } from "../words/times";
+
+/** What becomes of it at the lower and the upper limit. */
+const endWords: Record<JudgedQuantity, { lo: string; hi: string }> = {
+  backlash: { lo: "grows too tight", hi: "grows too loose" },
+  "lost-motion": { lo: "grows too tight", hi: "grows too loose" },
+  tension: { lo: "grows too slack", hi: "grows too tight" },
+  sag: { lo: "grows too tight", hi: "sags too far" },
+  elongation: { lo: "is shorter than it should be", hi: "is worn out" },
+  gap: { lo: "grows too narrow", hi: "grows too wide" },
+};
 
 const dateless = (axis: StageTrend["axis"], at: string, timeZone: string, unit: string): string =>
   axis === "time" ? day(at, timeZone) : `${formatNumber(Number(at), 0)} ${unit}`;
 
-/** What the trend says, in a sentence: when it leaves its limits, or that it does not seem to. */
-export function trendNews(trend: StageTrend, timeZone: string, unit: string): string {
-  const { drift, axis } = trend;
+/** What the trend says, in a sentence: when it leaves its limits, that it has left them, or that it does not seem to. */
+export function trendNews(
+  trend: StageTrend,
+  timeZone: string,
+  unit: string,
+  limits: { lo: number; hi: number },
+  quantity: JudgedQuantity = "backlash",
+): string {
+  const { drift, axis, points } = trend;
+  const last = points[points.length - 1];
+  if (last && (last.min < limits.lo || last.max > limits.hi)) return "It lies outside its limits already";
   if (!drift) return "It does not drift out by what was read so far";
-  const which = drift.limit === "lo" ? "tight" : "loose";
-  return `It grows too ${which} about ${dateless(axis, drift.at, timeZone, unit)}`;
+  return `It ${endWords[quantity][drift.limit]} about ${dateless(axis, drift.at, timeZone, unit)}`;
 }
 
 /** The interval of the forecast. */
@@ -22,8 +40,8 @@ export function intervalWords(trend: StageTrend, timeZone: string, unit: string)
 }
 
 /** Slope of a line in words, with its interval: over a year, or over a thousand of the meter's units. */
-export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string): string {
+export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string, of = "mm"): string {
   const [per, words] = axis === "time" ? [365.25, "a year"] : [1000, `a thousand ${unit}`];
   const f = (value: number) => formatNumber(value * per, 3);
-  return `${f(line.slope)} mm ${words} (95 %: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
+  return `${f(line.slope)} ${of} ${words} (95 %: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
 }

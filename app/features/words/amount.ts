@@ -1,13 +1,7 @@
+import { formatNumber } from "~/app/features/words/figure";
 import type { MoveUnit } from "~/core/advice";
-import {
-  accept,
-  type Dimension,
-  decimalsFor,
-  formatNumber,
-  nearestFraction,
-  parseQuantity,
-  type Result,
-} from "~/core/quantity";
+import { accept, type Dimension, decimalsFor, nearestFraction, parseQuantity, type Result } from "~/core/quantity";
+import type { AdjusterMeans } from "~/data/queries/stages";
 
 const parts: Record<string, string> = {
   "1/2": "half a turn",
@@ -17,8 +11,26 @@ const parts: Record<string, string> = {
 };
 
 /** A size of a move, without its direction: "one eighth of a turn", "1 3/16 turns", "0.14 mm", "14°". */
-export function amountWords(amount: number, unit: MoveUnit, step: number): string {
+export function amountWords(amount: number, unit: MoveUnit, step: number, means?: AdjusterMeans | null): string {
   const size = Math.abs(amount);
+  const millimetres = `${formatNumber(size, decimalsFor(step))} mm`;
+  switch (means) {
+    case "roller-holes": {
+      const holes = Math.round(size / step);
+      return holes === 1 ? "one hole" : `${holes} holes`;
+    }
+    case "roller-diameter":
+      return `${millimetres} of roller diameter`;
+    case "spacers":
+      return `${millimetres} of spacer`;
+    case "jack-screws":
+      return `${plainAmount(size, unit, step)} on both screws alike`;
+    default:
+      return plainAmount(size, unit, step);
+  }
+}
+
+function plainAmount(size: number, unit: MoveUnit, step: number): string {
   switch (unit) {
     case "turns": {
       const { whole, num, den } = nearestFraction(size, 16);

@@ -1,14 +1,15 @@
 import { expect, test } from "vitest";
 import type { Entry } from "~/core/logbook";
 import type { StageAdjuster } from "~/data/queries/stages";
+import { testStage } from "~/tests/stage";
 import { entryWords } from "./entry";
 
 const adjuster = { name: "Jack screw", step: 1 / 16, positiveWord: "out", negativeWord: "in" } as StageAdjuster;
 const words = (kind: string, body: object, readings: object[] = []) => {
-  const { title, detail } = entryWords({ kind, body, readings } as unknown as Entry, adjuster);
+  const { title, detail } = entryWords({ kind, body, readings } as unknown as Entry, { ...testStage("s"), adjuster });
   return `${title} | ${detail}`;
 };
-const result = { count: 12, minMm: 0.064, maxMm: 0.12, verdict: "does-not-conform", fits: true };
+const result = { quantity: "backlash", count: 12, min: 0.064, max: 0.12, verdict: "does-not-conform", fits: true };
 
 test.each([
   ["job-opened", { reason: "Squeals" }, "Job opened | Squeals"],
@@ -40,7 +41,7 @@ test.each([
   [
     "signature",
     { record: { asFound: result, asLeft: null }, comment: "Quiet" },
-    "Signed | 0.06 to 0.12 as found, not read as left. Quiet",
+    "Signed | 0.06 to 0.12 mm as found, not read as left. Quiet",
   ],
   ["job-opened", { reason: "New press", firstBuild: true }, "First build | New press"],
   [
@@ -70,8 +71,31 @@ test.each([
   ["usage", { reading: 5, unit: "hours", total: 425, newMeter: true }, "Meter 5 hours | New meter; 425 hours in all"],
   [
     "change",
-    { what: "geometry", text: "Geometry, revision 2", warnings: ["undercut, member 0"] },
-    "Changed: geometry | Geometry, revision 2. Noted: undercut, member 0",
+    { what: "geometry", text: "Geometry, revision 2", warnings: ["odd-links, even 102"] },
+    "Changed: geometry | Geometry, revision 2. Noted: An odd number of links needs a cranked one, about a fifth weaker (common practice); 102 would not.",
+  ],
+  [
+    "change",
+    { what: "moved-along", text: "Motor base of the fan belt was moved", warnings: [] },
+    "Moved along | Motor base of the fan belt was moved",
+  ],
+  [
+    "side",
+    {
+      quantity: "end-float",
+      count: 2,
+      min: 0.08,
+      max: 0.12,
+      verdict: "conforms",
+      limits: { lo: null, hi: 0.2 },
+      note: "",
+    },
+    "End float 0.08 to 0.12 mm | inside",
+  ],
+  [
+    "side",
+    { quantity: "elongation", count: 1, min: 2.25, max: 2.25, verdict: null, limits: null, note: "At the joint" },
+    "Elongation 2.25 % | no limits to judge it by. At the joint",
   ],
   ["attachment", { mediaType: "image/jpeg", caption: "", name: "plate.jpg" }, "Photograph | plate.jpg"],
   ["attachment", { mediaType: "application/pdf", caption: "Drawing", name: "d.pdf" }, "File | Drawing"],
@@ -84,6 +108,6 @@ test.each([
 });
 
 test("a reading at one tooth says which", () => {
-  const one = { phase: "set", result: { ...result, count: 1, minMm: 0.2, maxMm: 0.2, verdict: "conforms" } };
+  const one = { phase: "set", result: { ...result, count: 1, min: 0.2, max: 0.2, verdict: "conforms" } };
   expect(words("round", one, [{ tooth: 32 }])).toBe("While setting, tooth 32 | 0.20 mm, inside");
 });

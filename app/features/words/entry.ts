@@ -1,9 +1,13 @@
-import type { Entry, FeelSays, RoundResult, SignedRecord } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
-import type { StageAdjuster } from "~/data/queries/stages";
+import { formatNumber } from "~/app/features/words/figure";
+import type { Bodies, Entry, FeelSays, RoundResult, SignedRecord } from "~/core/logbook";
+import { frameOf, judgedUnit, type StageElement, sideUnit } from "~/core/stages";
+import type { Stage, StageAdjuster } from "~/data/queries/stages";
 import { stateWord } from "~/ui/state-mark";
+import { piecesText } from "../stacks/stack-words";
 import { amountWords } from "./amount";
 import { capital } from "./count";
+import { notedWords } from "./noted";
+import { placeWords, sideWords } from "./quantity";
 import { verdictState } from "./state";
 import { dateWords } from "./times";
 
@@ -23,11 +27,34 @@ export const feelSaysWords: Record<FeelSays, string> = {
   "not-round": "binds and knocks in one turn: not round, by feel",
 };
 
+/** What was read, with its unit: "0.12 to 0.15 mm", "210 to 240 N". */
+export function readWords(result: Pick<RoundResult, "min" | "max" | "quantity">): string {
+  const { unit, digits } = judgedUnit[result.quantity];
+  return `${rangeWords(result.min, result.max, digits)} ${unit}`;
+}
+
+/** A side quantity with its name: "End float 0.04 to 0.06 mm". */
+export function sideValueWords(body: Bodies["side"]): string {
+  const { unit, digits } = sideUnit[body.quantity];
+  return `${sideWords[body.quantity]} ${rangeWords(body.min, body.max, digits)} ${unit}`;
+}
+
+/** What an entry's words need to know of its stage. */
+export type StageOfEntry = { adjuster: StageAdjuster; geometry: Pick<Stage["geometry"], "element"> };
+
+const placeIn = (element: StageElement | undefined, place: number): string =>
+  element ? placeWords(frameOf(element), place) : `tooth ${place}`;
+
 const resultWords = (result: RoundResult) =>
-  `${rangeWords(result.minMm, result.maxMm)} mm, ${stateWord[verdictState[result.verdict]]}${result.fits ? "" : ", wider than its limits"}`;
+  `${result.gear ? `${result.gear}: ` : ""}${readWords(result)}, ${stateWord[verdictState[result.verdict]]}${result.fits ? "" : ", wider than its limits"}`;
+
+const overdueWords = ({ overdue }: { overdue?: string }): string =>
+  overdue ? `; an instrument was overdue, since ${dateWords(overdue)}` : "";
 
 /** An entry in a line: what was done, and what came of it. */
-export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: string; detail: string } {
+export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string; detail: string } {
+  const adjuster = stage?.adjuster;
+  const element = stage?.geometry.element;
   switch (entry.kind) {
     case "job-opened":
       return { title: entry.body.firstBuild ? "First build" : "Job opened", detail: entry.body.reason };
@@ -41,13 +68,22 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
       };
     case "round": {
       const { phase, result } = entry.body;
-      const count = result.count === 1 ? `tooth ${entry.readings[0]?.tooth ?? ""}` : `${result.count} readings`;
+      const count = result.count === 1 ? placeIn(element, entry.readings[0]?.tooth ?? 1) : `${result.count} readings`;
       const onwards = entry.namesEntry ? ", gone on with" : "";
-      return { title: `${phaseWords[phase]}, ${count}${onwards}`, detail: resultWords(result) };
+      const detail = `${resultWords(result)}${overdueWords(entry.body)}`;
+      return { title: `${phaseWords[phase]}, ${count}${onwards}`, detail };
+    }
+    case "side": {
+      const { verdict, note } = entry.body;
+      const said = verdict ? stateWord[verdictState[verdict]] : "no limits to judge it by";
+      return {
+        title: sideValueWords(entry.body),
+        detail: [`${said}${overdueWords(entry.body)}`, note].filter(Boolean).join(". "),
+      };
     }
     case "feel": {
       const { phase, method, places, says } = entry.body;
-      const where = places.length === 1 ? `tooth ${places[0]?.tooth}` : `${places.length} places`;
+      const where = places.length === 1 ? placeIn(element, places[0]?.tooth ?? 1) : `${places.length} places`;
       return { title: `${phaseWords[phase]}, ${method}, ${where}`, detail: feelSaysWords[says] };
     }
     case "loose-thing": {
@@ -55,7 +91,7 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
       return { title: `${capital(thing)} ${state}`, detail: where };
     }
     case "move": {
-      const { amount, unit, did, note, feelerMm } = entry.body;
+      const { amount, unit, did, note, feelerMm, stack } = entry.body;
       const word = adjuster
         ? amount > 0
           ? adjuster.positiveWord
@@ -63,11 +99,12 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
         : amount > 0
           ? "plus"
           : "minus";
-      const size = amountWords(amount, unit as never, adjuster?.step ?? 0.01);
+      const size = amountWords(amount, unit as never, adjuster?.step ?? 0.01, adjuster?.means);
       return {
         title: `${adjuster?.name ?? "Moved"} ${size} ${word}`,
         detail: [
           did === "so" ? "As advised" : "Otherwise than advised",
+          stack ? `${capital(piecesText(stack.now))} in it now, ${piecesText(stack.was)} before` : "",
           feelerMm ? `Set on a feeler of ${feelerMm.map((leaf) => formatNumber(leaf, 2)).join(" + ")} mm` : "",
           note,
         ]
@@ -81,16 +118,21 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
       return { title: `Clamp ${clamp} of ${of} ${state}`, detail: torque };
     }
     case "proof": {
-      const { direction, speed, currentA, temperatureC, noise } = entry.body;
+      const { direction, speed, currentA, temperatureC, noise, gear } = entry.body;
       const measured = [
         currentA === null ? "" : `${formatNumber(currentA, 1)} A`,
         temperatureC === null ? "" : `${formatNumber(temperatureC, 0)} °C`,
         noise,
       ];
-      return { title: `Run ${direction}, ${speed}`, detail: measured.filter(Boolean).join(", ") };
+      return {
+        title: `Run ${direction}, ${speed}${gear ? `, ${gear}` : ""}`,
+        detail: measured.filter(Boolean).join(", "),
+      };
     }
     case "note":
       return { title: "Note", detail: entry.body.text };
+    case "countersignature":
+      return { title: "Countersigned", detail: entry.body.comment };
     case "signature": {
       return {
         title: "Signed",
@@ -112,8 +154,8 @@ export function entryWords(entry: Entry, adjuster?: StageAdjuster): { title: str
     }
     case "change":
       return {
-        title: `Changed: ${changedWords[entry.body.what]}`,
-        detail: [entry.body.text, ...entry.body.warnings.map((warning) => `Noted: ${warning}`)]
+        title: entry.body.what === "moved-along" ? "Moved along" : `Changed: ${changedWords[entry.body.what]}`,
+        detail: [entry.body.text, ...entry.body.warnings.map((warning) => `Noted: ${notedWords(warning)}`)]
           .filter(Boolean)
           .join(". "),
       };
@@ -139,14 +181,12 @@ const changedWords = {
   limits: "limits",
   retired: "out of service",
   "in-service": "in service again",
+  "drive-line": "the drive line",
+  "moved-along": "moved along",
 } as const;
 
 function signedWords({ asFound, asLeft, asLeftByFeel }: SignedRecord): string {
-  const from = asFound ? `${rangeWords(asFound.minMm, asFound.maxMm)} as found` : "nothing measured as found";
-  const to = asLeft
-    ? `${rangeWords(asLeft.minMm, asLeft.maxMm)} mm as left`
-    : asLeftByFeel
-      ? feelSaysWords[asLeftByFeel]
-      : "not read as left";
+  const from = asFound ? `${readWords(asFound)} as found` : "nothing measured as found";
+  const to = asLeft ? `${readWords(asLeft)} as left` : asLeftByFeel ? feelSaysWords[asLeftByFeel] : "not read as left";
   return `${from}, ${to}`;
 }

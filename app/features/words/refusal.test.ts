@@ -8,7 +8,7 @@ const wordless = refusalWords({ code: "no such code", path: [], facts: {} });
 
 /** Every code by which the core, the operations or the forms refuse something that a person did. */
 function codes(): string[] {
-  const found = ["core/quantity", "core/gears", "operations", "app"].flatMap((folder) =>
+  const found = ["core/quantity", "core/gears", "core/stages", "operations", "app"].flatMap((folder) =>
     readdirSync(join(root, folder), { recursive: true, encoding: "utf8" })
       .filter((name) => /\.tsx?$/.test(name) && !name.includes(".test."))
       .flatMap((name) => {
@@ -48,8 +48,16 @@ const numbers = [
   "leastMm",
   "pinion",
   "megabytes",
+  "idler",
+  "sum",
+  "centreMm",
+  "fits",
+  "line",
+  "comma",
+  "point",
+  "minutes",
 ];
-const texts = ["text", "name", "by", "tag", "unit", "says", "is", "wanted"];
+const texts = ["text", "name", "by", "tag", "unit", "says", "is", "wanted", "gear", "nearest", "words"];
 const facts = {
   ...Object.fromEntries(numbers.map((name) => [name, 3])),
   ...Object.fromEntries(texts.map((name) => [name, "x"])),

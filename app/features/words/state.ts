@@ -1,5 +1,6 @@
 import type { Verdict } from "~/core/limits";
 import type { Provisional } from "~/core/logbook";
+import type { StageKind } from "~/core/stages";
 import type { MarkState } from "~/ui/state-mark";
 
 export const verdictState: Record<Verdict, MarkState> = {
@@ -11,6 +12,7 @@ export const verdictState: Record<Verdict, MarkState> = {
 export const provisionalWords: Record<Provisional, string> = {
   "no-as-found": "Nothing was read as found",
   "not-inside": "It is outside its limits, or too near them to tell",
+  "side-not-inside": "Something read beside it is outside its limits, or too near them to tell",
   "no-check-round": "No round was read after the last move or clamp",
   "things-left-in": "Something put in for the work was not taken out",
   "clamps-not-firm": "Not every clamp is firm",
@@ -24,6 +26,18 @@ export const cautions = [
   { key: "loads", text: "Raised loads landed or propped; springs and counterweights held" },
   { key: "hands", text: "No hand, paper or rag in a mesh that has power. Heavy parts: two to lift" },
 ] as const;
+
+/** What hurts people on a stage of each kind: said where it is made safe. */
+export const kindCautions: Record<StageKind, string> = {
+  "gear-pair": "Gears: no hand, paper or rag in a mesh that has power.",
+  worm: "Worm: self-locking is no brake. Land the load before anything is slackened.",
+  bevel: "Bevels: support the member before its screws are out; take prints braked and guarded.",
+  planetary: "Planetary set: the output may run free when it is opened. Hold the load.",
+  "toothed-belt": "Belt: slacken it, never lever it on. The nip is where it runs onto the pulley.",
+  "v-belt": "Belts: slacken them, never roll or lever them on. The nip is where they run onto the pulley.",
+  chain: "Chain: secure the load and both ends before a joint is opened; protect your eyes.",
+  gap: "Shims: support the part before its screws are out. On vehicles the battery's negative lead off, on stands.",
+};
 
 export const liveQuestions = [
   { key: "guards-on", text: "Guards are on" },

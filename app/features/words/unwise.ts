@@ -1,5 +1,7 @@
-import type { PitchMatch, Unwise } from "~/core/gears";
-import { formatNumber } from "~/core/quantity";
+import { formatNumber } from "~/app/features/words/figure";
+import { planetaryReasonText } from "~/calc";
+import type { PitchMatch } from "~/core/gears";
+import type { Unwise } from "~/core/stages";
 
 const member = (i: 0 | 1): string => (i === 0 ? "pinion" : "gear");
 const f = (value: number, decimals = 2): string => formatNumber(value, decimals);
@@ -19,6 +21,36 @@ export function unwiseWords(unwise: Unwise): string {
       return `At this centre distance the teeth overlap by ${f(-unwise.backlashMm)} mm: thinned teeth may still run, full ones jam.`;
     case "tip-fouls-root":
       return `The tip of the ${member(unwise.member)} runs into the root of the other by ${f(-unwise.clearanceMm)} mm.`;
+    case "worm-jams":
+      return `The centres stand ${f(unwise.byMm)} mm closer than nominal: full teeth jam there, thinned ones may still run.`;
+    case "worm-thin":
+      return `The worm is ${f(unwise.quotient, 1)} modules thick; 8 to 18 are usual (common practice): it bends under load.`;
+    case "worm-seems-self-locking":
+      return `At a lead of ${f(unwise.leadAngleDeg, 1)}° it seems to hold its load (common practice: below 5°). It is no brake: land the load first.`;
+    case "bevel-undercut":
+      return `The ${member(unwise.member)} counts as a spur gear of ${f(unwise.virtualTeeth, 1)} teeth and is undercut below ${f(unwise.least, 1)}.`;
+    case "bevel-internal":
+      return `At this shaft angle the gear's pitch angle is ${f(unwise.pitchAngleDeg, 1)}°: an internal or crown bevel.`;
+    case "not-coaxial":
+    case "phases-do-not-meet":
+    case "steps-do-not-meet":
+    case "planets-touch":
+    case "no-ratio":
+      return planetaryReasonText(unwise);
+    case "gear-does-not-mesh":
+      return `The gear ${unwise.name} overlaps by ${f(-unwise.backlashMm)} mm at this centre distance: thinned teeth may still run, full ones jam.`;
+    case "few-teeth-in-mesh":
+      return `Only ${unwise.teeth} teeth in mesh on the smaller pulley; six carry the full load, each one less takes about a fifth off (common practice).`;
+    case "little-wrap":
+      return `The smaller wheel is wrapped by ${f(unwise.wrapDeg, 0)}°; ${f(unwise.leastDeg, 0)}° are wanted (common practice).`;
+    case "belt-slack":
+      return `The belt is ${f(unwise.byMm, 1)} mm longer than its path: it hangs, unless the centres part.`;
+    case "odd-links":
+      return `An odd number of links needs a cranked one, about a fifth weaker (common practice); ${unwise.even} would not.`;
+    case "few-sprocket-teeth":
+      return `A sprocket of ${unwise.teeth} teeth runs unevenly; 17 or more run quietly (common practice).`;
+    case "centres-out-of-range":
+      return `The centres are ${f(unwise.pitches, 0)} pitches apart; 30 to 50 are usual, 80 the most (common practice).`;
   }
 }
 

@@ -14,6 +14,18 @@ test.each([
 });
 
 test.each([
+  [4, "mm", 2, "roller-holes", "2 holes"],
+  [-2, "mm", 2, "roller-holes", "one hole"],
+  [1.5, "mm-of-shim", 0.5, "roller-diameter", "1.5 mm of roller diameter"],
+  [0.05, "mm-of-shim", 0.05, "spacers", "0.05 mm of spacer"],
+  [0.25, "turns", 1 / 16, "jack-screws", "a quarter turn on both screws alike"],
+  [6, "mm-at-lever", 0.5, "pivot", "6.0 mm at the lever's end"],
+  [0.2, "mm-of-shim", 0.05, "shims", "0.20 mm of shim"],
+] as const)("%d %s in steps of %d by %s: %s", (amount, unit, step, means, words) => {
+  expect(amountWords(amount, unit, step, means)).toBe(words);
+});
+
+test.each([
   ["1/8", "turns", 0.125],
   ["3 sixteenths", "turns", 0.1875],
   ["45°", "turns", 0.125],

@@ -1,4 +1,5 @@
 import { isRouteErrorResponse, Link } from "react-router";
+import { NoInstrument } from "~/app/features/job/no-instrument";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { QuickTouch } from "~/app/features/quick/quick-touch";
 import { PlaceHead } from "~/app/features/shell/head";
@@ -86,6 +87,8 @@ export default function At({ loaderData: { kit, stageId } }: Route.ComponentProp
                   Go on with that job
                 </Link>
               </p>
+            ) : kit.instruments.length === 0 ? (
+              <NoInstrument />
             ) : kit.mayWork ? (
               <QuickTouch key={stage.id} kit={kit} stage={stage} />
             ) : (

@@ -7,8 +7,8 @@ const at = { now: "2026-11-25T08:00:00Z", timeZone: "Europe/London" };
 type StageNow = Parameters<typeof machineReasons>[0][number];
 const stage = (name: string, state: Standing["state"], more: object = {}): StageNow =>
   ({
-    stage: { name, limits: { loMm: 0.12, hiMm: 0.3 } },
-    standing: { state, readAt: at.now, result: { minMm: 0.13, maxMm: 0.2, fits: true }, ...more },
+    stage: { name, limits: { lo: 0.12, hi: 0.3 } },
+    standing: { state, readAt: at.now, result: { min: 0.13, max: 0.2, fits: true }, ...more },
   }) as unknown as StageNow;
 const group = (more: Partial<FloorGroup>): FloorGroup => ({
   site: "",
@@ -40,12 +40,12 @@ describe("the reason is the worst stage's, in words", () => {
   const drift = (limit: "lo" | "hi", when: string) => ({ drift: { limit, at: when, earliest: when, latest: when } });
   test.each<[StageNow[], number, string[]]>([
     [
-      [stage("Cam", "outside", { result: { minMm: 0, maxMm: 1, fits: false } })],
+      [stage("Cam", "outside", { result: { min: 0, max: 1, fits: false } })],
       0,
       ["Cam: no setting can hold it, the gear is not round"],
     ],
     [
-      [stage("Fold", "near"), stage("Anvil", "outside", { result: { minMm: 0.1, maxMm: 0.2, fits: true } })],
+      [stage("Fold", "near"), stage("Anvil", "outside", { result: { min: 0.1, max: 0.2, fits: true } })],
       2,
       ["Anvil: too tight", "Two open points"],
     ],

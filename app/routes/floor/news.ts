@@ -63,8 +63,8 @@ function outsideReason({ stage, standing }: StageNow): string {
   if (standing?.felt) return `${stage.name}: out by feel`;
   const result = standing?.result;
   if (result && !result.fits) return `${stage.name}: no setting can hold it, the gear is not round`;
-  const loose = (result?.maxMm ?? 0) > stage.limits.hiMm;
-  const tight = (result?.minMm ?? 0) < stage.limits.loMm;
+  const loose = (result?.max ?? 0) > stage.limits.hi;
+  const tight = (result?.min ?? 0) < stage.limits.lo;
   return `${stage.name}: ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
 }
 

@@ -8,7 +8,8 @@ import { entriesOfJob, type NamedEntry } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { type Job, jobById } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
-import { stagesById } from "~/data/queries/stages";
+import { type Stage, stagesById } from "~/data/queries/stages";
+import { itemsOfKinds } from "~/data/queries/store";
 import type { Context } from "~/operations/context";
 
 /** A job with everything its screen needs, so that walking between its stations needs the server no more. */
@@ -24,14 +25,17 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     draftsOf(pool, job.id, person.id),
   ]);
   const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
+  const along = stages.flatMap(({ adjuster }) => adjuster.alsoMoves.map(({ stageId }) => stageId));
   if (stages.length === 0 || !machine) throw data({ code: "no-such-stage" }, { status: 404 });
   return {
     job,
     machine,
     stages,
+    movedAlong: along.length > 0 ? await stagesById(pool, along) : [],
     instruments,
     entries,
     drafts,
+    stock: await stockFor(asked, stages),
     // What this job itself teaches is added on the screen, as it comes.
     before: await Promise.all(stages.map((stage) => stageBefore(pool, stage, job.id))),
     person: { id: person.id, name: person.name },
@@ -39,6 +43,13 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     now: now.toISOString(),
   };
 }
+
+/** What lies in the drawers for stages that are set by shims. */
+const stockFor = async ({ pool, person }: Context, stages: readonly Stage[]) =>
+  stages.some(({ adjuster }) => adjuster.adjuster?.type === "shims")
+    ? itemsOfKinds(pool, person.workshopId, ["shim", "spacer"], mostStock)
+    : [];
+const mostStock = 400;
 
 /** The job's entries as they are now, and the revisions that its stages have; null where there is no such job. */
 export async function loadEntries(

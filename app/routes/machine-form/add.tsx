@@ -1,4 +1,4 @@
-import { data, redirect } from "react-router";
+import { data } from "react-router";
 import { MachineForm } from "~/app/features/machine/machine-form";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
@@ -14,7 +14,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   const input = await jsonObject(request);
   return asPerson(context, request, ["lead"], async (asked) => {
     const added = await addMachine(asked, { usageUnit: "hours", ...input, stages: [] });
-    if (added.ok) throw redirect(`/machines/${added.value.machineId}/stages/new`);
+    if (added.ok) return data({ onward: `/machines/${added.value.machineId}/stages/new` });
     return data({ refusal: added.refusal }, { status: 400 });
   });
 }

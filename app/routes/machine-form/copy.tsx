@@ -1,4 +1,4 @@
-import { data, redirect } from "react-router";
+import { data } from "react-router";
 import { MachineForm } from "~/app/features/machine/machine-form";
 import { ChoiceField } from "~/app/features/stage-form/text-field";
 import { jsonObject } from "~/app/session/json-object";
@@ -17,7 +17,7 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   return asPerson(context, request, ["lead"], async (asked) => {
     const mirrored = input?.mirrored === "yes";
     const copied = await copyMachine(asked, { ...input, mirrored, sourceId: params.machineId });
-    if (copied.ok) throw redirect(`/machines/${copied.value.machineId}`);
+    if (copied.ok) return data({ onward: `/machines/${copied.value.machineId}` });
     return data({ refusal: copied.refusal }, { status: 400 });
   });
 }

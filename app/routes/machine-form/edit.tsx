@@ -1,4 +1,4 @@
-import { data, redirect } from "react-router";
+import { data } from "react-router";
 import { MachineForm } from "~/app/features/machine/machine-form";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
@@ -15,7 +15,7 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   const input = await jsonObject(request);
   return asPerson(context, request, ["lead"], async (asked) => {
     const edited = await editMachine(asked, { ...input, machineId: params.machineId });
-    if (edited.ok) throw redirect(`/machines/${params.machineId}`);
+    if (edited.ok) return data({ onward: `/machines/${params.machineId}` });
     return data({ refusal: edited.refusal }, { status: 400 });
   });
 }

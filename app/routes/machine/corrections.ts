@@ -1,3 +1,4 @@
+import { formOf } from "~/app/session/form-of";
 import { asPersonJson } from "~/app/session/session.server";
 import { mayWork } from "~/operations/context";
 import { correctEntry } from "~/operations/correct-entry";
@@ -6,7 +7,7 @@ import type { Route } from "./+types/corrections";
 /** A correction, as a new entry beside the one it names. */
 export async function action({ request, context }: Route.ActionArgs) {
   return asPersonJson(context, mayWork, async (asked) => {
-    const form = await request.formData();
+    const form = await formOf(request);
     const result = await correctEntry(asked, {
       kind: "correction",
       id: form.get("id"),

@@ -1,3 +1,4 @@
+import { formOf } from "~/app/session/form-of";
 import { asPersonJson } from "~/app/session/session.server";
 import { attachFile } from "~/operations/attach-file";
 import { mayWork } from "~/operations/context";
@@ -6,7 +7,7 @@ import type { Route } from "./+types/files";
 /** Keeps a photograph or file of the machine. */
 export async function action({ params, request, context }: Route.ActionArgs) {
   return asPersonJson(context, mayWork, async (asked) => {
-    const form = await request.formData();
+    const form = await formOf(request);
     const file = form.get("file");
     const content = file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array();
     const input = {

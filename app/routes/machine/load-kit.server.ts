@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
-import { pastMoves } from "~/core/logbook";
+import { lastStack, pastMoves } from "~/core/logbook";
 import type { Database } from "~/data/postgres";
 import { earlierProofs, recentStageWork } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
@@ -9,7 +9,7 @@ import { machineById } from "~/data/queries/machines";
 import { type Stage, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
-import { roundBefore } from "~/operations/record-entry";
+import { roundsBefore } from "~/operations/record-entry";
 
 const learntFrom = 40;
 const mostMoves = 20;
@@ -50,11 +50,11 @@ export async function stageBefore(pool: Database, stage: Stage, jobId: string | 
   const [work, proofs, known] = await Promise.all([
     recentStageWork(pool, stage.id, learntFrom),
     earlierProofs(pool, stage.id, jobId ?? stage.id, proofsShown),
-    roundBefore(pool, stage, jobId),
+    roundsBefore(pool, stage, jobId),
   ]);
   const moves = pastMoves(
     work.filter((entry) => jobId === null || entry.jobId !== jobId),
     stage.adjuster.id,
   );
-  return { stageId: stage.id, moves: moves.slice(-mostMoves), proofs, known };
+  return { stageId: stage.id, moves: moves.slice(-mostMoves), proofs, known, stack: lastStack(work, stage.id) };
 }

@@ -1,5 +1,7 @@
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
+import { withoutGone } from "~/core/stages";
+import { driveLineOf } from "~/data/queries/drive-lines";
 import { attachmentsOf, correctionsOf, logbookPage, usageReadings } from "~/data/queries/entries";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById, twinsOf } from "~/data/queries/machines";
@@ -21,7 +23,7 @@ export async function loadMachine(
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
   const from = Number.isSafeInteger(before) && before > 0 ? before : Number.MAX_SAFE_INTEGER;
-  const [stages, jobs, page, twins, points, usage, files] = await Promise.all([
+  const [stages, jobs, page, twins, points, usage, files, driveLine] = await Promise.all([
     stagesOfMachines(pool, [machine.id]),
     openJobs(pool, [machine.id]),
     logbookPage(pool, machine.id, from, words, pageSize + 1),
@@ -29,6 +31,7 @@ export async function loadMachine(
     openPointsOf(pool, [machine.id]),
     usageReadings(pool, machine.id, usagesShown),
     attachmentsOf(pool, machine.id, filesShown),
+    driveLineOf(pool, machine.id),
   ]);
   const entries = page.slice(0, pageSize);
   const [standings, twinStages, corrections] = await Promise.all([
@@ -51,6 +54,7 @@ export async function loadMachine(
   );
   return {
     machine,
+    driveLine: driveLine && withoutGone(driveLine.graph, new Set(stages.map(({ id }) => id))),
     stages: stages.map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null })),
     twins: twins.map((twin) => ({
       ...twin,

@@ -1,5 +1,6 @@
 import { data, Form, isRouteErrorResponse, Link, redirect } from "react-router";
 import { v7 } from "uuid";
+import { DriveLine } from "~/app/features/drive-line/drive-line";
 import { Exports } from "~/app/features/export/exports";
 import { LogbookList } from "~/app/features/logbook/logbook-list";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
@@ -10,11 +11,12 @@ import { UsageMeter } from "~/app/features/machine/usage-meter";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
-import { DriveLine } from "~/app/features/stage/drive-line";
+import { formatNumber } from "~/app/features/words/figure";
 import { refusalWords } from "~/app/features/words/refusal";
 import { clockOrDay, day } from "~/app/features/words/times";
+import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { formatNumber, parseNumber, type Refusal } from "~/core/quantity";
+import { parseNumber, type Refusal } from "~/core/quantity";
 import { mayWork } from "~/operations/context";
 import { retireMachine } from "~/operations/edit-machine";
 import { logUsage } from "~/operations/log-usage";
@@ -36,7 +38,7 @@ export async function loader({ params, context, request }: Route.LoaderArgs) {
 }
 
 export async function action({ params, context, request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await formOf(request);
   return asPerson(context, request, mayWork, async (asked) => {
     switch (form.get("what")) {
       case "open": {
@@ -97,6 +99,13 @@ export async function clientAction({ request, params, serverAction }: Route.Clie
   }
 }
 
+/** The stage that is worst off: where a job is most likely to begin. */
+function neediest(stages: Route.ComponentProps["loaderData"]["stages"]): string | undefined {
+  const order = ["outside", "near", "unknown", "inside"];
+  const rank = (state: string | undefined) => order.indexOf(state ?? "unknown");
+  return [...stages].sort((a, b) => rank(a.standing?.state) - rank(b.standing?.state))[0]?.stage.id;
+}
+
 export default function MachinePage({ loaderData, actionData }: Route.ComponentProps) {
   const { machine, stages, jobs, timeZone, now } = loaderData;
   useKeptKit(machine.id);
@@ -150,7 +159,12 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
             </nav>
           </header>
           {stages.length > 0 ? (
-            <DriveLine stages={stages} />
+            <DriveLine
+              machineId={machine.id}
+              graph={loaderData.driveLine}
+              stages={stages}
+              mayEdit={loaderData.mayEdit && !machine.retiredAt}
+            />
           ) : (
             <p className="text-lg">No stage is entered yet: nothing can be read on this machine before.</p>
           )}
@@ -164,39 +178,28 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
               </Link>
             </p>
           )}
-          <ul>
-            {stages.map(({ stage, standing }) => {
-              const job = jobs.find((candidate) => candidate.stageIds.includes(stage.id));
-              return (
-                <li key={stage.id} className="border-t border-rule py-4 grid gap-3">
-                  <p>
-                    <b className="text-lg">{stage.name}.</b> Limits{" "}
-                    <span className="figure">
-                      {formatNumber(stage.limits.loMm, 2)} to {formatNumber(stage.limits.hiMm, 2)}
-                    </span>{" "}
-                    mm backlash at the pitch circle, {stage.limits.source}. Set by {stage.adjuster.name.toLowerCase()},{" "}
-                    {stage.geometry.clamps.points.length} clamps {stage.geometry.clamps.size}.
-                    {standing?.readAt && ` Last read ${day(standing.readAt, timeZone)}.`}
-                  </p>
-                  {job ? (
-                    <p>
-                      <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
-                        Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
-                      </Link>
-                    </p>
-                  ) : (
-                    loaderData.mayWork && (
-                      <StartJob
-                        stage={stage}
-                        others={stages.flatMap((other) => (other.stage === stage ? [] : [other.stage]))}
-                        refused={refusedOpening?.stageId === stage.id ? refusedOpening : null}
-                      />
-                    )
-                  )}
+          {jobs.length > 0 && (
+            <ul aria-label="Jobs left open" className="grid gap-2">
+              {jobs.map((job) => (
+                <li key={job.id}>
+                  <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
+                    Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
+                    {stages.length > 1 &&
+                      `, ${stages.flatMap(({ stage }) => (job.stageIds.includes(stage.id) ? [stage.name] : [])).join(", ")}`}
+                  </Link>
                 </li>
-              );
-            })}
-          </ul>
+              ))}
+            </ul>
+          )}
+          {loaderData.mayWork && (
+            <StartJob
+              stages={stages.flatMap(({ stage }) =>
+                jobs.some((job) => job.stageIds.includes(stage.id)) ? [] : [stage],
+              )}
+              usual={neediest(stages)}
+              refused={refusedOpening}
+            />
+          )}
           <section aria-labelledby="points">
             <h2 id="points" className="text-xl font-bold">
               Open points

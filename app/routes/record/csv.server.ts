@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { entryWords } from "~/app/features/words/entry";
 import type { ReadingRecord } from "~/core/logbook";
+import { judgedUnit, sideUnit } from "~/core/stages";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 
@@ -14,21 +15,30 @@ const columns = [
   "usage",
   "what",
   "detail",
-  "tooth",
+  "place",
   "turn",
   "angle deg",
   "typed",
   "unit",
-  "backlash mm",
+  "value",
+  "value unit",
   "struck out",
   "measured",
-  "uncertainty mm",
+  "instrument uncertainty",
   "temperature C",
   "entry",
   "job",
 ] as const;
 
-const readingCells = (reading: ReadingRecord | null) =>
+/** Unit of what a reading is judged as. */
+const valueUnit = (entry: NamedEntry): string =>
+  entry.kind === "round"
+    ? judgedUnit[entry.body.result.quantity].unit
+    : entry.kind === "side"
+      ? sideUnit[entry.body.quantity].unit
+      : "";
+
+const readingCells = (reading: ReadingRecord | null, unit: string) =>
   reading
     ? [
         reading.tooth,
@@ -36,19 +46,20 @@ const readingCells = (reading: ReadingRecord | null) =>
         reading.angleDeg,
         reading.typed,
         reading.unit,
-        reading.valueMm,
+        reading.value,
+        unit,
         reading.struck ? "yes" : "",
         reading.quantity,
-        reading.expandedUncertaintyMm,
+        reading.expandedUncertainty,
         reading.temperatureC ?? "",
       ]
-    : Array.from({ length: 10 }, () => "");
+    : Array.from({ length: 11 }, () => "");
 
 /** Entries as a table: one row each, a round one row a reading. Cells that a spreadsheet would take for a formula are quoted. */
 export function entriesAsCsv(entries: readonly NamedEntry[], stages: readonly Stage[], withHead: boolean): string {
   const rows = entries.flatMap((entry) => {
     const stage = stages.find((item) => item.id === entry.stageId);
-    const { title, detail } = entryWords(entry, stage?.adjuster);
+    const { title, detail } = entryWords(entry, stage);
     const about = [
       entry.seq,
       entry.madeAt,
@@ -61,7 +72,12 @@ export function entriesAsCsv(entries: readonly NamedEntry[], stages: readonly St
       detail,
     ];
     const readings = entry.readings.length > 0 ? entry.readings : [null];
-    return readings.map((reading) => [...about, ...readingCells(reading), entry.id, entry.jobId ?? ""]);
+    return readings.map((reading) => [
+      ...about,
+      ...readingCells(reading, valueUnit(entry)),
+      entry.id,
+      entry.jobId ?? "",
+    ]);
   });
   const text = Papa.unparse([...(withHead ? [[...columns]] : []), ...rows], { escapeFormulae: true, newline: "\r\n" });
   return text === "" ? "" : `${text}\r\n`;

@@ -23,13 +23,13 @@ const reading = (tooth: number, typed: string, struck = false) => ({
   angleDeg: 9,
   typed,
   unit: "mm",
-  valueMm: 0.2,
+  value: 0.2,
   struck,
   quantity: "circumferential-backlash",
-  expandedUncertaintyMm: 0.01,
+  expandedUncertainty: 0.01,
   temperatureC: null,
 });
-const result = { count: 2, minMm: 0.1, maxMm: 0.2, verdict: "conforms", fits: true };
+const result = { quantity: "backlash", count: 2, min: 0.1, max: 0.2, verdict: "conforms", fits: true };
 
 test("a row for each entry, of a round one for each reading, struck ones too, all as wide as the head", () => {
   const text = entriesAsCsv(
@@ -43,7 +43,7 @@ test("a row for each entry, of a round one for each reading, struck ones too, al
   const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
   expect(data).toHaveLength(3);
   expect(data[0]?.detail).toBe('said "fine", left');
-  expect(data.map((row) => [row.tooth, row.typed, row["struck out"]])).toEqual([
+  expect(data.map((row) => [row.place, row.typed, row["struck out"]])).toEqual([
     ["", "", ""],
     ["1", "0,20", ""],
     ["9", "5 thou", "yes"],

@@ -13,11 +13,12 @@ import {
 } from "@react-pdf/renderer";
 import type { ReactElement, ReactNode } from "react";
 import { capital } from "~/app/features/words/count";
-import { entryWords, feelSaysWords, rangeWords } from "~/app/features/words/entry";
+import { entryWords, feelSaysWords, readWords } from "~/app/features/words/entry";
+import { formatNumber } from "~/app/features/words/figure";
+import { elementWords, placeOf, stageUnit } from "~/app/features/words/quantity";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day } from "~/app/features/words/times";
 import { isKind, jobRecord, type RoundResult } from "~/core/logbook";
-import { formatNumber } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
@@ -50,7 +51,8 @@ const look = StyleSheet.create({
   mid: { color: mid },
   stage: { fontSize: 13, fontWeight: 700, marginTop: 14, borderBottom: `1.5 solid ${ink}`, paddingBottom: 2 },
   head: { fontWeight: 700, marginTop: 8 },
-  row: { flexDirection: "row", borderTop: "0.5 solid #9DAEB7", paddingVertical: 2 },
+  rule: { height: 0.5, backgroundColor: "#9DAEB7" },
+  row: { flexDirection: "row", paddingVertical: 2 },
   foot: {
     position: "absolute",
     bottom: 26,
@@ -72,35 +74,51 @@ export const logbookAsPdf = (record: Awaited<ReturnType<typeof loadMachineRecord
     <Paper
       title={`${record.machine.name}, ${record.machine.tag}`}
       printed={`Printed ${day(record.now, record.timeZone)}`}
+      more={Array.from({ length: Math.max(0, Math.ceil(record.entries.length / sheetOf) - 1) }, (_, i) => (
+        <Entries
+          key={i}
+          entries={record.entries.slice((i + 1) * sheetOf, (i + 2) * sheetOf)}
+          stages={record.stages}
+          timeZone={record.timeZone}
+        />
+      ))}
     >
       <Text style={look.mid}>
         Logbook, the newest {record.entries.length} entries. The whole, with its hashes, is in the JSON record.
       </Text>
-      <Entries entries={record.entries} stages={record.stages} timeZone={record.timeZone} />
+      <Entries entries={record.entries.slice(0, sheetOf)} stages={record.stages} timeZone={record.timeZone} />
     </Paper>,
   );
+
+/** The renderer misplaces rows that flow over some dozens of pages; so many flow over two or three. */
+const sheetOf = 60;
 
 function Paper({
   title,
   printed,
   children,
+  more = [],
 }: {
   title: string;
   printed: string;
   children: ReactNode;
+  /** What begins on a sheet of its own. */
+  more?: readonly ReactNode[];
 }): ReactElement<never> {
   return (
     <Document title={title}>
-      <Page size="A4" style={look.page}>
-        <Text style={look.title}>{title}</Text>
-        {children}
-        <View style={look.foot} fixed>
-          <Text>
-            Harmostat. {title}. {printed}
-          </Text>
-          <Text render={({ pageNumber, totalPages }) => `${pageNumber} of ${totalPages}`} />
-        </View>
-      </Page>
+      {[children, ...more].map((part, i) => (
+        <Page key={i} size="A4" style={look.page}>
+          {i === 0 && <Text style={look.title}>{title}</Text>}
+          {part}
+          <View style={look.foot} fixed>
+            <Text>
+              Harmostat. {title}. {printed}
+            </Text>
+            <Text render={({ pageNumber, totalPages }) => `${pageNumber} of ${totalPages}`} />
+          </View>
+        </Page>
+      ))}
     </Document>
   ) as ReactElement<never>;
 }
@@ -143,14 +161,15 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
   const found = record.asFound?.body.result ?? null;
   const left = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const { limits } = stage;
+  const spoken = stageUnit(stage.geometry.element);
   return (
     <View>
       <Text style={look.stage}>
-        {stage.name}, {stage.geometry.pair.teeth.join(" : ")}, module {formatNumber(stage.geometry.pair.moduleMm, 3)}
+        {stage.name}, {elementWords(stage.geometry.element)}
       </Text>
       <Text style={look.mid}>
-        Limits {formatNumber(limits.loMm, 3)} to {formatNumber(limits.hiMm, 3)} mm of circumferential backlash at the
-        pitch circle. {limits.source}, revision {limits.revision}.
+        Limits {formatNumber(limits.lo, spoken.digits)} to {formatNumber(limits.hi, spoken.digits)} {spoken.unit} of{" "}
+        {spoken.name}. {limits.source}, revision {limits.revision}.
       </Text>
       <RoundPart
         title="As found"
@@ -166,7 +185,7 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
       />
       <Text style={look.head}>Done</Text>
       {record.moves.map((move) => {
-        const { title, detail } = entryWords(move, stage.adjuster);
+        const { title, detail } = entryWords(move, stage);
         return (
           <Text key={move.id}>
             {title}. {detail}
@@ -215,30 +234,23 @@ function RoundPart({
         {missing}
       </Text>
     );
-  const { loMm, hiMm } = stage.limits;
-  const span = { min: result.minMm, max: result.maxMm };
-  const { at } = gaugeScale(loMm, hiMm, [span], 220);
+  const { lo, hi } = stage.limits;
+  const spoken = stageUnit(stage.geometry.element);
+  const span = { min: result.min, max: result.max };
+  const { at } = gaugeScale(lo, hi, [span], 220);
   const state = verdictState[result.verdict];
   return (
     <View wrap={false}>
       <Text style={look.head}>
-        {title}: {rangeWords(result.minMm, result.maxMm, 3)} mm, {stateWord[state]}
+        {title}: {readWords(result)}, {stateWord[state]}
       </Text>
       <Text style={look.mid}>
-        {result.count} readings, tightest at tooth {result.tightTooth}, ±{formatNumber(result.expandedUncertaintyMm, 3)}{" "}
-        mm (k = 2)
+        {result.count} readings, tightest at {placeOf(stage.geometry.element, result.tightTooth ?? 1)}, ±
+        {formatNumber(result.expandedUncertainty, spoken.digits + 1)} {spoken.unit} (k = 2)
         {result.carriedFrom ? ", carried over from the tight spot" : ""}
       </Text>
       <Svg width={220} height={20} viewBox="0 0 220 20">
-        <Rect
-          x={at(loMm)}
-          y={3}
-          width={at(hiMm) - at(loMm)}
-          height={14}
-          fill="#CDE2D9"
-          stroke="#3C7C67"
-          strokeWidth={1}
-        />
+        <Rect x={at(lo)} y={3} width={at(hi) - at(lo)} height={14} fill="#CDE2D9" stroke="#3C7C67" strokeWidth={1} />
         <Stroke
           x1={at(span.min)}
           x2={Math.max(at(span.max), at(span.min) + 2)}
@@ -262,31 +274,34 @@ function Entries({
   timeZone: string;
 }) {
   return (
-    <View>
+    <>
       {entries.map((entry) => {
         const stage = stages.find((item) => item.id === entry.stageId);
-        const { title, detail } = entryWords(entry, stage?.adjuster);
+        const { title, detail } = entryWords(entry, stage);
         return (
-          <View key={entry.id} style={look.row} wrap={false}>
-            <Text style={{ width: 36 }}>{entry.seq}</Text>
-            <Text style={{ width: 110, color: mid }}>
-              {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
-            </Text>
-            <View style={{ flex: 1 }}>
-              <Text>
-                <Text style={{ fontWeight: 700 }}>{title}</Text>
-                {detail ? `: ${detail}` : ""}
+          <View key={entry.id} wrap={false}>
+            <View style={look.rule} />
+            <View style={look.row}>
+              <Text style={{ width: 36 }}>{entry.seq}</Text>
+              <Text style={{ width: 110, color: mid }}>
+                {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
               </Text>
-              {entry.readings.length > 0 && (
-                <Text style={look.mid}>
-                  {entry.readings.map((r) => `${r.tooth}: ${r.typed}${r.struck ? " (struck out)" : ""}`).join("   ")}
+              <View style={{ flex: 1 }}>
+                <Text>
+                  <Text style={{ fontWeight: 700 }}>{title}</Text>
+                  {detail ? `: ${detail}` : ""}
                 </Text>
-              )}
+                {entry.readings.length > 0 && (
+                  <Text style={look.mid}>
+                    {entry.readings.map((r) => `${r.tooth}: ${r.typed}${r.struck ? " (struck out)" : ""}`).join("   ")}
+                  </Text>
+                )}
+              </View>
+              <Text style={{ width: 90, textAlign: "right", color: mid }}>{entry.madeByName}</Text>
             </View>
-            <Text style={{ width: 90, textAlign: "right", color: mid }}>{entry.madeByName}</Text>
           </View>
         );
       })}
-    </View>
+    </>
   );
 }

@@ -1,14 +1,16 @@
 import { useState } from "react";
-import { data, Link, redirect } from "react-router";
+import { data, Link } from "react-router";
 import { v7 } from "uuid";
 import { PlaceHead } from "~/app/features/shell/head";
 import { AdjusterFields } from "~/app/features/stage-form/adjuster-fields";
+import { readAdjuster } from "~/app/features/stage-form/adjuster-texts";
 import { ClampFields } from "~/app/features/stage-form/clamp-fields";
-import { GeometryFields } from "~/app/features/stage-form/geometry-fields";
+import { ElementFields } from "~/app/features/stage-form/element-fields";
 import { LimitsFields } from "~/app/features/stage-form/limits-fields";
+import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-texts";
 import type { Problems, Texts } from "~/app/features/stage-form/reader";
 import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
-import { readAdjuster, readGeometry, readLimits, textsOf } from "~/app/features/stage-form/texts";
+import { readGeometry, textsOf } from "~/app/features/stage-form/texts";
 import { useSavedForm } from "~/app/features/stage-form/use-saved-form";
 import { refusalWords } from "~/app/features/words/refusal";
 import { jsonObject } from "~/app/session/json-object";
@@ -21,7 +23,7 @@ import { loadStageForm } from "./load-form.server";
 const parts = ["geometry", "adjuster", "limits", "stage"] as const;
 type Part = (typeof parts)[number];
 const partWords: Record<Part, string> = {
-  geometry: "Gears and clamps",
+  geometry: "Geometry and clamps",
   adjuster: "Adjuster",
   limits: "Limits",
   stage: "Name",
@@ -47,13 +49,13 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   const input = await jsonObject(request);
   return asPerson(context, request, ["lead"], async (asked) => {
     const revised = await reviseStage(asked, { ...input, stageId: params.stageId });
-    if (revised.ok) throw redirect(`/stages/${params.stageId}`);
+    if (revised.ok) return data({ onward: `/stages/${params.stageId}` });
     return data({ refusal: revised.refusal }, { status: 400 });
   });
 }
 
 export default function ReviseStage({ loaderData }: Route.ComponentProps) {
-  const { part, stage, machine, openJobBy } = loaderData;
+  const { part, stage, machine, openJobBy, others } = loaderData;
   const { fields, refusal, busy, send } = useSavedForm(
     `stage ${stage.id} ${part} ${part === "stage" ? "" : stage[part].revision}`,
     textsOf(stage),
@@ -96,11 +98,11 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
           <form onSubmit={save} className="grid gap-8" noValidate>
             {part === "geometry" && (
               <>
-                <GeometryFields />
+                <ElementFields fixedKind />
                 <ClampFields />
               </>
             )}
-            {part === "adjuster" && <AdjusterFields />}
+            {part === "adjuster" && <AdjusterFields others={others} />}
             {part === "limits" && <LimitsFields />}
             {part === "stage" && <TextField name="name" label="Name of the stage" className="max-w-md" />}
             <TextField name="why" label="Why it is changed" hint="goes into the logbook" className="max-w-xl" />
@@ -135,8 +137,13 @@ function readPart(part: Part, texts: Texts): { value: object | null; problems: P
       return { value: read.value && { adjuster: read.value }, problems: read.problems };
     }
     case "limits": {
-      const read = readLimits(texts);
-      return { value: read.value && { limits: read.value }, problems: read.problems };
+      const [limits, sides] = [readLimits(texts), readSideLimits(texts)];
+      const problems = { ...limits.problems, ...sides.problems };
+      const value = limits.value && sides.value && Object.keys(problems).length === 0;
+      return {
+        value: value ? { limits: limits.value, sideLimits: sides.value?.map((side) => ({ id: v7(), ...side })) } : null,
+        problems,
+      };
     }
     case "stage":
       return texts.name?.trim()

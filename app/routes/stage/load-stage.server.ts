@@ -1,19 +1,28 @@
 import { data } from "react-router";
 import { stageBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
-import { stageTrend, type TrendAxis, voidedBy } from "~/core/logbook";
+import { wearLimitOf } from "~/core/chains";
+import { stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
+import { judgedBy } from "~/core/stages";
 import { roundsOfStage, stageHistory } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
-import { limitsRevisions, machineOfStage, stageById } from "~/data/queries/stages";
+import { limitsRevisions, machineOfStage, type Stage, stageById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 
 /** Rounds that the trend looks back on: two years of weekly ones. */
 const trendRounds = 104;
 const roundsToCompare = 24;
+
+/** Of a chain: what its limits say, or what its sprockets do. */
+function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number {
+  if (judgedBy(element) === "elongation") return limits.hi;
+  const given = sideLimits.find(({ quantity }) => quantity === "elongation")?.hi;
+  return given ?? (element.kind === "chain" ? wearLimitOf(element.teeth) : 3);
+}
 
 /** A stage with its limits, its last rounds, its trend and what its adjuster has taught. */
 export async function loadStage({ pool, person, now }: Context, stageId: string, axis: TrendAxis) {
@@ -38,8 +47,9 @@ export async function loadStage({ pool, person, now }: Context, stageId: string,
     stage,
     machine,
     standing: standings[0] ?? null,
-    trend: stageTrend(counting, { lo: stage.limits.loMm, hi: stage.limits.hiMm }, axis),
+    trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, axis),
     axis,
+    wear: stage.geometry.element.kind === "chain" ? wearLeft(counting, wearLimit(stage)) : null,
     rounds: rounds.filter((round) => !voided.has(round.id)),
     roundsRead: counting.filter((entry) => entry.kind === "round" && entry.body.phase !== "set").length,
     limits,

@@ -1,22 +1,27 @@
 import { useRef } from "react";
 import { data, Link } from "react-router";
+import { StageDrawing } from "~/app/features/drawing/stage-drawing";
 import { SavePicture } from "~/app/features/export/save-picture";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
 import { LimitsHistory } from "~/app/features/stage/limits-history";
-import { commonScale, PairDrawing, pairSize } from "~/app/features/stage/pair-drawing";
 import { PlanVisit } from "~/app/features/stage/plan-visit";
 import { RetireStage } from "~/app/features/stage/retire-stage";
 import { RoundsCompared } from "~/app/features/stage/rounds-compared";
 import { StandingWhy } from "~/app/features/stage/standing-why";
+import { ThrustPane } from "~/app/features/stage/thrust-pane";
+import { WearPane } from "~/app/features/stage/wear-pane";
 import { TrendPane } from "~/app/features/trend/trend-pane";
+import { capital } from "~/app/features/words/count";
+import { formatNumber } from "~/app/features/words/figure";
+import { elementWords, kindWords, sizeWords, stageUnit } from "~/app/features/words/quantity";
 import { clockOrDay } from "~/app/features/words/times";
 import { turnedWords } from "~/app/features/words/turned";
 import { unwiseWords } from "~/app/features/words/unwise";
+import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { unwiseIn } from "~/core/gears";
-import { formatNumber } from "~/core/quantity";
+import { checkElement } from "~/core/stages";
 import { mayWork } from "~/operations/context";
 import { planVisit } from "~/operations/plan-visit";
 import { reviseStage } from "~/operations/revise-stage";
@@ -36,7 +41,7 @@ export async function loader({ params, context, request }: Route.LoaderArgs) {
 
 /** Plans the next visit, or takes the stage out. */
 export async function action({ params, context, request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await formOf(request);
   return asPerson(context, request, mayWork, async (asked) => {
     const text = form.get("text") ?? "";
     const done =
@@ -55,10 +60,11 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 
 export default function StagePage({ loaderData }: Route.ComponentProps) {
   const { stage, machine, standing, timeZone, now, job } = loaderData;
-  const { pair, arcDeg, turnedBy, parts } = stage.geometry;
-  const size = pairSize(pair);
+  const { element, arcDeg, turnedBy } = stage.geometry;
   const drawing = useRef<HTMLDivElement>(null);
-  const warnings = unwiseIn(pair, parts);
+  const checked = checkElement(element);
+  const warnings = checked.ok ? checked.value : [];
+  const materials = element.kind === "gear-pair" ? element.parts.materials?.filter(Boolean) : undefined;
   return (
     <>
       <PlaceHead />
@@ -66,10 +72,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
         <header className="flex flex-wrap gap-x-8 gap-y-3 items-start">
           <div className="grow">
             <h1 className="text-3xl font-bold flex flex-wrap gap-x-4 items-center">
-              {stage.name}{" "}
-              <span className="figure">
-                {pair.teeth[0]} : {pair.teeth[1]}
-              </span>
+              {stage.name} <span className="figure">{sizeWords(element)}</span>
               <span className="text-xl">
                 <StateMark state={standing?.state ?? "unknown"} />
               </span>
@@ -100,7 +103,8 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               trend={loaderData.trend}
               axis={loaderData.axis}
               roundsRead={loaderData.roundsRead}
-              limits={{ lo: stage.limits.loMm, hi: stage.limits.hiMm }}
+              limits={{ lo: stage.limits.lo, hi: stage.limits.hi }}
+              spoken={stageUnit(element)}
               timeZone={timeZone}
               unit={machine.usageUnit}
             />
@@ -113,6 +117,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
           </div>
           <div className="grid gap-8 content-start min-w-0">
             <StandingWhy stage={stage} standing={standing} timeZone={timeZone} />
+            {loaderData.wear && <WearPane wear={loaderData.wear} usageUnit={machine.usageUnit} timeZone={timeZone} />}
             <LimitsHistory
               stage={stage}
               revisions={loaderData.limits}
@@ -128,22 +133,20 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">
                 <h2 id="geometry" className="text-xl font-bold">
-                  Gears
+                  {capital(kindWords[element.kind])}
                 </h2>
-                {loaderData.mayEdit && <Link to={`/stages/${stage.id}/geometry`}>Revise the gears</Link>}
+                {loaderData.mayEdit && <Link to={`/stages/${stage.id}/geometry`}>Revise the geometry</Link>}
               </div>
-              {size && (
-                <div className="bg-panel p-3 grid place-items-center" ref={drawing}>
-                  <PairDrawing pair={pair} scale={commonScale([size], 420, 230)} label={`${stage.name} to scale`} />
-                </div>
-              )}
+              <div className="bg-panel p-3 grid place-items-center" ref={drawing}>
+                <StageDrawing
+                  element={element}
+                  fit={{ widthPx: 420, heightPx: 260 }}
+                  label={`${stage.name} to scale`}
+                />
+              </div>
               <p className="mt-2">
-                Module <span className="figure">{formatNumber(pair.moduleMm, 3)}</span>, centres{" "}
-                <span className="figure">{formatNumber(pair.centreDistanceMm ?? 0, 3)}</span> mm
-                {(pair.profileShift[0] !== 0 || pair.profileShift[1] !== 0) &&
-                  `, shifts ${formatNumber(pair.profileShift[0], 3)} and ${formatNumber(pair.profileShift[1], 3)}`}
-                {pair.faceWidthMm !== undefined && `, ${formatNumber(pair.faceWidthMm, 1)} mm wide`}
-                {parts.materials?.some(Boolean) && `, ${parts.materials.filter(Boolean).join(" and ")}`}.{" "}
+                {capital(elementWords(element))}
+                {materials && materials.length > 0 && `, ${materials.join(" and ")}`}.{" "}
                 {stage.geometry.clamps.points.length} clamps {stage.geometry.clamps.size}.
                 {arcDeg && ` Turns only from ${formatNumber(arcDeg[0], 0)}° to ${formatNumber(arcDeg[1], 0)}°.`}{" "}
                 {turnedWords[turnedBy]} Revision {stage.geometry.revision}.
@@ -155,8 +158,16 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                   </li>
                 ))}
               </ul>
+              {element.kind === "gear-pair" && (
+                <p className="mt-2">
+                  <Link to={`/stages/${stage.id}/swap`} className={buttonClass("quiet")}>
+                    Other gears in this place
+                  </Link>
+                </p>
+              )}
+              <ThrustPane element={element} />
               <div className="mt-2">
-                <SavePicture of={drawing} name="The pair" />
+                <SavePicture of={drawing} name={stage.name} />
               </div>
             </section>
             <section aria-labelledby="stage-points">

@@ -1,0 +1,42 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { BeltPath } from "~/core/belts";
+import { Reader } from "../stage-form/reader";
+import { LinesField } from "../stage-form/text-field";
+import { benchTool } from "./bench-tool";
+import { FigureList } from "./figure-list";
+import { PathDrawing } from "./path-drawing";
+import { pulleysOf } from "./pulley-lines";
+
+export const beltPath = benchTool<BeltPath>({
+  tool: "belt-path",
+  name: "How long a belt goes round all these?",
+  question: "Length, spans and wraps of a belt round many pulleys, inside and outside",
+  example: { pulleys: "0 0 61 inside\n300 0 122 inside\n150 55 50 outside" },
+  Fields: () => (
+    <LinesField
+      name="pulleys"
+      label="Pulleys in running order, one a line: x y pitch diameter, inside or outside"
+      hint="0 0 61 inside; y upwards, mm. Outside: the belt's back runs on it."
+    />
+  ),
+  read: (texts) => {
+    const read = new Reader(texts);
+    const done = read.done({ pulleys: pulleysOf(texts, read.problems) });
+    return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
+  },
+  say: ({ feasible, lengthMm }) =>
+    feasible
+      ? `${formatNumber(lengthMm ?? 0, 2)} mm of belt`
+      : "The belt has no path: it does not touch a pulley, or crosses itself",
+  View: ({ output, texts }) => (
+    <div className="grid gap-4">
+      <PathDrawing pulleys={pulleysOf(texts, {})} label="The pulleys and the belt's path, to scale" />
+      <FigureList
+        of={output.spans.map(({ from, to, lengthMm }, i) => [
+          `From ${from + 1} to ${to + 1}`,
+          `span ${formatNumber(lengthMm, 2)} mm; pulley ${i + 1} is wrapped by ${formatNumber(output.wraps[i]?.deg ?? 0, 1)}°`,
+        ])}
+      />
+    </div>
+  ),
+});

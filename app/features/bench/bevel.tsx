@@ -1,0 +1,23 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { BevelPair } from "~/core/bevels";
+import { fieldsOf } from "../stage-form/element-fields";
+import { ElementFigures } from "../stage-form/element-figures";
+import { readElement } from "../stage-form/element-texts";
+import { benchTool } from "./bench-tool";
+
+export const bevel = benchTool<BevelPair>({
+  tool: "bevel-pair",
+  name: "What does a shim do to these bevels?",
+  question: "Pitch cones of a bevel pair, and the backlash that shims behind either member give",
+  example: { z1: "20", z2: "30", pitch: "2.5", face: "14" },
+  Fields: fieldsOf.bevel,
+  read: (texts) => {
+    const read = readElement({ ...texts, kind: "bevel" });
+    return read.value?.kind === "bevel"
+      ? { input: read.value.bevel, problems: null }
+      : { input: null, problems: read.problems ?? {} };
+  },
+  say: ({ backlashPerAxialMm: [pinion, gear] }) =>
+    `A tenth of shim: ${formatNumber(gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(pinion / 10, 3)} behind the pinion`,
+  View: ({ texts }) => <ElementFigures read={readElement({ ...texts, kind: "bevel" })} />,
+});

@@ -1,0 +1,98 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { IdlerSetting } from "~/core/belts";
+import { Reader, type Texts } from "../stage-form/reader";
+import { LinesField, TextField } from "../stage-form/text-field";
+import { benchTool } from "./bench-tool";
+import { FigureList } from "./figure-list";
+import { PathDrawing } from "./path-drawing";
+import { pulleysOf } from "./pulley-lines";
+
+function inputOf(texts: Texts) {
+  const read = new Reader(texts);
+  const pulleys = pulleysOf(texts, read.problems);
+  const which = read.number("which", true);
+  read.want("which", which >= 1 && which <= Math.max(1, pulleys.length), "no-such-idler");
+  const throwMm = read.length("throw");
+  read.want("throw", throwMm > 0, "too-small");
+  const targetLengthMm = read.length("length");
+  read.want("length", targetLengthMm > 0, "too-small");
+  const idler = pulleys[which - 1];
+  return read.done({
+    pulleys,
+    eccentric: { index: which - 1, pivotX: idler?.x ?? 0, pivotY: idler?.y ?? 0, throwMm },
+    targetLengthMm,
+    fromDeg: read.angleOr("from", 0),
+  });
+}
+
+export const idler = benchTool<IdlerSetting>({
+  tool: "idler-set",
+  name: "How far is this eccentric turned?",
+  question: "The turn of an eccentric idler that gives a belt its length, and what a degree does there",
+  example: { pulleys: "0 0 76\n217 -20 50 outside\n435 0 76", which: "2", throw: "4", length: "1117" },
+  Fields: () => (
+    <>
+      <LinesField
+        name="pulleys"
+        label="Pulleys in running order, one a line: x y pitch diameter, inside or outside"
+        hint="The eccentric one with the place of its pivot"
+      />
+      <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
+        <TextField name="which" label="Eccentric is no." inputMode="numeric" />
+        <TextField name="throw" label="Throw" hint="mm" />
+        <TextField name="length" label="Belt length" hint="mm" />
+        <TextField name="from" label="It stands at" hint="degrees from +x, counter-clockwise" />
+      </div>
+    </>
+  ),
+  read: (texts) => {
+    const done = inputOf(texts);
+    return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
+  },
+  say: ({ feasible, angleDeg }) =>
+    angleDeg === null
+      ? "The belt has no path, however it is turned"
+      : feasible
+        ? `Turn it to ${formatNumber(angleDeg, 1)}°`
+        : `It does not reach that length; nearest at ${formatNumber(angleDeg, 1)}°`,
+  View: ({ output, texts }) => {
+    const input = inputOf(texts).value;
+    if (!input) return null;
+    const { eccentric } = input;
+    const at = ((output.angleDeg ?? 0) * Math.PI) / 180;
+    const turned = input.pulleys.map((pulley, i) =>
+      i === eccentric.index
+        ? {
+            ...pulley,
+            x: eccentric.pivotX + eccentric.throwMm * Math.cos(at),
+            y: eccentric.pivotY + eccentric.throwMm * Math.sin(at),
+          }
+        : pulley,
+    );
+    const slope = output.lengthPerDegMm ?? 0;
+    return (
+      <div className="grid gap-4">
+        <PathDrawing pulleys={turned} label="The path with the eccentric turned so" />
+        <FigureList
+          of={[
+            ["A degree there", `${formatNumber(slope, 4)} mm of length`],
+            ...(output.range
+              ? [
+                  [
+                    "It reaches",
+                    `${formatNumber(output.range.minLengthMm, 2)} to ${formatNumber(output.range.maxLengthMm, 2)} mm`,
+                  ] as const,
+                ]
+              : []),
+          ]}
+        />
+        {Math.abs(slope) < 0.26 * eccentric.throwMm * 0.0175 * 2 && (
+          <p className="border-l-4 border-near pl-3">
+            Near a dead point: a degree hardly moves it, and the spring side can run over. Stay 15° off (common
+            practice).
+          </p>
+        )}
+      </div>
+    );
+  },
+});

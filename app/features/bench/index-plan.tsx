@@ -1,0 +1,96 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { IndexPlan } from "~/core/trains";
+import { Reader, type Texts } from "../stage-form/reader";
+import { TextField } from "../stage-form/text-field";
+import { benchTool } from "./bench-tool";
+import { FigureList } from "./figure-list";
+import { MotorFields, motorOf } from "./motor-fields";
+
+export const indexPlan = benchTool<IndexPlan>({
+  tool: "index-plan",
+  name: "How is the turn divided?",
+  question: "Whole motor steps for so many divisions of a turn, and the error that each carries",
+  example: { steps: "200", micro: "16", ratio: "40", divisions: "60" },
+  Fields: () => (
+    <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+      <MotorFields />
+      <TextField name="divisions" label="Divisions" inputMode="numeric" />
+    </div>
+  ),
+  read: (texts) => {
+    const read = new Reader(texts);
+    const motor = motorOf(read);
+    const divisions = read.number("divisions", true);
+    read.want("divisions", divisions >= 1, "too-small");
+    read.want("divisions", divisions <= 1_000_000, "too-large");
+    const done = read.done({ ...motor, divisions });
+    return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
+  },
+  say: ({ exact, stepsPerDivision, maxErrorArcsec }) =>
+    exact
+      ? `${stepsPerDivision.num} steps each, exactly`
+      : `${stepsPerDivision.num}/${stepsPerDivision.den} steps each: never more than ${formatNumber(maxErrorArcsec, 1)}″ off`,
+  View: ({ output, texts }) => (
+    <div className="grid gap-4">
+      <Dial texts={texts} output={output} />
+      <FigureList
+        of={[
+          ["First moves", output.moves.join(" ")],
+          ["Largest error", `${formatNumber(output.maxErrorArcsec, 2)}″ at the output`],
+          [
+            "After a whole turn",
+            output.closes ? "it comes back to where it began" : "it does not come back: set it to zero each turn",
+          ],
+        ]}
+      />
+      <p className="text-mid">
+        Position k is the whole step nearest to k times the fraction, so that the error never adds up. Come to every
+        position from the same side; microsteps under load are good to a tenth of a full step (common practice).
+      </p>
+    </div>
+  ),
+});
+
+/** The divisions round the turn, with the error of each as a tick outwards or inwards. */
+function Dial({ texts, output }: { texts: Texts; output: IndexPlan }) {
+  const divisions = Number(texts.divisions) || 1;
+  const shown = Math.min(divisions, 360);
+  const { num, den } = output.stepsPerDivision;
+  const error = (k: number) => Math.floor((k * num) / den + 0.5) - (k * num) / den;
+  const point = (k: number, r: number) => {
+    const a = (2 * Math.PI * k) / divisions;
+    return `${(r * Math.sin(a)).toFixed(2)} ${(-r * Math.cos(a)).toFixed(2)}`;
+  };
+  return (
+    <svg
+      viewBox="-170 -170 340 340"
+      className="w-full max-h-80 bg-panel"
+      role="img"
+      aria-label={`${divisions} divisions, each with its error, half a step being the length of the shortest mark`}
+    >
+      <circle r="120" className="fill-none stroke-ink" strokeWidth="1.5" />
+      {Array.from({ length: shown }, (_, k) => (
+        <path
+          key={k}
+          d={`M${point(k, 120)}L${point(k, 120 + 60 * error(k))}`}
+          className="stroke-ink"
+          strokeWidth={shown > 120 ? 1 : 2.5}
+        />
+      ))}
+      {Array.from({ length: Math.min(shown, 12) }, (_, k) => (
+        <circle
+          key={k}
+          cx={Number(point(k, 120).split(" ")[0])}
+          cy={Number(point(k, 120).split(" ")[1])}
+          r="3.5"
+          className="fill-panel stroke-ink"
+          strokeWidth="1.5"
+        />
+      ))}
+      <path d="M0 -150l-6 -8h12Z" className="fill-ink" />
+      <text y="6" textAnchor="middle" fontSize="18" className="fill-mid">
+        error, half a step at most
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,74 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { stageShapes } from "~/core/drawing";
+import { StageDrawing } from "../drawing/stage-drawing";
+import { fieldsOf } from "../stage-form/element-fields";
+import { readElement } from "../stage-form/element-texts";
+import { benchTool } from "./bench-tool";
+import { FigureList } from "./figure-list";
+
+type Output = {
+  ratio: number | null;
+  assembles: boolean;
+  planetsClear: boolean;
+  neighbourGapMm?: number;
+  coaxial: boolean;
+  clockingSteps: number | null;
+  reasons: string[];
+};
+
+export const planetary = benchTool<Output>({
+  tool: "planetary",
+  name: "Does this planetary set go together?",
+  question: "Ratio, assembly, room between the planets, common axis and clocking of a simple or a stepped set",
+  example: { sun: "18", planetA: "27", ring1: "72", planets: "3", pitch: "1.5" },
+  Fields: fieldsOf.planetary,
+  read: (texts) => {
+    const read = readElement({ ...texts, kind: "planetary" });
+    return read.value?.kind === "planetary"
+      ? { input: read.value.set, problems: null }
+      : { input: null, problems: read.problems ?? {} };
+  },
+  say: ({ ratio, assembles, planetsClear }) =>
+    !assembles
+      ? "It cannot be put together"
+      : !planetsClear
+        ? "The planets would touch"
+        : ratio === null
+          ? "It goes together, and has no ratio"
+          : `It goes together: ${formatNumber(Math.abs(ratio), 3)} to 1${ratio < 0 ? ", reversed" : ""}`,
+  View: ({ output, texts }) => {
+    const element = readElement({ ...texts, kind: "planetary" }).value;
+    return (
+      <div className="grid gap-4">
+        {element && stageShapes(element) && (
+          <div className="bg-panel p-3 grid place-items-center">
+            <StageDrawing element={element} fit={{ widthPx: 440, heightPx: 440 }} label="The set, to scale" />
+          </div>
+        )}
+        <ul>
+          {output.reasons.map((reason) => (
+            <li key={reason} className="border-l-4 border-near pl-3">
+              {reason}
+            </li>
+          ))}
+        </ul>
+        <FigureList
+          of={[
+            ["One axis", output.coaxial ? "yes, with standard gears" : "only with profile shift"],
+            ...(output.neighbourGapMm === undefined
+              ? []
+              : [["Between planets", `${formatNumber(output.neighbourGapMm, 2)} mm`] as const]),
+            [
+              "Clocking",
+              output.clockingSteps === null
+                ? "none that works"
+                : output.clockingSteps === 0
+                  ? "all planets mounted alike"
+                  : `each planet ${formatNumber(output.clockingSteps, 3)} teeth of A on from the one before, seen from its arm`,
+            ],
+          ]}
+        />
+      </div>
+    );
+  },
+});

@@ -1,0 +1,80 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { WormPair } from "~/core/worms";
+import { fieldsOf } from "../stage-form/element-fields";
+import { ElementFigures } from "../stage-form/element-figures";
+import { readElement } from "../stage-form/element-texts";
+import { Reader, type Texts } from "../stage-form/reader";
+import { TextField } from "../stage-form/text-field";
+import { benchTool } from "./bench-tool";
+
+const Fields = fieldsOf.worm;
+
+/** The centre distance may be left out here: nominal then. */
+function wormOf(texts: Texts) {
+  const given = Boolean(texts.centres?.trim());
+  const read = readElement({ ...texts, kind: "worm", ...(given ? {} : { centres: "1" }) });
+  if (read.value?.kind !== "worm") return { element: null, worm: null, problems: read.problems ?? {} };
+  const { centreDistanceMm, ...rest } = read.value.worm;
+  return { element: read.value, worm: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
+}
+
+export const worm = benchTool<WormPair>({
+  tool: "worm-pair",
+  name: "What does this worm lose?",
+  question: "Lead, centre distance and lost motion of a worm and wheel, mesh and end float apart",
+  example: { starts: "1", z2: "40", pitch: "2", d1: "28", centres: "54.2", float: "0.03" },
+  Fields: () => (
+    <>
+      <Fields />
+      <div className="grid grid-cols-2 gap-4">
+        <TextField name="backlash" label="Backlash at the wheel" hint="mm, as read; empty: from the centres" />
+        <TextField name="float" label="End float of the worm" hint="mm" />
+      </div>
+    </>
+  ),
+  read: (texts) => {
+    const { worm: input, problems } = wormOf(texts);
+    const read = new Reader(texts);
+    const [backlash, float] = [read.lengthOrNull("backlash"), read.lengthOrNull("float")];
+    read.want("backlash", backlash === null || backlash >= 0, "too-small");
+    read.want("float", float === null || float >= 0, "too-small");
+    const all = { ...problems, ...read.problems };
+    if (!input || Object.keys(all).length > 0) return { input: null, problems: all };
+    return {
+      input: {
+        ...input,
+        ...(backlash === null ? {} : { wheelBacklashMm: backlash }),
+        ...(float === null ? {} : { wormEndFloatMm: float }),
+      },
+      problems: null,
+    };
+  },
+  say: ({ lostMotion }) => `${formatNumber(lostMotion.totalArcmin, 1)}′ at the wheel`,
+  View: ({ output, texts }) => {
+    const { element } = wormOf(texts);
+    const { meshArcmin, endFloatArcmin } = output.lostMotion;
+    return (
+      <div className="grid gap-4">
+        <p className="text-lg">
+          <span className="figure">{formatNumber(meshArcmin, 1)}′</span> from the mesh, which the centre distance sets;{" "}
+          <span className="figure">{formatNumber(endFloatArcmin, 1)}′</span> from the worm's end float, which no mesh
+          adjustment takes away.
+        </p>
+        {element && (
+          <ElementFigures
+            read={{
+              value: {
+                ...element,
+                worm: {
+                  ...element.worm,
+                  centreDistanceMm: texts.centres ? element.worm.centreDistanceMm : output.nominalCentreDistanceMm,
+                },
+              },
+              problems: null,
+            }}
+          />
+        )}
+      </div>
+    );
+  },
+});

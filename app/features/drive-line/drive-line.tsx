@@ -1,0 +1,95 @@
+import { useRef } from "react";
+import { Link } from "react-router";
+import type { KeptDriveLine } from "~/core/stages";
+import { buttonClass } from "~/ui/button";
+import { StageDrawing } from "../drawing/stage-drawing";
+import { SavePicture } from "../export/save-picture";
+import { StageCell } from "../stage/stage-cell";
+import { elementWords } from "../words/quantity";
+import { refusalWords } from "../words/refusal";
+import { DrivePicture } from "./drive-picture";
+import { OutputPane } from "./output-pane";
+import { Periods } from "./periods";
+import { ShaftTable } from "./shaft-table";
+import { type StageStands, solveDriveLine } from "./solve";
+
+/** A machine's stages: the drive line to scale where it is known, each stage with its state, and what the line adds up to. */
+export function DriveLine({
+  machineId,
+  graph,
+  stages,
+  mayEdit,
+}: {
+  machineId: string;
+  graph: KeptDriveLine | null;
+  stages: readonly StageStands[];
+  mayEdit: boolean;
+}) {
+  const picture = useRef<HTMLDivElement>(null);
+  const all = stages.map(({ stage }) => stage);
+  const solved = graph && graph.links.length > 0 ? solveDriveLine(graph, stages) : null;
+  const edit = mayEdit && (
+    <Link to={`/machines/${machineId}/drive-line`} className={buttonClass("line")}>
+      {graph ? "Change the drive line" : "Say what drives what"}
+    </Link>
+  );
+  return (
+    <section aria-labelledby="drive-line" className="grid gap-5">
+      <div className="flex flex-wrap gap-3 items-center justify-between">
+        <h2 id="drive-line" className="text-xl font-bold">
+          Drive line
+        </h2>
+        <span className="flex flex-wrap gap-3">
+          {graph && <SavePicture of={picture} name="Drive line" />}
+          {edit}
+        </span>
+      </div>
+      {graph && graph.links.length > 0 && (
+        <div ref={picture} className="overflow-x-auto">
+          <DrivePicture
+            graph={graph}
+            stages={all}
+            stateOf={(id) => stages.find(({ stage }) => stage.id === id)?.standing?.state ?? "unknown"}
+            label={`Drive line to scale, ${graph.links.length} stages`}
+          />
+        </div>
+      )}
+      <ol
+        className={`grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-8 gap-y-4 ${graph ? "items-start" : "items-end"}`}
+        aria-label="Stages"
+      >
+        {stages.map(({ stage, standing }) => (
+          <li key={stage.id}>
+            {!graph?.links.some(({ stageId }) => stageId === stage.id) && (
+              <Link to={`/stages/${stage.id}`} className="block">
+                <StageDrawing
+                  element={stage.geometry.element}
+                  fit={{ widthPx: 180, heightPx: 110 }}
+                  label={`${stage.name} to scale: ${elementWords(stage.geometry.element)}`}
+                />
+              </Link>
+            )}
+            <StageCell stage={stage} standing={standing} />
+          </li>
+        ))}
+      </ol>
+      {solved && !solved.ok && (
+        <p role="status" className="border-l-4 border-outside pl-3 text-lg">
+          {refusalWords(solved.refusal)}
+        </p>
+      )}
+      {graph && solved?.ok && (
+        <details>
+          <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
+            Speeds, torque, directions, lost motion
+          </summary>
+          <div className="grid gap-6 pt-3">
+            <ShaftTable line={solved.value} graph={graph} stages={all} />
+            <OutputPane line={solved.value} stages={all} />
+            <Periods line={solved.value} graph={graph} stages={all} />
+          </div>
+        </details>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,72 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { type KeptDriveLine, type RecurringPart, recurrencesOf } from "~/core/stages";
+import type { DriveLine } from "~/core/trains";
+import type { Stage } from "~/data/queries/stages";
+
+export const recurringWords: Record<RecurringPart, string> = {
+  "driver-turn": "its driving shaft",
+  "driven-turn": "its driven shaft",
+  tooth: "a tooth",
+  "same-teeth": "the same two teeth",
+  "belt-round": "the belt's joint",
+  "chain-round": "the chain's joint",
+  link: "a link",
+  "planet-pass": "a planet",
+  "worm-turn": "the worm",
+};
+
+/** How often everything comes round: a knock that is timed points to its cause. */
+export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptDriveLine; stages: readonly Stage[] }) {
+  const rows = graph.links.flatMap((link) => {
+    const stage = stages.find(({ id }) => id === link.stageId);
+    const ontoOf = new Map(graph.links.map(({ stageId, onto }) => [stageId, onto]));
+    const driver = line.shafts.find(({ id }) => id === link.from || id === ontoOf.get(link.from));
+    if (!stage || !driver?.rpm) return [];
+    const perSecond = Math.abs(driver.rpm) / 60;
+    return recurrencesOf(stage.geometry.element)
+      .filter(({ timesPerTurn }) => timesPerTurn > 0)
+      .map(({ part, timesPerTurn }) => ({
+        key: `${stage.id} ${part}`,
+        name: stage.name,
+        part,
+        hz: perSecond * timesPerTurn,
+      }));
+  });
+  if (rows.length === 0) return null;
+  rows.sort((a, b) => a.hz - b.hz);
+  return (
+    <details>
+      <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
+        How often everything comes round
+      </summary>
+      <p className="text-mid mb-2">Slowest first. Time what you hear: the line it fits names its cause.</p>
+      <table className="w-full text-left" aria-label="Periods">
+        <thead>
+          <tr className="border-b-2 border-ink">
+            <th className="py-1 pr-4">Every</th>
+            <th className="pr-4">Times a second</th>
+            <th>What</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ key, name, part, hz }) => (
+            <tr key={key} className="border-b border-rule">
+              <td className="figure py-1 pr-4">{everyWords(1 / hz)}</td>
+              <td className="figure pr-4">{formatNumber(hz, hz < 1 ? 3 : 1)}</td>
+              <td>
+                {name}: {recurringWords[part]}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
+
+const everyWords = (seconds: number): string =>
+  seconds >= 60
+    ? `${formatNumber(seconds / 60, 1)} min`
+    : seconds >= 1
+      ? `${formatNumber(seconds, 2)} s`
+      : `${formatNumber(seconds * 1000, 1)} ms`;

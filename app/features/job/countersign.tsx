@@ -1,0 +1,53 @@
+import { useState } from "react";
+import { useFetcher, useRouteLoaderData } from "react-router";
+import { v7 } from "uuid";
+import type { loader as rootLoader } from "~/app/root";
+import { isKind } from "~/core/logbook";
+import type { Refusal } from "~/core/quantity";
+import { Button } from "~/ui/button";
+import { Field } from "~/ui/field";
+import { refusalWords } from "../words/refusal";
+import { day } from "../words/times";
+import { useJobScreen } from "./job-context";
+
+/** Who countersigned a signed job; or, for a lead who did not sign it, the way to. */
+export function Countersign() {
+  const { data, job } = useJobScreen();
+  const person = useRouteLoaderData<typeof rootLoader>("root")?.person;
+  const fetcher = useFetcher<{ refusal?: Refusal }>();
+  const [id] = useState(() => v7());
+  const [comment, setComment] = useState("");
+  const done = job.entries.find(isKind("countersignature"));
+  if (done)
+    return (
+      <p className="text-lg font-semibold">
+        Countersigned by {done.madeByName}, {day(done.madeAt, data.timeZone)}
+        {done.body.comment && <span className="block font-normal">{done.body.comment}</span>}
+      </p>
+    );
+  const signature = job.entries.find(isKind("signature"));
+  if (person?.role !== "lead" || !signature || signature.madeBy === person.id) return null;
+  const sign = (event: React.FormEvent) => {
+    event.preventDefault();
+    fetcher.submit(
+      { id, comment },
+      { method: "post", action: `/jobs/${data.job.id}/countersign`, encType: "application/json" },
+    );
+  };
+  return (
+    <form onSubmit={sign} aria-label="Countersign" className="grid gap-3 border-t border-rule pt-4">
+      <Field
+        label="What you say to it"
+        value={comment}
+        autoComplete="off"
+        onChange={(event) => setComment(event.target.value)}
+        error={fetcher.data?.refusal && refusalWords(fetcher.data.refusal)}
+      />
+      <div>
+        <Button kind="solid" large type="submit" disabled={fetcher.state !== "idle"}>
+          Countersign as {person.name}
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,258 @@
+import { useMemo, useState } from "react";
+import { formatNumber } from "~/app/features/words/figure";
+import {
+  type DrawerStage,
+  drawerQuestion,
+  exchange,
+  gainOf,
+  type Pieces,
+  type StackOutcome,
+  stackOutcome,
+  totalOf,
+} from "~/core/advice";
+import { lastStack } from "~/core/logbook";
+import type { Refusal, Result } from "~/core/quantity";
+import { micrometres, type Stack, type StackAnswer } from "~/core/stacks";
+import type { Stage } from "~/data/queries/stages";
+import type { StoreItem } from "~/data/queries/store";
+import { Button } from "~/ui/button";
+import { Field } from "~/ui/field";
+import { Running } from "../stacks/running";
+import { StackPicture } from "../stacks/stack-picture";
+import { piecesText, readPieces } from "../stacks/stack-words";
+import { useWorker } from "../stacks/use-worker";
+import { rangeWords } from "../words/entry";
+import { stageUnit } from "../words/quantity";
+import { refusalWords } from "../words/refusal";
+import { BothSides } from "./both-sides";
+import { useJobScreen } from "./job-context";
+import type { RoundView } from "./round-view";
+
+/** A stack chosen from the drawer, as the move is logged. */
+export type ChosenStack = {
+  amount: number;
+  min: number;
+  max: number;
+  stack: { was: Pieces; now: Pieces };
+  stock: { itemId: string; change: number }[];
+};
+
+const start = () => new Worker(new URL("../../../workers/stack.ts", import.meta.url), { type: "module" });
+
+/** More than that lie badly on each other (common practice: three to five). */
+const usualPieces = 4;
+
+/** The stack for this stage from one's own drawer: which pieces, how they lie, what it will read; taking it logs the move. */
+export function DrawerPane({
+  stage,
+  view,
+  onTake,
+}: {
+  stage: Stage;
+  view: RoundView;
+  onTake: (chosen: ChosenStack) => void;
+}) {
+  const { data, before, job } = useJobScreen();
+  const { adjuster } = stage.adjuster;
+  const known = useMemo(() => {
+    const here = job.entries.filter((entry) => entry.kind === "move" && entry.stageId === stage.id);
+    return here.length > 0 ? lastStack(job.entries, stage.id) : (before.stack ?? null);
+  }, [job.entries, stage.id, before.stack]);
+  // After a move something else lies in it.
+  const wasField = `stack.was.${job.record.moves.length}`;
+  const wasText = job.draft.texts[wasField] ?? (known ? piecesText(known).replace(/ mm$/, "") : "");
+  const present = readPieces(wasText);
+  const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
+  const sensitivity = view.assessment.sensitivity;
+  const of = useMemo((): DrawerStage | null => {
+    if (adjuster?.type !== "shims" || sensitivity === null || present === null) return null;
+    const { lo, aim, hi } = stage.limits;
+    return {
+      now: view.now,
+      limits: { lo, aim: aim ?? undefined, hi },
+      expandedUncertainty: view.expandedUncertainty,
+      perShimMm: sensitivity * gainOf(adjuster),
+      present,
+    };
+  }, [adjuster, sensitivity, view, stage.limits, present]);
+  const most = Number(job.draft.texts["stack.most"] || usualPieces) || usualPieces;
+  const question = useMemo(() => of && drawerQuestion(of, stockOf(items), most), [of, items, most]);
+  const found = useWorker<Result<StackAnswer>>(start, question);
+  const [chosen, setChosen] = useState(0);
+  if (adjuster?.type !== "shims") return null;
+  const answer = found.answer?.ok ? found.answer.value : null;
+  const fitting = answer?.best ? [answer.best, ...answer.alternatives] : [];
+  const stacks = fitting.length > 0 ? fitting : [answer?.nearestBelow, answer?.nearestAbove].filter(isThere);
+  const stack = stacks[Math.min(chosen, stacks.length - 1)];
+  const measured = (thicknessMm: number) =>
+    items.some((item) => item.measuredMm !== null && sameSize(item.measuredMm, thicknessMm));
+  const outcome = stack && of && stackOutcome(of, stack, measured);
+  return (
+    <section aria-label="From the drawer" className="border-t border-rule pt-3 grid gap-3">
+      <h3 className="text-lg font-bold">From the drawer</h3>
+      <div className="grid sm:grid-cols-[minmax(0,1fr)_8rem] gap-3">
+        <Field
+          label="What lies in it now"
+          value={wasText}
+          autoComplete="off"
+          onChange={(event) => job.changeText(wasField, event.target.value)}
+          hint="0.5 + 2 × 0.1; empty: these go in besides"
+          error={present === null ? refusalWords(notPieces) : undefined}
+        />
+        <Field
+          label="Pieces at most"
+          inputMode="numeric"
+          value={job.draft.texts["stack.most"] ?? ""}
+          placeholder={String(usualPieces)}
+          autoComplete="off"
+          onChange={(event) => job.changeText("stack.most", event.target.value)}
+        />
+      </div>
+      {items.length === 0 && (
+        <p className="text-mid">
+          No shim lies in the stores. Enter the drawer under Stores, and it is chosen from here.
+        </p>
+      )}
+      {of && !question && <p className="font-semibold">It spreads wider than its limits: no stack can hold it.</p>}
+      <Running of={found} />
+      {stack && outcome && of && (
+        <StackChoice
+          stage={stage}
+          of={of}
+          stack={stack}
+          outcome={outcome}
+          fits={fitting.length > 0}
+          items={items}
+          onTake={() =>
+            onTake({ ...outcome, stack: { was: of.present, now: stack.shims }, stock: takingsOf(of, stack, items) })
+          }
+        />
+      )}
+      {stacks.length > 1 && (
+        <fieldset className="grid gap-1">
+          <legend className="font-semibold">
+            {fitting.length > 0 ? "Or another one" : "The nearest that can be had"}
+          </legend>
+          {stacks.map((other, i) => (
+            <label key={other.totalMm} className="flex gap-3 items-center min-h-11 cursor-pointer">
+              <input
+                type="radio"
+                name="stack"
+                className="size-6 accent-ink shrink-0"
+                checked={other === stack}
+                onChange={() => setChosen(i)}
+              />
+              <span className="figure">
+                {piecesText(other.shims)} = {formatNumber(other.totalMm, 3)}
+              </span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {of && view.move && view.move.amount !== 0 && present !== null && (
+        <BothSides present={present} moveMm={view.move.amount} />
+      )}
+    </section>
+  );
+}
+
+const notPieces: Refusal = { code: "not-pieces", path: [], facts: {} };
+const isThere = (stack: Stack | undefined): stack is Stack => stack !== undefined;
+
+function StackChoice({
+  stage,
+  of,
+  stack,
+  outcome,
+  fits,
+  items,
+  onTake,
+}: {
+  stage: Stage;
+  of: DrawerStage;
+  stack: Stack;
+  outcome: StackOutcome;
+  fits: boolean;
+  items: readonly StoreItem[];
+  onTake: () => void;
+}) {
+  const { unit, digits } = stageUnit(stage.geometry.element);
+  const { taken, returned } = exchange(of.present, stack.shims);
+  const isGap = stage.geometry.element.kind === "gap";
+  const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : stack.totalMm;
+  const place = (thicknessMm: number) => items.find((item) => sameSize(sizeOf(item), thicknessMm))?.place;
+  return (
+    <>
+      <StackPicture gapMm={gapMm} shims={stack.shims} />
+      <ul className="text-lg">
+        {taken.map(({ thicknessMm, count }) => (
+          <li key={thicknessMm}>
+            Take{" "}
+            <b className="figure">
+              {count > 1 && `${count} × `}
+              {formatNumber(thicknessMm, 3)}
+            </b>
+            {place(thicknessMm) && <span className="text-mid"> from {place(thicknessMm)}</span>}
+          </li>
+        ))}
+        {returned.map(({ thicknessMm, count }) => (
+          <li key={thicknessMm}>
+            Put back{" "}
+            <b className="figure">
+              {count > 1 && `${count} × `}
+              {formatNumber(thicknessMm, 3)}
+            </b>
+          </li>
+        ))}
+        {taken.length + returned.length === 0 && <li>It stays as it lies.</li>}
+      </ul>
+      <p className="text-lg">
+        It should then read <b className="figure">{rangeWords(outcome.min, outcome.max, digits + 1)}</b> {unit}, give or
+        take <span className="figure">{formatNumber(outcome.expandedUncertainty, 3)}</span> with the shims' own.{" "}
+        {!fits
+          ? "That is outside its limits: it is the nearest this drawer has."
+          : outcome.provable
+            ? "Inside even so."
+            : "That is near the edge: read it before it is locked up."}
+      </p>
+      {outcome.amount !== 0 && (
+        <div>
+          <Button kind={fits ? "now" : "line"} large onClick={onTake}>
+            Take these, and log it
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Which kinds of pieces a stage is set with. */
+const itemsFor = (stage: Stage, stock: readonly StoreItem[]): StoreItem[] =>
+  stock.filter(({ kind }) => (stage.adjuster.means === "spacers" ? true : kind === "shim"));
+
+/** As measured where somebody did. */
+const sizeOf = ({ measuredMm, nominalMm }: StoreItem): number => measuredMm ?? nominalMm ?? 0;
+/** As the stacks count them, in whole micrometres: a shim of 2 thou and one that measures 0.051 are one size. */
+const sameSize = (a: number, b: number): boolean => micrometres(a) === micrometres(b);
+
+const stockOf = (items: readonly StoreItem[]) =>
+  items.filter(({ count }) => count > 0).map((item) => ({ thicknessMm: sizeOf(item), count: item.count }));
+
+/** What the drawers lose and get back; a piece that no drawer knows goes back into none. */
+function takingsOf(of: DrawerStage, stack: Stack, items: readonly StoreItem[]): ChosenStack["stock"] {
+  const { taken, returned } = exchange(of.present, stack.shims);
+  const change = new Map<string, number>();
+  for (const { thicknessMm, count } of taken) {
+    let left = count;
+    for (const item of items.filter((one) => sameSize(sizeOf(one), thicknessMm))) {
+      const here = Math.min(left, item.count);
+      if (here > 0) change.set(item.id, -here);
+      left -= here;
+    }
+  }
+  for (const { thicknessMm, count } of returned) {
+    const item = items.find((one) => sameSize(sizeOf(one), thicknessMm));
+    if (item) change.set(item.id, (change.get(item.id) ?? 0) + count);
+  }
+  return [...change].map(([itemId, pieces]) => ({ itemId, change: pieces }));
+}

@@ -1,0 +1,81 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { type ChainElement, runDiameters, spanOf } from "~/core/stages";
+
+type Span = { min: number; max: number };
+
+const width = 440;
+
+/** What a sag is: the slack span from sprocket to sprocket to scale, the limits as a band, what was read and what it should be as lines. */
+export function SagPicture({
+  chain,
+  limits,
+  now,
+  then,
+}: {
+  chain: ChainElement;
+  limits: { lo: number; hi: number };
+  now: Span | null;
+  then: Span | null;
+}) {
+  const span = spanOf(chain) ?? 1;
+  const [d1, d2] = runDiameters(chain);
+  const scale = (width - 40) / (span + (d1 + d2) / 2);
+  const deepest = Math.max(limits.hi, now?.max ?? 0) * scale;
+  const from = (d1 / 2) * scale + 20;
+  const to = from + span * scale;
+  const y = 30;
+  const hang = (sag: number) => `M${from} ${y}Q${(from + to) / 2} ${y + 2 * sag * scale} ${to} ${y}`;
+  const middle = (from + to) / 2;
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${width} ${y + deepest + 44}`}
+        className="w-full h-auto"
+        role="img"
+        aria-label={`Sag in the middle of the slack span of ${formatNumber(span, 0)} mm, from the straight line`}
+      >
+        <path
+          d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * scale} ${from} ${y}Z`}
+          className="fill-band stroke-band-line"
+          strokeWidth="1.2"
+        />
+        <circle
+          cx={from}
+          cy={y + 8}
+          r={Math.max(6, 0.12 * d1 * scale)}
+          className="fill-panel stroke-ink"
+          strokeWidth="1.5"
+        />
+        <circle
+          cx={to}
+          cy={y + 8}
+          r={Math.max(6, 0.12 * d2 * scale)}
+          className="fill-panel stroke-ink"
+          strokeWidth="1.5"
+        />
+        <path d={`M${from} ${y}H${to}`} className="stroke-mid" strokeDasharray="10 3 2 3" strokeWidth="1.2" />
+        {now && <path d={hang(now.max)} className="fill-none stroke-ink" strokeWidth="3" strokeDasharray="5 2" />}
+        {now && now.min !== now.max && (
+          <path d={hang(now.min)} className="fill-none stroke-ink" strokeWidth="1.5" strokeDasharray="5 2" />
+        )}
+        {then && (
+          <path
+            d={hang((then.min + then.max) / 2)}
+            className="fill-none stroke-now"
+            strokeWidth="2.5"
+            strokeDasharray="9 5"
+          />
+        )}
+        <path d={`M${middle} ${y}v${(now?.max ?? limits.hi) * scale}`} className="stroke-ink" strokeWidth="1.2" />
+        <text x={middle} y={y - 9} textAnchor="middle" fontSize="16" className="fill-mid">
+          straight line
+        </text>
+        <text x={middle} y={y + deepest + 34} textAnchor="middle" fontSize="16" className="fill-mid">
+          {now
+            ? `sag ${formatNumber(now.min, 1)} to ${formatNumber(now.max, 1)} mm`
+            : "the sag is read here, the other strand tight"}
+        </text>
+      </svg>
+    </figure>
+  );
+}

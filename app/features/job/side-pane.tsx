@@ -1,0 +1,143 @@
+import { useState } from "react";
+import { formatNumber } from "~/app/features/words/figure";
+import { parseQuantity, type Refusal } from "~/core/quantity";
+import { measuredUnit, type SideQuantity, sidesOf, sideUnit } from "~/core/stages";
+import type { Stage } from "~/data/queries/stages";
+import { Button } from "~/ui/button";
+import { Field } from "~/ui/field";
+import { StateMark } from "~/ui/state-mark";
+import { sideValueWords } from "../words/entry";
+import { measuredWords, sideWords } from "../words/quantity";
+import { refusalWords } from "../words/refusal";
+import { verdictState } from "../words/state";
+import { useJobScreen } from "./job-context";
+import { instrumentsFor } from "./method-form";
+
+/** What each side quantity wants typed: both ways, both ends, or once. */
+const asked: Record<SideQuantity, readonly string[]> = {
+  "end-float": ["Pushed one way, pulled the other", "And with the direction of turning reversed"],
+  elongation: ["Over the counted pitches"],
+  runout: ["Whole swing of the indicator"],
+  offset: ["At one edge", "At the other"],
+  angle: ["One way", "Square to it"],
+};
+
+/** Read beside what the stage is judged by: end float, wear, runout, alignment, each with limits of its own or none. */
+export function SidePane({ stage }: { stage: Stage }) {
+  const { job, data } = useJobScreen();
+  const { texts } = job.draft;
+  const quantities = sidesOf(stage.geometry.element);
+  const [problem, setProblem] = useState<Refusal | null>(null);
+  const quantity = quantities.find((known) => known === texts["side.quantity"]) ?? quantities[0];
+  if (!quantity) return null;
+  const instruments = instrumentsFor(quantity, data.instruments);
+  const instrument = instruments.find(({ id }) => id === texts["side.instrument"]) ?? instruments[0];
+  const name = (i: number) => `side.${quantity}.${i}`;
+  const limits = stage.sideLimits.find((known) => known.quantity === quantity);
+  const log = async () => {
+    if (!instrument) return setProblem({ code: "no-such-instrument", path: ["instrumentId"], facts: {} });
+    const typed = asked[quantity].map((_, i) => (texts[name(i)] ?? "").trim()).filter((text) => text !== "");
+    if (typed.length === 0) return setProblem({ code: "empty", path: ["typed", 0], facts: {} });
+    const counted = parseQuantity(texts["side.held"] ?? "", "length", "mm");
+    const held = quantity === "elongation" && counted.ok ? counted.value.value : null;
+    const result = await job.put({ kind: "side", quantity, instrumentId: instrument.id, typed, held, note: "" });
+    setProblem(result.ok ? null : result.refusal);
+    if (result.ok) for (const i of asked[quantity].keys()) job.changeText(name(i), "");
+  };
+  return (
+    <details className="border-t border-rule pt-1 shrink-0">
+      <summary className="min-h-11 content-center cursor-pointer">
+        <b>Read beside it:</b> {quantities.map((known) => sideWords[known].toLowerCase()).join(", ")}
+      </summary>
+      <div className="grid gap-3 py-2">
+        <label className="block">
+          <span className="block font-semibold mb-1">What</span>
+          <select
+            className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+            value={quantity}
+            onChange={(event) => job.changeText("side.quantity", event.target.value)}
+          >
+            {quantities.map((known) => (
+              <option key={known} value={known}>
+                {sideWords[known]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p>
+          {measuredWords[quantity].worth}
+          {sideRemark(stage, quantity)}
+        </p>
+        <p className="text-mid">
+          {limits
+            ? `Limits ${limitWords(limits.lo, limits.hi, sideUnit[quantity])}, ${limits.source}`
+            : "No limits are given for it: it is kept, not judged."}
+        </p>
+        {instruments.length > 1 && (
+          <label className="block">
+            <span className="block font-semibold mb-1">With</span>
+            <select
+              className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+              value={instrument?.id}
+              onChange={(event) => job.changeText("side.instrument", event.target.value)}
+            >
+              {instruments.map(({ id, name: called }) => (
+                <option key={id} value={id}>
+                  {called}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        {quantity === "elongation" && (
+          <Field
+            label="Pitches counted"
+            hint="empty: 20"
+            value={texts["side.held"] ?? ""}
+            onChange={(event) => job.changeText("side.held", event.target.value)}
+            autoComplete="off"
+          />
+        )}
+        {asked[quantity].map((label, i) => (
+          <Field
+            key={label}
+            label={label}
+            hint={measuredUnit[quantity].unit}
+            inputMode="decimal"
+            value={texts[name(i)] ?? ""}
+            onChange={(event) => job.changeText(name(i), event.target.value)}
+            autoComplete="off"
+            error={problem && (problem.path[1] ?? 0) === i ? refusalWords(problem) : undefined}
+          />
+        ))}
+        <Button onClick={log}>Log the {sideWords[quantity].toLowerCase()}</Button>
+        <ul aria-label="Read beside it">
+          {job.record.sides.map(({ id, body }) => (
+            <li key={id} className="flex gap-3 items-center min-h-9">
+              {sideValueWords(body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
+            </li>
+          ))}
+        </ul>
+      </div>
+    </details>
+  );
+}
+
+/** An end that is open is left out. */
+export function limitWords(
+  lo: number | null,
+  hi: number | null,
+  { unit, digits }: { unit: string; digits: number },
+): string {
+  const f = (value: number) => formatNumber(value, digits);
+  if (lo !== null && hi !== null) return `${f(lo)} to ${f(hi)} ${unit}`;
+  return lo === null ? `up to ${f(hi ?? 0)} ${unit}` : `at least ${f(lo)} ${unit}`;
+}
+
+function sideRemark({ geometry: { element } }: Stage, quantity: SideQuantity): string {
+  if (quantity === "end-float" && element.kind === "worm")
+    return " It feels like play of the mesh, and no mesh adjustment takes it away: it belongs to the worm's bearings.";
+  if (quantity === "end-float" && element.kind === "gear-pair" && element.pair.helixAngleDeg !== 0)
+    return " A helical gear pushes along its shaft, and to the other side when it turns back.";
+  return "";
+}

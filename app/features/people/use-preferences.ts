@@ -1,0 +1,7 @@
+import { useRouteLoaderData } from "react-router";
+import type { loader as rootLoader } from "~/app/root";
+import type { Preferences } from "~/data/queries/people";
+
+/** What the person at this tablet prefers; nothing for nobody. */
+export const usePreferences = (): Preferences =>
+  useRouteLoaderData<typeof rootLoader>("root")?.person?.preferences ?? {};

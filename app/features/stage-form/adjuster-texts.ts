@@ -1,0 +1,182 @@
+import { type Adjuster, canMove } from "~/core/advice";
+import type { StageKind } from "~/core/stages";
+import type { AdjusterMeans, StageAdjuster } from "~/data/queries/stages";
+import { kindOf } from "./element-texts";
+import { numberText as n } from "./number-text";
+import { type Read, Reader, type Texts } from "./reader";
+
+export type AdjusterInput = Omit<StageAdjuster, "id" | "revision">;
+
+/** The law behind each way in which a technician knows an adjuster. */
+export const lawOfMeans: Record<AdjusterMeans, AdjusterType> = {
+  slot: "slide",
+  "jack-screw": "screw",
+  "jack-screws": "screw",
+  pivot: "pivot",
+  lever: "pivot",
+  eccentric: "eccentric",
+  shims: "shims",
+  spacers: "shims",
+  "roller-holes": "slide",
+  "roller-diameter": "shims",
+};
+
+/** What is found on a stage of each kind, the usual first. */
+export const meansOfKind: Record<StageKind, readonly AdjusterMeans[]> = {
+  "gear-pair": ["slot", "jack-screw", "jack-screws", "pivot", "eccentric", "shims"],
+  worm: ["jack-screw", "slot", "eccentric", "shims"],
+  bevel: ["shims", "spacers"],
+  planetary: [],
+  "toothed-belt": [
+    "slot",
+    "jack-screw",
+    "jack-screws",
+    "pivot",
+    "lever",
+    "eccentric",
+    "roller-holes",
+    "roller-diameter",
+  ],
+  "v-belt": ["slot", "jack-screw", "jack-screws", "pivot", "lever", "eccentric", "roller-holes", "roller-diameter"],
+  chain: ["slot", "jack-screw", "jack-screws", "pivot", "lever", "eccentric", "roller-holes", "roller-diameter"],
+  gap: ["shims", "spacers"],
+};
+
+/** null: nothing to adjust. */
+export function meansOf(texts: Texts): AdjusterMeans | null {
+  const possible = meansOfKind[kindOf(texts)];
+  if (texts["adjuster.means"] === "none" || possible.length === 0) return null;
+  return possible.find((means) => means === texts["adjuster.means"]) ?? possible[0] ?? null;
+}
+
+export const adjusterTypes = ["slide", "screw", "pivot", "eccentric", "shims"] as const;
+export type AdjusterType = (typeof adjusterTypes)[number];
+export function adjusterTypeOf(texts: Texts): AdjusterType {
+  const means = meansOf(texts);
+  return means ? lawOfMeans[means] : "slide";
+}
+
+/** The adjuster's law alone, as its picture needs it. */
+export function readLaw(texts: Texts): Read<Adjuster> {
+  const read = new Reader(texts);
+  const over0 = (name: string) => {
+    const value = read.length(name);
+    read.want(name, value > 0, "too-small");
+    return value;
+  };
+  const angleDeg = () => read.angleOr("adjuster.angle", 0);
+  const law = (): Adjuster => {
+    switch (adjusterTypeOf(texts)) {
+      case "slide":
+        return { type: "slide", angleDeg: angleDeg() };
+      case "screw":
+        return {
+          type: "screw",
+          leadMm: over0("adjuster.lead"),
+          angleDeg: angleDeg(),
+          oneWay: read.text("adjuster.oneWay") === "yes",
+          springReturn: read.text("adjuster.spring") === "yes",
+        };
+      case "pivot":
+        return {
+          type: "pivot",
+          armMm: over0("adjuster.arm"),
+          leverMm: over0("adjuster.lever"),
+          angleDeg: read.has("adjuster.angle") ? angleDeg() : 90,
+        };
+      case "eccentric":
+        return { type: "eccentric", throwMm: over0("adjuster.throw"), angleDeg: angleDeg() };
+      case "shims":
+        return { type: "shims", perMm: read.numberOr("adjuster.perMm", usualPerMm(texts)) };
+    }
+  };
+  const [min, max] = ["adjuster.back", "adjuster.on"].map((name) => (read.has(name) ? read.number(name) : null));
+  const adjuster: Adjuster = law();
+  if (min !== null && max !== null && min !== undefined && max !== undefined) {
+    read.want("adjuster.back", -Math.abs(min) <= Math.abs(max), "window-upside-down");
+    adjuster.travel = { min: -Math.abs(min), max: Math.abs(max) };
+  } else if (min !== max) read.want(min === null ? "adjuster.back" : "adjuster.on", false, "missing");
+  if (Object.keys(read.problems).length === 0) read.want("adjuster.angle", canMove(adjuster), "cannot-move");
+  return read.done(adjuster);
+}
+
+/** A thicker roller moves the belt's line by half of what its diameter grows; shims of a gap fill it. */
+function usualPerMm(texts: Texts): number {
+  if (meansOf(texts) === "roller-diameter") return 0.5;
+  return kindOf(texts) === "gap" ? -1 : 1;
+}
+
+const usualStep: Record<AdjusterType, number> = { slide: 0.01, screw: 0.0625, pivot: 0.1, eccentric: 1, shims: 0.01 };
+
+export function readAdjuster(texts: Texts): Read<AdjusterInput> {
+  const means = meansOf(texts);
+  if (!means) return { value: nothing, problems: null };
+  const law = readLaw(texts);
+  const read = new Reader(texts);
+  const type = lawOfMeans[means];
+  const step = read.numberOr("adjuster.step", usualStep[type]);
+  read.want("adjuster.step", step > 0, "too-small");
+  read.want("adjuster.step", means !== "roller-holes" || read.has("adjuster.step"), "missing");
+  const input = {
+    name: read.words("adjuster.name"),
+    means,
+    alsoMoves: readAlso(read),
+    step,
+    positiveWord: read.words("adjuster.plus"),
+    negativeWord: read.words("adjuster.minus"),
+    hand: type === "screw" ? (read.text("adjuster.hand") === "left" ? ("left" as const) : ("right" as const)) : null,
+    hasScale: read.text("adjuster.scale") !== "no",
+    seenFrom: read.text("adjuster.from"),
+  };
+  const problems = { ...law.problems, ...read.problems };
+  return law.value && Object.keys(problems).length === 0
+    ? { value: { ...input, adjuster: law.value }, problems: null }
+    : { value: null, problems };
+}
+
+const nothing: AdjusterInput = {
+  name: "Nothing to adjust",
+  adjuster: null,
+  means: null,
+  alsoMoves: [],
+  step: 1,
+  positiveWord: "+",
+  negativeWord: "−",
+  hand: null,
+  hasScale: true,
+  seenFrom: "",
+};
+
+/** "adjuster.also": ids of stages that the same move sets as well; of each how far its centres part a mm of this one's. */
+function readAlso(read: Reader): AdjusterInput["alsoMoves"] {
+  return read
+    .text("adjuster.also")
+    .split(" ")
+    .filter(Boolean)
+    .map((stageId) => ({ stageId, perMm: read.numberOr(`adjuster.also.${stageId}`, 1) }));
+}
+
+/** Of adjusters from before it was asked how the technician knows them. */
+export const meansOfLaw: Record<AdjusterType, AdjusterMeans> = {
+  slide: "slot",
+  screw: "jack-screw",
+  pivot: "pivot",
+  eccentric: "eccentric",
+  shims: "shims",
+};
+
+export function lawTexts(law: Adjuster | null): Texts {
+  if (!law) return {};
+  return {
+    "adjuster.angle": law.type === "shims" ? "" : n(law.angleDeg),
+    "adjuster.lead": law.type === "screw" ? n(law.leadMm) : "",
+    "adjuster.oneWay": law.type === "screw" && law.oneWay ? "yes" : "",
+    "adjuster.spring": law.type === "screw" && law.springReturn ? "yes" : "",
+    "adjuster.arm": law.type === "pivot" ? n(law.armMm) : "",
+    "adjuster.lever": law.type === "pivot" ? n(law.leverMm) : "",
+    "adjuster.throw": law.type === "eccentric" ? n(law.throwMm) : "",
+    "adjuster.perMm": law.type === "shims" ? n(law.perMm) : "",
+    "adjuster.back": n(law.travel && Math.abs(law.travel.min)),
+    "adjuster.on": n(law.travel?.max),
+  };
+}

@@ -1,0 +1,73 @@
+import { describe, expect, test } from "vitest";
+import { ratiosOf } from "~/core/stages";
+import { everyKind } from "~/tests/elements";
+import { readElement, textsOfElement } from "./element-texts";
+import type { Texts } from "./reader";
+
+const kindTexts = (kind: string): Texts => {
+  const element = everyKind.find((known) => known.kind === kind);
+  if (!element) throw new Error(kind);
+  return textsOfElement(element);
+};
+const problemsOf = (texts: Texts) =>
+  Object.fromEntries(Object.entries(readElement(texts).problems ?? {}).map(([name, { code }]) => [name, code]));
+
+test.each(everyKind.map((element) => [element.kind, element] as const))(
+  "%s put into its fields reads as itself",
+  (_, element) => {
+    expect(readElement(textsOfElement(element)).value).toEqual(element);
+  },
+);
+
+describe("what is wrong is named at the field of its kind", () => {
+  test.each<[string, Texts, Record<string, string>]>([
+    ["worm", { starts: "0" }, { starts: "too-small" }],
+    ["worm", { d1: "-3" }, { d1: "too-small" }],
+    ["worm", { centres: "" }, { centres: "empty" }],
+    ["bevel", { shafts: "200" }, { shafts: "angle-out-of-turn" }],
+    ["bevel", { spiral: "70" }, { spiral: "too-large" }],
+    ["planetary", { planets: "2.5" }, { planets: "not-whole" }],
+    ["planetary", { ring1: "1000000000" }, { ring1: "too-large" }],
+    ["toothed-belt", { beltTeeth: "5" }, { beltTeeth: "too-small" }],
+    ["toothed-belt", { mass: "heavy" }, { mass: "not-a-number" }],
+    ["toothed-belt", { idlers: "120 -20" }, { idlers: "not-an-idler" }],
+    ["toothed-belt", { moved: "1", idlers: "120 -20 40 outside lower" }, { moved: "no-such-idler" }],
+    ["v-belt", { belts: "0" }, { belts: "too-small" }],
+    ["chain", { links: "99.5" }, { links: "not-whole" }],
+    ["chain", { z1: "2" }, { z1: "teeth-too-few" }],
+    ["gap", { gapDiameter: "" }, { gapDiameter: "empty" }],
+    ["gear-pair", { switches: "yes", gearName: "low", gears: "" }, { gears: "one-gear-only" }],
+    ["gear-pair", { switches: "yes", gearName: "low", gears: "high 30" }, { gears: "not-a-gear" }],
+    ["gear-pair", { switches: "yes", gearName: "", gears: "high 30 30" }, { gearName: "missing" }],
+  ])("%s %j", (kind, change, problems) => {
+    expect(problemsOf({ ...kindTexts(kind), ...change })).toEqual(problems);
+  });
+});
+
+test("inches, commas, hands and lines of idlers and gears are read as they are typed", () => {
+  const belt = readElement({
+    ...kindTexts("toothed-belt"),
+    beltPitch: "3/8 in",
+    idlers: "120 -20,5 40; 180 30 35 inside",
+  });
+  expect(belt.value).toMatchObject({
+    pitchMm: expect.closeTo(9.525, 9),
+    idlers: [
+      { x: 120, y: -20.5, diameterMm: 40, side: "outside", strand: "lower" },
+      { x: 180, y: 30, diameterMm: 35, side: "inside", strand: "upper" },
+    ],
+  });
+  const gears = readElement({
+    ...kindTexts("gear-pair"),
+    switches: "yes",
+    gearName: "low",
+    gears: "high 30 30\ntop 36:24 0,1 -0.1",
+  });
+  expect(gears.value && ratiosOf(gears.value)).toEqual([
+    { name: "low", ratio: -2 },
+    { name: "high", ratio: -1 },
+    { name: "top", ratio: -24 / 36 },
+  ]);
+  const helical = readElement({ ...kindTexts("gear-pair"), helix: "15", helixHand: "left" });
+  expect(helical.value).toMatchObject({ pair: { helixAngleDeg: -15 } });
+});

@@ -1,0 +1,10 @@
+import { formatNumber } from "~/app/features/words/figure";
+
+/** A figure as a person would type it: no trailing zeros, a plain minus; empty for none. */
+export const numberText = (value: number | null | undefined, decimals = 6): string =>
+  value === null || value === undefined
+    ? ""
+    : formatNumber(value, decimals)
+        .replace("−", "-")
+        .replace(/(\.\d*?)0+$/, "$1")
+        .replace(/\.$/, "");

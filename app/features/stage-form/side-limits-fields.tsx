@@ -1,0 +1,61 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { recommendSide } from "~/core/limits";
+import { type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
+import { Button } from "~/ui/button";
+import { sideWords } from "../words/quantity";
+import { ruleWords } from "./rule-words";
+import { TextField, useForm } from "./text-field";
+
+/** Limits of what is read beside it, each with its own; what is left empty is kept when read, and not judged. */
+export function SideLimitsFields({ element }: { element: StageElement }) {
+  const quantities = sidesOf(element);
+  if (quantities.length === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-11 content-center cursor-pointer text-xl font-bold">
+        Read beside it: {quantities.map((quantity) => sideWords[quantity].toLowerCase()).join(", ")}
+      </summary>
+      <div className="grid gap-5 pt-2 max-w-4xl">
+        {quantities.map((quantity) => (
+          <SideRow key={quantity} element={element} quantity={quantity} />
+        ))}
+      </div>
+    </details>
+  );
+}
+
+function SideRow({ element, quantity }: { element: StageElement; quantity: SideQuantity }) {
+  const { fields } = useForm();
+  const name = (part: string) => `side.${quantity}.${part}`;
+  const { unit, digits } = sideUnit[quantity];
+  const found = recommendSide(element, quantity, {});
+  return (
+    <fieldset className="grid grid-cols-2 sm:grid-cols-[8rem_8rem_minmax(0,1fr)] gap-4 border-t border-rule pt-2">
+      <legend className="font-semibold">{sideWords[quantity]}</legend>
+      <TextField name={name("lo")} label="Lower" aria-label={`${sideWords[quantity]}, lower`} hint={unit} />
+      <TextField name={name("hi")} label="Upper" aria-label={`${sideWords[quantity]}, upper`} hint={unit} />
+      <TextField name={name("source")} label="Source, in words" aria-label={`${sideWords[quantity]}, source`} />
+      {found && (
+        <p className="col-span-full flex flex-wrap gap-3 items-center">
+          <span>
+            Recommended {found.lo > 0 ? `${formatNumber(found.lo, digits)} to ` : "up to "}
+            {formatNumber(found.hi, digits)} {unit}. <span className="text-mid">{ruleWords(found)}</span>
+          </span>
+          <Button
+            kind="quiet"
+            onClick={() =>
+              fields.setAll({
+                [name("lo")]: found.lo > 0 ? formatNumber(found.lo, digits) : "",
+                [name("hi")]: formatNumber(found.hi, digits),
+                [name("kind")]: "recommended",
+                [name("source")]: ruleWords(found),
+              })
+            }
+          >
+            Fill it in
+          </Button>
+        </p>
+      )}
+    </fieldset>
+  );
+}

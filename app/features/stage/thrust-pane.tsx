@@ -1,0 +1,39 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { type StageElement, type Thrust, thrustsOf } from "~/core/stages";
+
+const memberWords = (element: StageElement, member: 0 | 1): string =>
+  element.kind === "worm" ? (member === 0 ? "worm" : "wheel") : member === 0 ? "pinion" : "gear";
+
+const wayWords: Record<Thrust["way"], string> = {
+  "away-from-drive": "away from the end at which the first member is driven",
+  "towards-drive": "towards the end at which the first member is driven",
+  "with-the-worm": "along its own axis, the way the worm's threads sweep past it",
+  "against-the-worm": "against the way the worm's threads sweep past it",
+  "into-mesh": "into the mesh, towards the apex",
+  "out-of-mesh": "out of the mesh, away from the apex",
+};
+
+/** Which way each member pushes along its shaft, by the way the first turns; nothing for what does not push. */
+export function ThrustPane({ element, forceN = null }: { element: StageElement; forceN?: number | null }) {
+  const thrusts = thrustsOf(element);
+  if (thrusts.length === 0) return null;
+  const from = element.kind === "bevel" ? "seen from its back" : "seen from where it is driven";
+  return (
+    <section aria-label="Axial thrust" className="mt-3">
+      <p className="font-bold">Axial thrust, the {memberWords(element, 0)} driving</p>
+      {(["clockwise", "counter-clockwise"] as const).map((turning) => (
+        <p key={turning} className="mt-1">
+          <b>{turning === "clockwise" ? "Clockwise" : "Counter-clockwise"}</b>, {from}:{" "}
+          {thrusts
+            .filter((thrust) => thrust.turning === turning)
+            .map(
+              (thrust) =>
+                `${memberWords(element, thrust.member)} ${wayWords[thrust.way]}, ${forceN === null ? `${formatNumber(100 * thrust.perTangential, 0)} % of the force on the teeth` : `${formatNumber(forceN * thrust.perTangential, 0)} N`}`,
+            )
+            .join("; ")}
+          .
+        </p>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,181 @@
+import { formatNumber } from "~/app/features/words/figure";
+import {
+  type Frame,
+  frameOf,
+  type JudgedQuantity,
+  judgedBy,
+  judgedUnit,
+  type MeasuredQuantity,
+  onBelt,
+  type SideQuantity,
+  type StageElement,
+  type StageKind,
+} from "~/core/stages";
+
+export const kindWords: Record<StageKind, string> = {
+  "gear-pair": "gear pair",
+  worm: "worm and wheel",
+  bevel: "bevel pair",
+  planetary: "planetary set",
+  "toothed-belt": "toothed belt",
+  "v-belt": "V-belt",
+  chain: "roller chain",
+  gap: "gap",
+};
+
+export const judgedWords: Record<JudgedQuantity, string> = {
+  backlash: "backlash",
+  "lost-motion": "lost motion at the output",
+  tension: "tension of one strand",
+  sag: "sag",
+  elongation: "elongation",
+  gap: "gap",
+};
+
+export const sideWords: Record<SideQuantity, string> = {
+  "end-float": "End float",
+  elongation: "Elongation",
+  runout: "Runout",
+  offset: "Offset of the faces",
+  angle: "Angle between the wheels",
+};
+
+/** What each way of measuring is called, and what it is worth. */
+export const measuredWords: Record<MeasuredQuantity, { name: string; worth: string }> = {
+  "circumferential-backlash": {
+    name: "Free way, indicator",
+    worth: "The best there is on an installed stage; the tip square to the motion, the other member held.",
+  },
+  "normal-backlash": {
+    name: "Feeler between the flanks",
+    worth:
+      "Good where the feeler lies flat; it is shorter than the free way at the pitch circle, and that is taken into account.",
+  },
+  "tip-clearance": {
+    name: "Pin or feeler, tip to root",
+    worth:
+      "Rough: real tips and roots stray by half a tenth (common practice), and all of that goes into the backlash.",
+  },
+  "angular-backlash": {
+    name: "Free angle",
+    worth: "As good as the protractor: a minute of arc is a third of a hundredth at 10 mm.",
+  },
+  tension: { name: "Tension, as the gauge shows it", worth: "As good as the gauge and its calibration for this belt." },
+  "span-frequency": {
+    name: "Span frequency, plucked",
+    worth:
+      "One per cent of frequency is two of tension; the mass a metre is taken as good to 2.5 % (common practice: weighed belts differ by 5 to 10).",
+  },
+  "span-force": {
+    name: "Force for a deflection",
+    worth: "Good where the span is long: press square to it in the middle, by a 64th of the span.",
+  },
+  "span-deflection": {
+    name: "Deflection by a force",
+    worth: "Rough on short spans, where a tenth of a millimetre is much of the deflection.",
+  },
+  sag: {
+    name: "Sag in the middle of the slack span",
+    worth: "From the straight line, the other strand pulled tight: half of the whole way up and down.",
+  },
+  elongation: {
+    name: "Length over counted pitches",
+    worth: "Roller to roller on the same side, under a light pull, over ten pitches or more.",
+  },
+  gap: {
+    name: "Gap: pin, feeler, caliper or indicator",
+    worth: "As good as the instrument; feel for the same drag each time.",
+  },
+  "end-float": { name: "End float", worth: "Push and pull along the shaft, indicator on its end." },
+  runout: { name: "Runout", worth: "The whole swing of the indicator over a turn." },
+  offset: { name: "Offset", worth: "Straight-edge across both faces." },
+  angle: { name: "Angle", worth: "Straight-edge or laser across both faces." },
+};
+
+/** Unit and digits in which a stage is spoken of. */
+export type StageUnit = { unit: string; digits: number; quantity: JudgedQuantity; name: string };
+
+export function stageUnit(element: StageElement): StageUnit {
+  const quantity = judgedBy(element);
+  return { ...judgedUnit[quantity], quantity, name: judgedWords[quantity] };
+}
+
+/** A value of the judged quantity with its unit: "0.12 mm", "240 N", "12.5 arcmin". */
+export const withUnit = (value: number, { unit, digits }: { unit: string; digits: number }): string =>
+  `${formatNumber(value, digits)}${unit === "°" ? "" : " "}${unit}`;
+
+/** "tooth 5", "place 2", "link 12", "belt 2, place 1". */
+export function placeWords(frame: Frame, place: number): string {
+  const { belt, place: on } = onBelt(frame, place);
+  return frame.belts > 1 ? `belt ${belt}, place ${on}` : `${frame.word} ${on}`;
+}
+export const placeOf = (element: StageElement, place: number): string => placeWords(frameOf(element), place);
+
+/** What the tight spot is called on a stage of this kind. */
+export function tightWords(element: StageElement): string {
+  switch (judgedBy(element)) {
+    case "tension":
+      return "the tightest place";
+    case "sag":
+      return "the tightest place of the chain";
+    case "gap":
+      return "the narrowest place";
+    default:
+      return "the tight spot";
+  }
+}
+
+/** Teeth or diameters, as they stand beside a stage's name. */
+export const sizeWords = (element: StageElement): string => {
+  switch (element.kind) {
+    case "gear-pair":
+      return element.pair.teeth.join(" : ");
+    case "worm":
+      return `${element.worm.wormStarts} : ${element.worm.wheelTeeth}`;
+    case "bevel":
+      return element.bevel.teeth.join(" : ");
+    case "planetary":
+      return [element.set.sun, ...element.set.planet, ...element.set.ring].join(" / ");
+    case "toothed-belt":
+    case "chain":
+      return element.teeth.join(" : ");
+    case "v-belt":
+      return element.pitchDiameterMm.map((d) => `⌀${formatNumber(d, 0)}`).join(" : ");
+    case "gap":
+      return "";
+  }
+};
+
+/** The stage in a line: "toothed belt 20 : 60, pitch 5 mm, 120 teeth". */
+export function elementWords(element: StageElement): string {
+  const f = (value: number, digits = 3) =>
+    formatNumber(value, digits)
+      .replace(/(\.\d*?)0+$/, "$1")
+      .replace(/\.$/, "");
+  const head = `${kindWords[element.kind]} ${sizeWords(element)}`.trim();
+  switch (element.kind) {
+    case "gear-pair": {
+      const helix = element.pair.helixAngleDeg;
+      const slant = helix === 0 ? "" : `, helix ${f(Math.abs(helix), 1)}° ${helix > 0 ? "right" : "left"}`;
+      return `${head}, module ${f(element.pair.moduleMm)}${slant}${element.pair.internal ? ", internal" : ""}${element.gears ? `, ${element.gears.length + 1} gears` : ""}`;
+    }
+    case "worm":
+      return `${head}, axial module ${f(element.worm.axialModuleMm)}, ${element.hand}-hand`;
+    case "bevel":
+      return `${head}, module ${f(element.bevel.moduleMm)}, shafts at ${f(element.bevel.shaftAngleDeg, 1)}°`;
+    case "planetary":
+      return `${head}, ${element.set.planets} planets`;
+    case "toothed-belt":
+      return `${head}, pitch ${f(element.pitchMm)} mm, ${element.beltTeeth} teeth`;
+    case "v-belt":
+      return `${element.belts > 1 ? `${element.belts} ` : ""}${head}, ${f(element.lengthMm, 0)} mm long`;
+    case "chain":
+      return `${head}, pitch ${f(element.pitchMm)} mm, ${element.links} links`;
+    case "gap":
+      return {
+        "end-float": "end float",
+        "pinion-clearance": "pinion clearance",
+        "running-clearance": "running clearance",
+      }[element.what];
+  }
+}

@@ -1,0 +1,115 @@
+import { useDeferredValue, useMemo, useState } from "react";
+import { data, Link } from "react-router";
+import { PlaceHead } from "~/app/features/shell/head";
+import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
+import { KeptOptions } from "~/app/features/swap/kept-options";
+import { swapQuestion } from "~/app/features/swap/question";
+import { SwapTable } from "~/app/features/swap/swap-table";
+import { formatNumber } from "~/app/features/words/figure";
+import { jsonObject } from "~/app/session/json-object";
+import { asPerson, everyRole } from "~/app/session/session.server";
+import { gearPair, type SwapQuestion, swapOptions } from "~/core/gears";
+import { mayWork } from "~/operations/context";
+import { dropOption, keepOption } from "~/operations/swap";
+import { Choice } from "~/ui/field";
+import type { Route } from "./+types/route";
+import { loadSwap } from "./load-swap.server";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `Other gears for ${loaderData?.stage.name ?? "a stage"}, Harmostat` },
+];
+
+export const loader = ({ params, context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, everyRole, (asked) => loadSwap(asked, params.stageId));
+
+/** A pair kept beside the present one, or put away again. */
+export async function action({ params, context, request }: Route.ActionArgs) {
+  const input = await jsonObject(request);
+  return asPerson(context, request, mayWork, async (asked) => {
+    const of = { ...input, stageId: params.stageId };
+    const done =
+      input && "drop" in input ? await dropOption(asked, { ...of, id: input.drop }) : await keepOption(asked, of);
+    return done.ok ? data({ done: done.value.id }) : data({ refusal: done.refusal }, { status: 400 });
+  });
+}
+
+export default function Swap({ loaderData }: Route.ComponentProps) {
+  const { stage, machine, stock, kept } = loaderData;
+  const [texts, setTexts] = useState<Record<string, string>>({ from: "stores" });
+  const setAll = (more: Record<string, string>) => setTexts((was) => ({ ...was, ...more }));
+  const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
+  const asked = swapQuestion(stage, stock, texts);
+  // What is typed stands at once; the search follows.
+  const question = useDeferredValue(JSON.stringify(asked?.value?.question ?? null));
+  const options = useMemo(() => {
+    const searched = JSON.parse(question) as SwapQuestion | null;
+    return searched ? swapOptions(searched) : [];
+  }, [question]);
+  const { element } = stage.geometry;
+  const present = element.kind === "gear-pair" ? gearPair(element.pair) : null;
+  return (
+    <>
+      <PlaceHead />
+      <main className="p-5 max-sm:p-3.5 grid gap-6">
+        <div>
+          <p>
+            <Link to={`/stages/${stage.id}`} className="min-h-11 inline-flex items-center">
+              {stage.name}, {machine.name}
+            </Link>
+          </p>
+          <h1 className="text-3xl font-bold">
+            {options.length === 0
+              ? "No other pair fits"
+              : `${options.length} ${options.length === 1 ? "pair fits" : "pairs fit"} in this place`}
+          </h1>
+          {present?.ok && element.kind === "gear-pair" && (
+            <p className="text-lg">
+              Now <b className="figure">{element.pair.teeth.join(" : ")}</b>, module{" "}
+              {formatNumber(element.pair.moduleMm, 3)}, at{" "}
+              <span className="figure">{formatNumber(present.value.centreDistanceMm, 2)} mm</span>; wanted is a backlash
+              of{" "}
+              <span className="figure">
+                {formatNumber(stage.limits.lo, 2)} to {formatNumber(stage.limits.hi, 2)} mm
+              </span>
+              , {stage.limits.source}.
+            </p>
+          )}
+        </div>
+        <FormProvider value={{ fields, problems: asked?.problems ?? null }}>
+          <form className="grid gap-4" onSubmit={(event) => event.preventDefault()} aria-label="What is looked for">
+            <Choice
+              legend="Gears"
+              name="from"
+              value={texts.from === "range" ? "range" : "stores"}
+              onChange={(value) => fields.set("from", value)}
+              options={[
+                { value: "stores", label: "from the stores" },
+                { value: "range", label: "to be made, of a range of teeth" },
+              ]}
+            />
+            <div className="grid grid-cols-2 md:grid-cols-4 gap-4 max-w-5xl">
+              {texts.from === "range" && <TextField name="least" label="Teeth from" inputMode="numeric" />}
+              {texts.from === "range" && <TextField name="most" label="to" inputMode="numeric" />}
+              <TextField name="out" label="Slot lets them part by" hint="mm; empty: they stand still" />
+              <TextField name="in" label="and come together by" hint="mm" />
+              <TextField name="rpm" label="Turns a minute of the driver" hint="tells the speeds" />
+              <TextField name="torque" label="Torque there" hint="N·m" />
+            </div>
+          </form>
+        </FormProvider>
+        <SwapTable
+          options={options}
+          rpm={asked?.value?.rpm ?? null}
+          torqueNm={asked?.value?.torque ?? null}
+          mayKeep={loaderData.mayWork}
+          empty={
+            texts.from === "range"
+              ? "No gears of this range mesh here with the backlash that is wanted. Widen the range, or give the slot its travel."
+              : "No two gears in the stores mesh here with the backlash that is wanted. Give the slot its travel, or look what could be made."
+          }
+        />
+        <KeptOptions kept={kept} timeZone={loaderData.timeZone} mayDrop={loaderData.mayWork} />
+      </main>
+    </>
+  );
+}
