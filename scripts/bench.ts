@@ -1,22 +1,30 @@
 /**
  * Costs, as counts and ratios; `npm run bench`. Needs the build that ./start or ./test makes, and about 4 GB of disk for a while.
  *
- * - the next move recomputed from 48 readings with everything that is drawn, as a share of one frame
+ * - the next move recomputed on a stage of every kind with everything that is drawn, as a share of one frame
+ * - a drive line of twelve stages worked through and drawn, likewise
  * - CPU time of the server for the floor, machine, stage, job and jobs pages, as a ratio to a bare page of the same server with one
  *   trivial query: with the demo, and with 1,000 machines and ten years of weekly rounds beside it
  * - the plan of every query behind these pages on those, written to docs/query-plans.md
+ * - two hundred gears looked through for every pair that fits; five hundred drawers against a general integer program
+ * - a sign-in; every route and action asked in every role, and how many answers are as they should be
  * - JavaScript that the job page loads, compressed
  * - a tablet that was away sends 500 entries
  *
  *   npm run bench -- demo     without the large works
  */
 import { openPool, type Pool } from "../data/postgres";
+import { drawLine } from "./bench/draw-line";
 import { growWorks, size } from "./bench/large-works";
 import { measurePages, measureScripts, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
 import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
+import { measureSignIn } from "./bench/sign-in";
+import { measureStacks } from "./bench/stacks";
+import { measureSwap } from "./bench/swap";
 import { visitor } from "./bench/visitor";
+import { idsForRoles, roleMatrix } from "./lib/role-matrix";
 import { withThrowawayApp } from "./lib/throwaway-app";
 
 type Place = { machineId: string; stageId: string; jobId: string; workshopId: string };
@@ -40,11 +48,19 @@ async function place(pool: Pool, where: string): Promise<Place> {
 }
 
 recompute();
+drawLine();
+measureSwap();
+await measureStacks();
 await withThrowawayApp(async ({ base, pid, databaseUrl }) => {
   const pool = openPool(databaseUrl);
   try {
     const person = await visitor(base);
     const demo = await place(pool, "j.signed_entry is null");
+    await measureSignIn(base, person, pid);
+    const { asked, wrong } = await roleMatrix(base, await idsForRoles(pool, demo));
+    console.log(
+      `roles: ${asked - wrong.length} of ${asked} answers as they should be${wrong.map((line) => `\n  ${line}`).join("")}`,
+    );
     await measurePages("demo", person, pid, pagesOf(demo));
     await measureScripts(person, `/jobs/${demo.jobId}`);
     await measureReplay(person, pid, pool);

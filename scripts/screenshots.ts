@@ -33,6 +33,13 @@ async function take(base: string): Promise<void> {
   await tablet.getByRole("link", { name: "Rotary die-cutter" }).click();
   await tablet.getByRole("heading", { name: "Logbook" }).waitFor();
   await shoot(tablet, "machine");
+  await tablet.getByRole("link", { name: "Change the drive line" }).click();
+  await tablet
+    .getByRole("heading", { name: /drive line/i })
+    .first()
+    .waitFor();
+  await shoot(tablet, "drive-line");
+  await tablet.goBack();
   await placesOf(tablet, (name) => shoot(tablet, name));
   const phone = await open({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
   await phone.getByRole("link", { name: /^Job open since/ }).click();
@@ -43,6 +50,9 @@ async function take(base: string): Promise<void> {
     await phone.getByRole("button", { name: new RegExp(word) }).click();
   await shoot(phone, "job-feel");
   await phone.getByRole("button", { name: "Read numbers instead" }).click();
+  await phone.getByRole("button", { name: "Did it so" }).waitFor();
+  // What is chosen follows to the other tablets a moment later.
+  await phone.waitForTimeout(2500);
   await phone.goto("/");
   await phone.getByRole("link", { name: "Strapper" }).click();
   await phone.getByRole("link", { name: "Quick touch" }).click();
@@ -55,6 +65,7 @@ async function take(base: string): Promise<void> {
   await dark.getByRole("button", { name: "Did it so" }).waitFor();
   await shoot(dark, "job-dark");
   await wholeJob(tablet, (name) => shoot(tablet, name));
+  await beltJob(tablet, (name) => shoot(tablet, name));
   await browser.close();
 }
 
@@ -70,7 +81,7 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   await shoot("record");
   await page.goto("/");
   await page.getByRole("link", { name: /^Knife gears/ }).click();
-  await page.getByRole("heading", { name: "Two rounds on one gear" }).waitFor();
+  await page.getByRole("heading", { name: "Two rounds on one part" }).waitFor();
   await page.waitForTimeout(600);
   await shoot("stage");
   await page.goto("/bench/gear-identify");
@@ -86,6 +97,24 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 }
 
+/** A belt by its span frequency, on the machine with the eccentric idler. */
+async function beltJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name: "Folder-gluer" }).click();
+  await page.getByRole("group", { name: "A job on" }).getByText("Transport belt", { exact: true }).click();
+  await page.getByLabel("Why is the transport belt looked at?").fill("Slips when full");
+  await page.keyboard.press("Enter");
+  await page.getByLabel("Number of the lock").fill("12");
+  await page.keyboard.press("Enter");
+  await page.getByRole("textbox", { name: /^Reading at tooth 1/ }).waitFor();
+  for (const value of ["31", "32.5", "32", "30.5", ""]) {
+    await page.keyboard.type(value);
+    await page.keyboard.press("Enter");
+  }
+  await page.getByRole("button", { name: "Did it so" }).waitFor();
+  await shoot("job-belt");
+}
+
 async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
   const read = async (values: readonly string[]) => {
     for (const value of values) {
@@ -93,6 +122,7 @@ async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Pro
       await page.keyboard.press("Enter");
     }
   };
+  await page.getByRole("group", { name: "A job on" }).getByText("Cutter drive", { exact: true }).click();
   await page.getByLabel("Why is the cutter drive looked at?").fill("Rattles at start");
   await page.keyboard.press("Enter");
   await page.getByLabel("Number of the lock").fill("12");

@@ -1,5 +1,5 @@
 /**
- * Starts Harmostat: private cluster (unless DATABASE_URL names a server), migrations, demo or first lead on an empty
+ * Starts Harmostat: private cluster (unless DATABASE_URL names a server), migrations, the demo on an empty
  * database, build when sources changed, the server on loopback. Ctrl-C stops everything it started.
  *
  *   ./start            with the demo when the database is empty
@@ -15,6 +15,7 @@ import { join, resolve } from "node:path";
 import { pathToFileURL } from "node:url";
 import { openPool } from "../data/postgres";
 import { fillStandings } from "../operations/refresh-standing";
+import { nobodyYet } from "../operations/set-up-workshop";
 import type { Service } from "../server/app";
 import { buildApp } from "./lib/build-app";
 import { buildIsCurrent } from "./lib/build-stamp";
@@ -68,7 +69,8 @@ async function main(): Promise<void> {
   const server = await listen(service);
   stopping.push(() => closeServer(server));
   say(`\nHarmostat stands at http://127.0.0.1:${port}`);
-  if (signIn) say(`Sign in as "${signIn.name}" with the password "${signIn.password}".`);
+  if (await nobodyYet(service.pool)) say("Nobody works here yet: open it and name the first lead.");
+  else if (signIn) say(`Sign in as "${signIn.name}" with the password "${signIn.password}".`);
   say("Ctrl-C stops it.");
 }
 

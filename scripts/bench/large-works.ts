@@ -50,13 +50,13 @@ export async function growWorks(pool: Pool): Promise<void> {
     await run(`insert into job (id, machine_id, reason, opened_by, opened_at, signed_entry)
       select job_id, machine_id, 'Weekly round', person_id, at, signed_id from visit, model`);
     await run("insert into job_stage select job_id, stage_id, 0 from visit");
-    const result = `jsonb_build_object('count', ${size.readings}, 'minMm', low, 'maxMm', low + 0.05, 'meanMm', low + 0.025, 'worstMinMm', low - 0.002,
-      'worstMaxMm', low + 0.052, 'tightTooth', 7, 'expandedUncertaintyMm', 0.01, 'verdict', 'conforms', 'fits', true, 'carriedFrom', null)`;
+    const result = `jsonb_build_object('quantity', 'backlash', 'count', ${size.readings}, 'min', low, 'max', low + 0.05, 'mean', low + 0.025, 'worstMin', low - 0.002,
+      'worstMax', low + 0.052, 'tightTooth', 7, 'expandedUncertainty', 0.01, 'verdict', 'conforms', 'fits', true, 'carriedFrom', null)`;
     const entry = (id: string, kind: string, body: string, offset: number) =>
       run(`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, made_by, made_at, recorded_at, usage, geometry_id,
-          adjuster_id, limits_id, previous_hash, hash)
+          adjuster_id, limits_id, previous_hash, hash, format)
         select ${id}, machine_id, 3 * (w - 1) + ${offset}, job_id, visit.stage_id, '${kind}', ${body}, person_id, at, at, w * 40, geometry_id,
-          adjuster_id, limits_id, '\\x00', '\\x00' from visit, model`);
+          adjuster_id, limits_id, '\\x00', '\\x00', 2 from visit, model`);
     await entry("opened_id", "job-opened", `'{"reason": "Weekly round"}'::jsonb`, 1);
     await entry("round_id", "round", `jsonb_build_object('phase', 'as-found', 'result', ${result})`, 2);
     await entry(
@@ -66,8 +66,8 @@ export async function growWorks(pool: Pool): Promise<void> {
         'comment', '', 'nextDate', null, 'provisional', '[]'::jsonb)`,
       3,
     );
-    await run(`insert into reading (entry_id, ordinal, tooth, turn, angle_deg, sense, quantity, typed, unit, value_mm, struck,
-        indicator_radius_mm, indicator_angle_deg, instrument_id, resolution_mm, expanded_uncertainty_mm, live)
+    await run(`insert into reading (entry_id, ordinal, tooth, turn, angle_deg, sense, quantity, typed, unit, value, struck,
+        indicator_radius_mm, indicator_angle_deg, instrument_id, resolution, expanded_uncertainty, live)
       select round_id, i, 1 + 4 * i, 1, i * 25, 'clockwise', 'circumferential-backlash', round((low + 0.004 * i)::numeric, 2)::text, 'mm',
         low + 0.004 * i, false, 60, 0, instrument_id, 0.01, 0.006, false
       from visit, model, generate_series(0, ${size.readings - 1}) i`);

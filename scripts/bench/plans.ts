@@ -1,6 +1,7 @@
 import { writeFileSync } from "node:fs";
 import { join, resolve } from "node:path";
 import type { Database, Pool } from "../../data/postgres";
+import { driveLineOf } from "../../data/queries/drive-lines";
 import {
   attachmentsOf,
   correctionsOf,
@@ -53,6 +54,7 @@ export async function writePlans(
       "Meter readings": (db) => usageReadings(db, at.machineId, 6),
       "Photographs and files": (db) => attachmentsOf(db, at.machineId, 8),
       "Its twins": (db) => twinsOf(db, machine),
+      "What drives what": (db) => driveLineOf(db, at.machineId),
     },
     Stage: {
       "What standing and trend rest on": (db) => stageHistory(db, at.stageId, 160),

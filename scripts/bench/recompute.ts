@@ -1,64 +1,73 @@
 import { assessRound, roundedMove } from "../../core/advice";
-import { gearBlanks, toothOutlines } from "../../core/gears";
-import { seededRandom, simulatedMesh } from "../../core/practice";
+import { partOutline } from "../../core/drawing";
+import { seededRandom, simulatedStage } from "../../core/practice";
 import { mustHold } from "../../core/quantity";
-import { backlashAt, typedRound } from "../../core/rounds";
-import { pairOf } from "../../demo/scenario";
+import { fittedAt, placesToRead, typedRound } from "../../core/rounds";
+import { frameOf, judgedBy, type StageKind, stageKinds, waysToMeasure } from "../../core/stages";
+import type { DemoStage } from "../../demo/types";
 import { machines } from "../../demo/works";
 import { curvePath, dialScale, outlinePath } from "../../ui/round-dial/layout";
+import { frameMs, timed } from "./timed";
 
-const frameMs = 1000 / 60;
-
-/** Median of many runs: what a keystroke costs between two frames. */
+/** What a keystroke costs between two frames, on a stage of every kind: a round, its advice and its drawing data. */
 export function recompute(): void {
-  const stage = machines[0]?.stages[0];
-  if (!stage) throw new Error("the demo has no stage");
-  const pair = pairOf(stage);
-  const mesh = simulatedMesh({ ...stage.hidden, pair }, 0.01, 0.003, seededRandom(1));
-  const readings = Array.from({ length: 48 }, (_, i) => ({
-    tooth: ((i * 7) % pair.teeth[1]) + 1,
-    turn: 1 + Math.floor((i * 7) / pair.teeth[1]),
-    typed: mesh.read((i * 7 * 360) / pair.teeth[1]).toFixed(2),
+  const stages = machines.flatMap((machine) => machine.stages);
+  for (const kind of stageKinds) {
+    const stage = stages.find(({ geometry }) => geometry.element.kind === kind);
+    if (!stage) throw new Error(`the demo has no ${kind}`);
+    const { median, slow, readings } = cost(stage, kind);
+    console.log(
+      `${kind}: round of ${readings} + advice + drawing data ${median.toFixed(2)} ms, ${((100 * median) / frameMs).toFixed(0)} % of a frame (95 of 100 below ${slow.toFixed(2)} ms)`,
+    );
+  }
+}
+
+function cost(stage: DemoStage, kind: StageKind): { median: number; slow: number; readings: number } {
+  const { element } = stage.geometry;
+  const frame = frameOf(element);
+  const quantity = waysToMeasure(element)[0] ?? "circumferential-backlash";
+  const simulated = simulatedStage({ ...stage.hidden, element }, quantity, 0.01, 0.003, seededRandom(1));
+  // Of a gear pair as many readings as anybody takes; of the others their usual round.
+  const places =
+    kind === "gear-pair"
+      ? Array.from({ length: 48 }, (_, i) => ({
+          tooth: ((i * 7) % frame.places) + 1,
+          turn: 1 + Math.floor((i * 7) / frame.places),
+        }))
+      : placesToRead(frame, null).map((tooth) => ({ tooth, turn: 1 }));
+  const readings = places.map((at) => ({
+    ...at,
+    typed: simulated.measure(at.tooth, at.turn).toFixed(2),
     struck: false,
   }));
-  const outline = toothOutlines(gearBlanks(pair)[1]);
-  const limits = { lo: stage.limits.loMm, hi: stage.limits.hiMm - 0.03 };
+  const { outline } = partOutline(element);
+  const narrow = 0.2 * (stage.limits.hi - stage.limits.lo);
+  const limits = { lo: stage.limits.lo, hi: stage.limits.hi - narrow };
+  const { adjuster, step } = stage.adjuster;
   const once = () => {
     const values = mustHold(
       typedRound(
-        pair,
-        { resolutionMm: 0.01, expandedUncertaintyMm: 0.006, coverage: 2 },
-        { indicatorRadiusMm: null, indicatorAngleDeg: 0 },
+        element,
+        { resolution: 0.01, expandedUncertainty: 0.006, coverage: 2 },
+        { quantity, indicatorRadiusMm: null, indicatorAngleDeg: 0 },
         readings,
       ),
     );
-    const assessed = mustHold(
-      assessRound({ pair, limits, adjuster: stage.adjuster.adjuster }, values.readings, values.expandedUncertaintyMm),
-    );
-    const mm = values.readings.map((reading) => reading.backlashMm);
-    const now = { min: Math.min(...mm), max: Math.max(...mm) };
-    const move = roundedMove(assessed.advice, stage.adjuster.adjuster, stage.adjuster.step, now.min, now.max);
-    const scale = dialScale(limits, mm, { inner: 92, outer: 230 });
-    const { harmonics } = assessed;
-    if (!harmonics) throw new Error("48 readings did not give a fit");
-    const fitted = (angle: number) => backlashAt(harmonics, angle, pair.teeth[1] / pair.teeth[0]);
-    const shift = move ? move.minMm - now.min : 0;
+    const assessed = mustHold(assessRound({ element, limits, adjuster }, values.readings, values.expandedUncertainty));
+    const read = values.readings.map((reading) => reading.value);
+    const now = { min: Math.min(...read), max: Math.max(...read) };
+    const move = adjuster && roundedMove(assessed.advice, adjuster, step, now, judgedBy(element));
+    const scale = dialScale(limits, read, { inner: 92, outer: 230 });
+    const { fit } = assessed;
+    const ratio = frame.teeth ? frame.teeth[1] / frame.teeth[0] : 1;
+    const fitted = (angle: number) => (fit ? fittedAt(fit.harmonics, angle, ratio) : now.min);
+    const shift = move ? move.min - now.min : 0;
     return [
       curvePath(scale, fitted),
       curvePath(scale, (angle) => fitted(angle) + shift),
       outlinePath(outline, 3),
-      ...values.readings.map((reading) => scale.place(reading.gearAngleDeg, reading.backlashMm)),
+      ...values.readings.map((reading) => scale.place(reading.gearAngleDeg, reading.value)),
     ].length;
   };
-  for (let i = 0; i < 50; i++) once();
-  const times = Array.from({ length: 200 }, () => {
-    const before = performance.now();
-    once();
-    return performance.now() - before;
-  }).sort((a, b) => a - b);
-  const median = times[100] ?? 0;
-  const slow = times[190] ?? 0;
-  console.log(
-    `round + advice + drawing data, 48 readings: ${median.toFixed(2)} ms, ${((100 * median) / frameMs).toFixed(0)} % of a frame (95 of 100 below ${slow.toFixed(2)} ms)`,
-  );
+  return { ...timed(once), readings: readings.length };
 }

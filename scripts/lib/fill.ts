@@ -1,33 +1,22 @@
-import { randomBytes } from "node:crypto";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { v7 } from "uuid";
 import { openPool } from "../../data/postgres";
-import { countWorkshops } from "../../data/queries/people";
-import { instruments, lead } from "../../demo/works";
-import { setUpWorkshop } from "../../operations/set-up-workshop";
+import { countPeople } from "../../data/queries/people";
+import { lead } from "../../demo/works";
 import { loadDemo } from "./load-demo";
 
 export type SignIn = { name: string; password: string };
 
-/**
- * An empty database gets the demo, or with `empty` a workshop with its first lead under a password of its own. Returns how to
- * sign in where that is known here.
- */
+/** An empty database gets the demo, or with `empty` nothing: its first lead is asked for. Returns how to sign in where that is known here. */
 export async function fillEmptyDatabase(url: string, empty: boolean, home: string): Promise<SignIn | null> {
   const noteFile = join(home, "first-sign-in.json");
   const pool = openPool(url);
   try {
-    if ((await countWorkshops(pool)) === 0) {
-      const signIn = empty
-        ? { name: "lead", password: randomBytes(9).toString("base64url") }
-        : { name: lead.signIn, password: lead.password };
-      writeFileSync(noteFile, JSON.stringify({ ...signIn, url: hostOf(url) }), { mode: 0o600 });
-      if (empty) await firstLead(pool, signIn);
-      else {
-        console.log("Loading the demo …");
-        await loadDemo(pool, new Date());
-      }
+    if ((await countPeople(pool)) === 0 && !empty) {
+      const signIn = { name: lead.signIn, password: lead.password, url: hostOf(url) };
+      writeFileSync(noteFile, JSON.stringify(signIn), { mode: 0o600 });
+      console.log("Loading the demo …");
+      await loadDemo(pool, new Date());
     }
   } finally {
     await pool.end();
@@ -42,13 +31,3 @@ const hostOf = (url: string): string => {
   const { hostname, pathname } = new URL(url);
   return `${hostname}${pathname}`;
 };
-
-async function firstLead(pool: ReturnType<typeof openPool>, signIn: SignIn): Promise<void> {
-  await setUpWorkshop(
-    pool,
-    new Date(),
-    { id: v7(), name: "Workshop", timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
-    { id: v7(), name: "Lead", signIn: signIn.name, password: signIn.password },
-    instruments.map(({ key: _key, ...instrument }) => ({ ...instrument, id: v7() })),
-  );
-}

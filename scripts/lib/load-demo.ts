@@ -1,12 +1,14 @@
 import sharp from "sharp";
 import { v7 } from "uuid";
-import { seededRandom } from "../../core/practice";
+import { seededRandom, usualInstruments } from "../../core/practice";
 import { mustHold, type Result } from "../../core/quantity";
 import type { Pool } from "../../data/postgres";
 import type { Person } from "../../data/queries/people";
+import { people } from "../../demo/people";
 import { photographs } from "../../demo/photographs";
 import { scenario } from "../../demo/scenario";
-import { instruments, lead, machines, workshop } from "../../demo/works";
+import { storeItems } from "../../demo/stores";
+import { calibrations, lead, machines, workshop } from "../../demo/works";
 import { addMachine } from "../../operations/add-machine";
 import { attachFile } from "../../operations/attach-file";
 import type { Context } from "../../operations/context";
@@ -14,10 +16,14 @@ import { correctEntry } from "../../operations/correct-entry";
 import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
 import { openPoint } from "../../operations/open-point";
+import { changePin } from "../../operations/own-account";
+import { addPerson } from "../../operations/people";
 import { recordEntry } from "../../operations/record-entry";
 import { reviseStage } from "../../operations/revise-stage";
+import { saveDriveLine } from "../../operations/save-drive-line";
 import { setUpWorkshop } from "../../operations/set-up-workshop";
 import { signJob } from "../../operations/sign-job";
+import { keepItem } from "../../operations/stores";
 
 const operations: Record<string, (context: Context, input: unknown) => Promise<Result<unknown>>> = {
   "open-job": openJob,
@@ -50,9 +56,24 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     began,
     { ...workshop, id: ids("workshop", began) },
     { ...lead, id: ids("lead", began) },
-    instruments.map((instrument) => ({ ...instrument, id: ids(instrument.key, began) })),
+    usualInstruments.map(({ key, ...instrument }) => ({
+      ...instrument,
+      ...calibrationOf(key, now),
+      id: ids(key, began),
+    })),
   );
-  for (const { key, usage: _usage, stages, ...machine } of machines) {
+  const begins = { pool, person, now: began };
+  for (const { key, pin, ...other } of people) {
+    const added = { ...other, id: ids(key, began), password: lead.password };
+    mustHold(await addPerson(begins, added));
+    const own = { ...person, id: added.id, name: other.name, role: other.role };
+    if (pin) mustHold(await changePin({ ...begins, person: own }, { present: lead.password, pin }));
+  }
+  for (const item of storeItems) {
+    const given = { ...item, id: ids(item.name, began), movementId: ids(`${item.name}-entered`, began) };
+    mustHold(await keepItem(begins, given));
+  }
+  for (const { key, usage: _usage, stages, driveLine, ...machine } of machines) {
     const input = {
       ...machine,
       id: ids(key, began),
@@ -64,9 +85,29 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
         geometryId: ids(`${stageKey}-geometry`, began),
         adjusterId: ids(`${stageKey}-adjuster`, began),
         limitsId: ids(`${stageKey}-limits`, began),
+        adjuster: {
+          ...stage.adjuster,
+          alsoMoves: (stage.adjuster.alsoMoves ?? []).map((also) => ({ ...also, stageId: ids(also.stageId, began) })),
+        },
+        sideLimits: (stage.sideLimits ?? []).map((side) => ({
+          ...side,
+          id: ids(`${stageKey}-${side.quantity}`, began),
+        })),
       })),
     };
     mustHold(await addMachine({ pool, person, now: began }, input));
+    const shaft = (name: string) => (name.startsWith("source-") ? name : ids(name, began));
+    const graph = {
+      sources: driveLine.sources,
+      links: driveLine.links.map((link) => ({ ...link, stageId: shaft(link.stageId), from: shaft(link.from) })),
+      outputs: driveLine.outputs.map((output) => ({ ...output, at: shaft(output.at) })),
+    };
+    const line = {
+      entryId: ids(`${key}-line-entered`, began),
+      revisionId: ids(`${key}-line`, began),
+      machineId: input.id,
+    };
+    mustHold(await saveDriveLine({ pool, person, now: began }, { ...line, seenRevision: 0, graph }));
   }
   const pictures = photographs.map((picture) => ({
     ...picture,
@@ -85,6 +126,12 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
       throw new Error(`${operation} of the demo was refused: ${JSON.stringify(result)} ${JSON.stringify(input)}`);
   }
   await keepUntil(now);
+}
+
+function calibrationOf(key: string, now: Date) {
+  const found = calibrations[key];
+  const day = (days: number) => new Date(now.getTime() + days * 86_400_000).toISOString().slice(0, 10);
+  return found ? { calibratedOn: day(-found.daysAgo), dueOn: day(found.dueInDays) } : {};
 }
 
 async function keepPicture(

@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 
 const root = resolve(import.meta.dirname, "../..");
 const planted = join(root, "core/gears/planted-violation.ts");
-const rooms = ["core", "calc", "data", "operations", "server", "ui", "app", "demo", "scripts"];
+const rooms = ["core", "calc", "data", "operations", "server", "ui", "app", "demo", "scripts", "workers"];
 
 type Violation = { rule: { name: string }; from: string; to: string };
 

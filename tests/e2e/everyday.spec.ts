@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { anotherTablet, awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+import { anotherTablet, awake, beginJob, chooseStage, closeJob, readRound, signIn, visit } from "./steps";
 
 test("quick touch from the label: safe, read, moved, fine; it stands in the trend's logbook like any job", async ({
   browser,
@@ -17,6 +17,7 @@ test("quick touch from the label: safe, read, moved, fine; it stands in the tren
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(new RegExp(`/at/${id}`));
   await page.getByRole("link", { name: "Rewind drive" }).click();
+  await expect(page.getByRole("group", { name: "Push screw" })).toBeVisible();
   await page.getByRole("button", { name: /^Fine: sign as/ }).click();
   await expect(page.getByRole("alert")).toContainText("Say that it is safe first");
   await page.getByRole("checkbox", { name: /^Safe:/ }).check();
@@ -36,6 +37,7 @@ test("two stages in one job, one by feel, things put in and asked for before pow
 }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Folder-gluer" }).click();
+  await chooseStage(page, "fold drive");
   const reason = page.getByLabel("Why is the fold drive looked at?");
   await reason.fill("Both drives");
   await page.getByText("With other stages, or a first build").first().click();
@@ -90,12 +92,15 @@ test("a stage edited while a job on it is open: the job says so and goes on by t
   await lead.getByRole("link", { name: /^Cam drive/ }).click();
   await lead.getByRole("link", { name: "Revise the limits" }).click();
   await expect(lead.getByRole("status").filter({ hasText: "is open on this stage" })).toBeVisible();
-  const [lo, hi] = [await lead.getByLabel("Lower").inputValue(), await lead.getByLabel("Upper").inputValue()];
-  await lead.getByLabel("Lower").fill("0.3");
+  const [lo, hi] = [
+    await lead.getByLabel("Lower", { exact: true }).inputValue(),
+    await lead.getByLabel("Upper", { exact: true }).inputValue(),
+  ];
+  await lead.getByLabel("Lower", { exact: true }).fill("0.3");
   await lead.getByRole("button", { name: "Save" }).click();
   await expect(lead.getByText("The lower one is above the upper one.")).toBeVisible();
-  await lead.getByLabel("Lower").fill("0.05");
-  await lead.getByLabel("Upper").fill("0.2");
+  await lead.getByLabel("Lower", { exact: true }).fill("0.05");
+  await lead.getByLabel("Upper", { exact: true }).fill("0.2");
   await lead.getByRole("button", { name: "Save" }).click();
   await expect(lead.getByRole("heading", { name: "Limits" })).toBeVisible();
   await page.evaluate(() => window.dispatchEvent(new Event("focus")));
@@ -103,8 +108,8 @@ test("a stage edited while a job on it is open: the job says so and goes on by t
   await expect(page.getByRole("img", { name: /^Limits 0.05 to 0.20/ })).toBeVisible();
   await closeJob(page, job);
   await lead.getByRole("link", { name: "Revise the limits" }).click();
-  await lead.getByLabel("Lower").fill(lo);
-  await lead.getByLabel("Upper").fill(hi);
+  await lead.getByLabel("Lower", { exact: true }).fill(lo);
+  await lead.getByLabel("Upper", { exact: true }).fill(hi);
   await lead.getByRole("button", { name: "Save" }).click();
   await expect(lead.getByText("Revision 3", { exact: false }).first()).toBeVisible();
   await lead.context().close();
@@ -118,11 +123,11 @@ test("a machine copied, a name twice, a meter backwards, a file that is not what
   await page.getByRole("link", { name: "Copy" }).click();
   await page.getByText("its mirror image").click();
   await page.getByLabel("Name", { exact: true }).fill("Strapper");
-  await page.getByLabel("Tag").fill("ST-1");
+  await page.getByLabel("Tag", { exact: true }).fill("ST-1");
   await page.getByRole("button", { name: "Make the copy" }).click();
   await expect(page.getByText("The tag stands on Strapper already").first()).toBeVisible();
   await page.getByLabel("Name", { exact: true }).fill("Indexing table, right");
-  await page.getByLabel("Tag").fill("IT-R");
+  await page.getByLabel("Tag", { exact: true }).fill("IT-R");
   await page.getByRole("button", { name: "Make the copy" }).click();
   await expect(page.getByRole("heading", { name: "Indexing table, right", level: 1 })).toBeVisible();
   await expect(page.getByRole("region", { name: /^Twins/ })).toContainText("Indexing table");
@@ -133,7 +138,7 @@ test("a machine copied, a name twice, a meter backwards, a file that is not what
     .getByRole("link", { name: /^Indexing table/ })
     .click();
   await page.getByRole("link", { name: "Copy" }).click();
-  await expect(page.getByLabel("Tag")).toHaveValue("");
+  await expect(page.getByLabel("Tag", { exact: true })).toHaveValue("");
   await visit(page, copied);
 
   for (const reading of ["5000", "500"]) {
@@ -235,6 +240,7 @@ test("an adjuster without a scale: the move ends in a feeler from the set, and t
 test("a first build has nothing as found, and asks for none", async ({ page }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Strapper" }).click();
+  await chooseStage(page, "tensioner gears");
   await page.getByLabel("Why is the tensioner gears looked at?").fill("New tensioner built in");
   await page.getByText("With other stages, or a first build").last().click();
   await page.getByRole("checkbox", { name: "First build: there is nothing as found" }).last().check();
@@ -262,7 +268,7 @@ test("the stage's pictures are saved as SVG and PNG, its next visit is planned, 
 }) => {
   await signIn(page);
   await page.getByRole("link", { name: /^Knife gears/ }).click();
-  await expect(page.getByRole("heading", { name: "Two rounds on one gear" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Two rounds on one part" })).toBeVisible();
   await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
   for (const [button, starts] of [
     ["Trend as SVG", "<svg"],

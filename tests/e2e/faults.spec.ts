@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { openCluster } from "../../scripts/lib/cluster";
-import { anotherTablet, awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+import { anotherTablet, awake, beginJob, chooseStage, closeJob, readRound, signIn, visit } from "./steps";
 
 test("the network goes in the middle of a job: nothing is lost, it is said calmly, and all of it arrives once", async ({
   page,
@@ -87,6 +87,7 @@ test("two people on one job: both sets stand, and the signer is shown what came 
 test("a stale form sent twice opens one job; a signed one takes nothing more", async ({ page }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Sheet feeder" }).click();
+  await chooseStage(page, "cam drive");
   await page.getByLabel("Why is the cam drive looked at?").fill("Twice");
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Number of the lock")).toBeVisible();

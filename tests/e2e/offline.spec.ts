@@ -1,7 +1,7 @@
 import { type BrowserContext, expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { ownStart } from "./own-start";
-import { awake, readRound, signIn } from "./steps";
+import { awake, chooseStage, readRound, signIn } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 const own = ownStart();
@@ -33,6 +33,7 @@ const keptMachines = () =>
 
 /** A whole job without the server, with a reload in the middle; gives its id. */
 async function jobAway(page: Page, reason: string): Promise<string> {
+  await chooseStage(page, "cam drive");
   await page.getByLabel("Why is the cam drive looked at?").fill(reason);
   await page.keyboard.press("Enter");
   await page.getByLabel("Number of the lock").fill("5");

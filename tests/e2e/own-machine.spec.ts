@@ -1,6 +1,6 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
-import { ownStart } from "./own-start";
+import { nameFirstLead, ownStart } from "./own-start";
 import { awake, readRound } from "./steps";
 
 const own = ownStart();
@@ -38,13 +38,9 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
   const base = `http://127.0.0.1:${port}`;
   const started = own.start(port, "--empty");
   await expect.poll(started.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
-  const [, name, password] = /Sign in as "(.+?)" with the password "(.+?)"/.exec(started.output()) ?? [];
   const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
-  await page.goto("/sign-in");
-  await awake(page);
-  await fill(page, { "Sign-in name": name ?? "", Password: password ?? "" });
-  await page.keyboard.press("Enter");
+  await nameFirstLead(page);
   await expect(page.getByRole("heading", { name: "The floor is empty" })).toBeVisible();
   await page.getByRole("link", { name: "Add a machine" }).click();
   await fill(page, { Name: "Bundle press", Tag: "BP-1" });
@@ -53,9 +49,9 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
   await expect(page.getByRole("heading", { name: "A stage of the Bundle press" })).toBeVisible();
   await fill(page, { "Name of the stage": "Press drive", "Teeth of the pinion": "20", "Teeth of the gear": "48" });
   await fill(page, { "Module, or DP": "2", "Centre distance": "68,18" });
-  await expect(page.getByRole("img", { name: "The pair to scale" })).toBeVisible();
+  await expect(page.getByRole("img", { name: /^The gear pair 20 : 48.*to scale$/ })).toBeVisible();
   await page.getByRole("button", { name: "Recommend: fill these in" }).click();
-  await expect(page.getByLabel("Lower")).not.toHaveValue("");
+  await expect(page.getByLabel("Lower", { exact: true })).not.toHaveValue("");
   // A reload in the middle loses nothing typed.
   await page.reload();
   await awake(page);

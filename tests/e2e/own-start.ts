@@ -2,6 +2,8 @@ import { type ChildProcess, spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
+import { expect, type Page } from "@playwright/test";
+import { visit } from "./steps";
 
 const root = resolve(import.meta.dirname, "../..");
 
@@ -31,4 +33,16 @@ export function ownStart(): OwnStart {
     rmSync(home, { recursive: true, force: true });
   };
   return { home, start, clear };
+}
+
+/** A workshop that has nobody yet asks for its first lead, who is signed in then. */
+export async function nameFirstLead(page: Page): Promise<void> {
+  await visit(page, "/");
+  await expect(page.getByRole("heading", { name: "Nobody works here yet" })).toBeVisible();
+  await page.getByLabel("Workshop").fill("Box works");
+  await page.getByLabel("Your name").fill("L. Orban");
+  await page.getByLabel("Sign-in name").fill("orban");
+  await page.getByLabel("Password").fill("a quiet gear runs long");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: "The floor is empty" })).toBeVisible();
 }

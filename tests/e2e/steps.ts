@@ -18,18 +18,25 @@ export async function signIn(page: Page, to = "/"): Promise<void> {
   await expect(page).toHaveURL(to);
 }
 
+/** On the page of a machine with several stages that are free, the one to open a job on. */
+export async function chooseStage(page: Page, stage: string): Promise<void> {
+  const choice = page.getByRole("group", { name: "A job on" }).getByText(new RegExp(`^${stage}$`, "i"));
+  if ((await choice.count()) > 0) await choice.click();
+}
+
 /** Opens a job on a stage and makes it safe; the page stands at As found. */
 export async function beginJob(page: Page, machine: string, stage: string, reason: string): Promise<string> {
   await signIn(page);
   await page.getByRole("link", { name: machine }).click();
   await expect(page.getByRole("heading", { name: machine, level: 1 })).toBeVisible();
+  await chooseStage(page, stage);
   await page.getByLabel(`Why is the ${stage} looked at?`).fill(reason);
   await page.keyboard.press("Enter");
   await page.getByLabel("Number of the lock").fill("31");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("button", { name: "Isolated, lock 31", exact: true })).toBeVisible();
   await expect(page).toHaveURL(/as-found$/);
-  await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
+  await expect(page.getByRole("textbox", { name: /^Reading at/ })).toBeFocused();
   return new URL(page.url()).pathname.split("/")[2] ?? "";
 }
 
@@ -48,6 +55,7 @@ export async function closeJob(page: Page, jobId: string): Promise<void> {
 
 /** Types readings one after the other, as an instrument with a keyboard interface does. */
 export async function readRound(page: Page, values: readonly string[]): Promise<void> {
+  await expect(page.getByRole("textbox", { name: /^(Reading at|Every place)/ })).toBeFocused();
   for (const value of values) {
     await page.keyboard.type(value);
     await page.keyboard.press("Enter");

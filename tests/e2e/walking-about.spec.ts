@@ -122,6 +122,6 @@ test("the room is remembered, and the logbook pages back to the first entry", as
     expect(new URL(page.url()).pathname).toBe(machine);
   }
   expect(pages).toBeGreaterThan(2);
-  await expect(page.getByText("Job opened").last()).toBeVisible();
+  await expect(page.getByText("Entered as Rotary die-cutter")).toBeVisible();
   await expect(page.getByRole("link", { name: "Newest" })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { awake, readRound, visit } from "./steps";
+import { awake, chooseStage, readRound, visit } from "./steps";
 
 test("a whole job with only a keyboard: safe, read, moved, read, locked, checked, proved, signed, found in the logbook", async ({
   page,
@@ -26,6 +26,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await tabTo(/^Rotary die-cutter$/);
   await press("Enter");
   await expect(page.getByRole("heading", { name: "Rotary die-cutter", level: 1 })).toBeVisible();
+  await chooseStage(page, "cutter drive");
   await page.getByLabel("Why is the cutter drive looked at?").focus();
   await page.keyboard.type("Rattles at start");
   await press("Enter");

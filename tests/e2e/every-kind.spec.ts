@@ -1,0 +1,117 @@
+import { expect, type Page, test } from "@playwright/test";
+import { beginJob, closeJob, readRound } from "./steps";
+
+const tape = (page: Page) => page.getByLabel("Tape");
+const nextMove = (page: Page) => page.getByRole("region", { name: "Next move" });
+
+/** Something read beside the round, through its pane. */
+async function readBeside(page: Page, what: string, values: Record<string, string>): Promise<void> {
+  const pane = page.getByRole("group").filter({ hasText: "Read beside it:" }).last();
+  const kind = pane.getByRole("combobox", { name: "What", exact: true });
+  if (!(await kind.isVisible())) await pane.getByText("Read beside it:").click();
+  await kind.selectOption({ label: what });
+  for (const [label, value] of Object.entries(values)) await pane.getByLabel(label, { exact: true }).fill(value);
+  await pane.getByRole("button", { name: `Log the ${what.toLowerCase()}` }).click();
+}
+
+test("a worm whose screw only pushes: in parts with a free turn between, its end float apart from the mesh", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Rotary die-cutter", "lift worm", "Knock at the lift");
+  await readRound(page, ["0.30", "0.31", "0.33", "0.32", "0.30", "0.31", "0.30", "0.29", ""]);
+  await expect(nextMove(page)).toContainText(/Stand the wheel with tooth \d+, the tight spot, at the worm/);
+  const parts = nextMove(page).getByRole("listitem");
+  await expect(parts.first()).toHaveText(/^Push .+, then read again\.$/);
+  await expect(parts.last()).toContainText("turn the output a turn by hand: it must run free");
+  await expect(parts.filter({ hasText: /\b0 turns/ })).toHaveCount(0);
+  await page.getByRole("button", { name: "Did it so" }).click();
+  await expect(tape(page)).toContainText(/Nip screw .* in/);
+
+  await readBeside(page, "End float", { "Pushed one way, pulled the other": "0.12" });
+  await expect(page.getByText("no mesh adjustment takes it away")).toBeVisible();
+  await expect(tape(page)).toContainText("End float 0.12 mm");
+  await closeJob(page, job);
+});
+
+test("a belt by its frequency: screws on both sides alike, and the other belt on the same motor is noted", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Rotary die-cutter", "blower belt", "Squeals when it starts");
+  await expect(nextMove(page)).toContainText("two turns by hand");
+  await readRound(page, ["50", "51", "49", "50", ""]);
+  await expect(nextMove(page)).toContainText(/turns? on both screws alike/);
+  await expect(nextMove(page)).toContainText(/It also moves the Main belt/);
+  await page.getByRole("button", { name: "Did it so" }).click();
+  await expect(tape(page)).toContainText("Motor base screws");
+  await closeJob(page, job);
+  await page.getByRole("link", { name: "To the machine's logbook" }).click();
+  const logbook = page.getByRole("region", { name: "Logbook" });
+  await expect(logbook).toContainText("Motor base screws of the blower belt was moved");
+  await expect(
+    page.getByRole("list", { name: "Stages" }).getByRole("listitem").filter({ hasText: "Main belt" }),
+  ).toContainText(/moved since|not known|read it again/i);
+});
+
+test("a set of V-belts: each belt is read, by force, and the cradle is swung at its lever", async ({ page }) => {
+  const job = await beginJob(page, "Sheet feeder", "feed belts", "Belts replaced");
+  await expect(nextMove(page)).toContainText("Read each of the 3 belts at 2 places.");
+  await page.getByText("Frequency meter").first().click();
+  await page.getByLabel("What is measured").selectOption({ label: "Force for a deflection" });
+  await page.getByLabel("Pressed in by").fill("5");
+  await page.keyboard.press("Escape");
+  await page.getByRole("textbox", { name: /^Reading at belt 1, place 1/ }).focus();
+  await readRound(page, ["4.1", "4.2", "3.8", "3.9", "4.5", "4.4", ""]);
+  await expect(tape(page)).toContainText("As found, 6 readings");
+  await expect(nextMove(page)).toContainText(/Motor cradle .* mm at the lever/);
+  await closeJob(page, job);
+});
+
+test("a chain: its sag where it is tightest, its elongation with a verdict, a joint put in for now asked for at signing", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Rotary die-cutter", "feeder chain", "New link let in");
+  await readRound(page, ["26", "24", "25", "27", ""]);
+  await expect(nextMove(page)).toContainText(
+    /Bring link \d+, the tightest place of the chain, to the middle of the slack span/,
+  );
+  await expect(page.getByRole("img", { name: /sag/i }).first()).toBeVisible();
+  await readBeside(page, "Elongation", { "Pitches counted": "20", "Over the counted pitches": "262,2" });
+  await expect(tape(page)).toContainText(/Elongation 3\.23 %: outside/);
+  await page.getByRole("button", { name: /^Ledger/ }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "+ temporary joint" }).click();
+  await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Sign off" }).click();
+  await expect(page.getByRole("checkbox", { name: /Something put in/ })).toBeVisible();
+  await closeJob(page, job);
+});
+
+test("an upright chain has no rule for its sag and is judged by its wear; nothing can be moved for that", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Pallet lift", "column chain", "Yearly");
+  await expect(nextMove(page)).toContainText("A steep run has no rule for its sag");
+  await readRound(page, ["325.2", "325.3", "325.2", "325.4", ""]);
+  await expect(nextMove(page)).toContainText(/Wear cannot be adjusted away/);
+  await expect(page.getByRole("button", { name: "Did it so" })).toHaveCount(0);
+  await closeJob(page, job);
+});
+
+test("a planetary set says what cannot be adjusted; a gap takes the shims that it needs and reads right after", async ({
+  page,
+}) => {
+  const planetary = await beginJob(page, "Strapper", "tension head", "Backlash at the wheel");
+  await readRound(page, ["0.03", "0.03", "0.04", "0.03", "0.03", "0.04", "0.03", "0.03", ""]);
+  await expect(nextMove(page)).toContainText("Nothing on a planetary set can be adjusted");
+  await closeJob(page, planetary);
+
+  const gap = await beginJob(page, "Pallet lift", "screw end float", "Knocks when it turns back");
+  await readRound(page, ["0.32", ""]);
+  await expect(nextMove(page)).toContainText(/Spacers behind the nut .* mm of spacer thicker/);
+  await page.getByRole("button", { name: "Did otherwise" }).click();
+  await page.getByLabel("Spacers behind the nut: how much?").fill("0.2");
+  await page.keyboard.press("Enter");
+  await expect(tape(page)).toContainText(/0\.20 mm of spacer thicker/);
+  await readRound(page, ["0.12", ""]);
+  await expect(nextMove(page)).toContainText("It reads inside");
+  await closeJob(page, gap);
+});
