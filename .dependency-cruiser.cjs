@@ -1,7 +1,7 @@
 /** The doors between the rooms: a room may import only these, besides itself. */
 const below = "^core/(quantity|numerics)/";
 const shared = "^core/(quantity|numerics|statistics|reference)/";
-const elements = "gears|fastening";
+const elements = "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores";
 
 const door = (name, from, allowed, extra = {}) => ({
   name,
@@ -21,13 +21,15 @@ module.exports = {
     door("numerics stands alone", "^core/numerics/", "^core/numerics/"),
     door("statistics and reference", "^core/(statistics|reference)/", [below, "^core/(statistics|reference)/"]),
     ...elements.split("|").map((e) => door(`element ${e}`, `^core/${e}/`, [shared, `^core/${e}/`])),
-    door("rounds and limits", "^core/(rounds|limits)/", [shared, `^core/(${elements}|rounds|limits)/`]),
+    door("stages", "^core/stages/", [shared, `^core/(${elements}|stages)/`]),
+    door("drawing", "^core/drawing/", [shared, `^core/(${elements}|stages|drawing)/`]),
+    door("rounds and limits", "^core/(rounds|limits)/", [shared, `^core/(${elements}|stages|rounds|limits)/`]),
     door("advice, practice, logbook", "^core/(advice|practice|logbook)/", "^core/"),
     door("calc", "^calc/", ["^calc/", "^core/"]),
     door("data", "^data/", ["^data/", "^core/"]),
     door("operations", "^operations/", ["^operations/", "^core/", "^calc/", "^data/"]),
     door("ui", "^ui/", ["^ui/", "^core/quantity/"]),
-    door("app", "^app/", ["^app/", "^ui/", "^core/", "^calc/", "^operations/", "^data/"]),
+    door("app", "^app/", ["^app/", "^ui/", "^core/", "^calc/", "^operations/", "^data/", "^workers/"]),
     {
       name: "app reads data in .server files only",
       severity: "error",
