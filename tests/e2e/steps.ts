@@ -45,12 +45,15 @@ export async function closeJob(page: Page, jobId: string): Promise<void> {
   await visit(page, `/jobs/${jobId}/sign-off`);
   const sign = page.getByRole("button", { name: /^Sign as/ });
   await expect(sign).toBeVisible();
-  // What is provisional changes while an entry is still on its way to the server.
+  const form = page.getByRole("form", { name: "Sign" });
+  const signed = page.getByRole("heading", { name: /^Signed by/ });
+  // What is provisional changes while an entry is still on its way to the server: then the form asks again.
   await expect(async () => {
-    for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+    for (const tick of await form.getByRole("checkbox").all()) await tick.check();
     await sign.click();
-    await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible({ timeout: 2000 });
-  }).toPass({ timeout: 20_000 });
+    await expect(signed.or(form.getByRole("alert"))).toBeVisible();
+    await expect(signed).toBeVisible({ timeout: 1000 });
+  }).toPass({ timeout: 150_000 });
 }
 
 /** Types readings one after the other, as an instrument with a keyboard interface does. */

@@ -74,7 +74,7 @@ export function useEntries(data: JobLoaded): JobEntries {
     () =>
       onTaken((taken) => {
         const ours = taken.filter((item) => item.waiting.jobId === job.id);
-        takeIn(ours.flatMap(({ body }) => (body as { entry?: NamedEntry }).entry ?? []));
+        takeIn(ours.flatMap(({ body }) => entryIn(body)));
         // The opening and a signature of several stages are more than the one entry answered.
         if (ours.some(({ waiting: { payload } }) => payload.kind === "job-opened" || payload.kind === "signature"))
           look();
@@ -143,14 +143,23 @@ export function useEntries(data: JobLoaded): JobEntries {
       }
       // Away, or the answer got lost: it waits with everything before it, and the server takes it once.
       if ("stopped" in answer) await putOnItsWay({ id: payload.id, jobId: job.id, url, payload });
-      else await look();
+      else {
+        takeIn(entryIn(answer.body));
+        await look();
+      }
       return accept(true);
     },
-    [job.id, look],
+    [job.id, takeIn, look],
   );
 
   return { entries, refused: waiting.filter((item) => item.refusal), revised, put, sign };
 }
+
+/** The entry that the server answered with. */
+const entryIn = (body: unknown): NamedEntry[] => {
+  const { entry } = body as { entry?: NamedEntry };
+  return entry ? [entry] : [];
+};
 
 export type Revisions = { stageId: string; geometryId: string; adjusterId: string; limitsId: string };
 
