@@ -162,7 +162,7 @@ test("from an empty start the rotary die-cutter is entered by hand: ratios, dire
   test.setTimeout(400_000);
   const port = await freePort();
   const started = own.start(port, "--empty");
-  await expect.poll(started.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
+  await expect.poll(started.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
   const page = await browser.newPage({ baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 } });
   await nameFirstLead(page);
   await page.getByRole("link", { name: "Add a machine" }).click();

@@ -18,7 +18,7 @@ test("the network goes in the middle of a job: nothing is lost, it is said calml
   await expect(page.getByLabel("Tape")).toContainText("waiting");
   await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByLabel("Tape")).not.toContainText("waiting", { timeout: 20_000 });
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await page.reload();
   await awake(page);
   await expect(page.getByLabel("Tape").getByText("Written without a network")).toHaveCount(1);
@@ -51,7 +51,7 @@ test("the database is stopped in the middle of a save and started again: kept, s
   } finally {
     await cluster.start();
   }
-  await expect(page.getByLabel("Tape")).not.toContainText("waiting", { timeout: 20_000 });
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await page.reload();
   await awake(page);
   await expect(page.getByLabel("Tape").getByText(/As found, 3 readings/)).toHaveCount(1);
@@ -170,7 +170,7 @@ test("a job is signed elsewhere while a note waits here: said, and the note goes
 
   await context.setOffline(false);
   const strip = page.getByRole("alert").filter({ hasText: "Not taken into the logbook" });
-  await expect(strip).toContainText("This job is signed", { timeout: 20_000 });
+  await expect(strip).toContainText("This job is signed");
   await expect(strip).toContainText("Shim of 0.05 taken out");
   await strip.getByRole("button", { name: "Put them into a follow-up job" }).click();
   await expect(page).not.toHaveURL(new RegExp(job));

@@ -87,7 +87,7 @@ test("with the network cut: pages seen before open again, a whole job is done, a
   await expect(strip).toContainText("A job opened: No network in the cellar");
 
   await context.setOffline(false);
-  await expect(strip).toHaveCount(0, { timeout: 30_000 });
+  await expect(strip).toHaveCount(0);
   expect(await kindsOf(context, baseURL ?? "", job)).toEqual(wholeJob);
 });
 
@@ -98,7 +98,7 @@ test("with the server killed: the same, and after its next start all of it arriv
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const first = own.start(port);
-  await expect.poll(first.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
+  await expect.poll(first.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
   const context = await browser.newContext({
     baseURL: base,
     viewport: { width: 1280, height: 800 },
@@ -112,7 +112,7 @@ test("with the server killed: the same, and after its next start all of it arriv
   await first.ends;
   const job = await jobAway(page, "The server went");
   const second = own.start(port);
-  await expect.poll(second.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
+  await expect.poll(second.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
   await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 30_000 });
   expect(await kindsOf(context, base, job)).toEqual(wholeJob);
   await context.close();

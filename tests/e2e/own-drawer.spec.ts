@@ -36,8 +36,8 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const started = own.start(port, "--empty");
-  await expect.poll(started.output, { timeout: 90_000 }).toContain("name the first lead");
-  await expect.poll(started.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
+  await expect.poll(started.output, { timeout: 180_000 }).toContain("name the first lead");
+  await expect.poll(started.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
   const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
   await nameFirstLead(page);

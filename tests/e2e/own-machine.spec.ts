@@ -37,7 +37,7 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const started = own.start(port, "--empty");
-  await expect.poll(started.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
+  await expect.poll(started.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
   const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
   await nameFirstLead(page);

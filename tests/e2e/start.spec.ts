@@ -15,7 +15,7 @@ test("after a kill -9 the next start just works and what was acknowledged is the
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const first = start(port);
-  await expect.poll(first.output, { timeout: 90_000 }).toContain("Ctrl-C stops it");
+  await expect.poll(first.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
   expect(first.output()).toContain('Sign in as "lead" with the password "carton works"');
 
   await page.goto(`${base}/sign-in`);
@@ -38,8 +38,8 @@ test("after a kill -9 the next start just works and what was acknowledged is the
   await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
 
   const second = start(port);
-  await expect.poll(second.output, { timeout: 60_000 }).toContain("Ctrl-C stops it");
-  await expect(page.getByLabel("Tape")).not.toContainText("waiting", { timeout: 20_000 });
+  await expect.poll(second.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await page.reload();
   await awake(page);
   await expect(page.getByLabel("Tape")).toContainText("Before the power went");

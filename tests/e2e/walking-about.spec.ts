@@ -20,7 +20,7 @@ test("leaving in the middle: back on this tablet and taken up on another one, wi
   await expect(async () => {
     await signIn(other, `/jobs/${job}/as-found`);
     await expect(other.getByRole("textbox", { name: /^Reading at tooth/ })).toHaveValue("0.1", { timeout: 2000 });
-  }).toPass({ timeout: 20_000 });
+  }).toPass({ timeout: 90_000 });
   await other.context().close();
   await page.getByRole("button", { name: "Next tooth" }).click();
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
