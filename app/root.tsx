@@ -10,13 +10,14 @@ import {
   Scripts,
   ScrollRestoration,
   type ShouldRevalidateFunctionArgs,
+  useMatches,
   useRouteLoaderData,
 } from "react-router";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/root";
 import { startOutbox } from "./features/offline/outbox-state";
 import { forgetIfAnother, useServiceWorker } from "./features/offline/service-worker-page";
-import { takeDecimalFrom } from "./features/words/figure";
+import { readerOf, type Units, writeFor } from "./features/words/figure";
 import { writeForReader } from "./session/reader.server";
 import { nonceContext } from "./session/request-context";
 import { rememberPerson, signedInPerson } from "./session/session.server";
@@ -77,9 +78,8 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function Root({ loaderData }: Route.ComponentProps) {
   const personId = loaderData.person?.id;
-  const decimal = loaderData.person?.preferences.decimal === "comma" ? "," : ".";
-  // A browser has one reader; on the server each request has its own.
-  if (typeof document !== "undefined") takeDecimalFrom(() => decimal);
+  // Before anything below is written: the whole page speaks the units of its machine, or of its reader.
+  writeFor(readerOf(loaderData.person?.preferences, machineOn(useMatches())));
   useEffect(() => {
     if (!personId) return;
     forgetIfAnother(personId);
@@ -87,6 +87,18 @@ export default function Root({ loaderData }: Route.ComponentProps) {
   }, [personId]);
   useServiceWorker();
   return <Outlet />;
+}
+
+type OfUnits = { units?: Units };
+
+/** The machine that the page is about. */
+function machineOn(matches: ReturnType<typeof useMatches>): { units: Units } | undefined {
+  for (const { loaderData } of matches) {
+    const { machine, kit } = (loaderData ?? {}) as { machine?: OfUnits; kit?: { machine?: OfUnits } };
+    const units = machine?.units ?? kit?.machine?.units;
+    if (units) return { units };
+  }
+  return undefined;
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

@@ -52,6 +52,7 @@ export type DemoMachine = {
   model: string;
   serial: string;
   usageUnit: "hours" | "cycles" | "starts";
+  units?: "metric" | "inch";
   /** Usage a day, and at the beginning of the log. */
   usage: { perDay: number; first: number };
   stages: DemoStage[];

@@ -18,6 +18,7 @@ export const machineFields = z.object({
   model: text(80).trim().default(""),
   serial: text(60).trim().default(""),
   usageUnit: z.enum(["hours", "cycles", "starts"]),
+  units: z.enum(["metric", "inch"]).default("metric"),
 });
 
 const machineInput = machineFields.extend({ id, entryId: id, stages: z.array(stageInput).max(60).default([]) });

@@ -25,7 +25,7 @@ import { refreshStanding } from "./refresh-standing";
 import { warningText } from "./warning-text";
 
 const copyInput = machineFields
-  .omit({ model: true, usageUnit: true })
+  .omit({ model: true, usageUnit: true, units: true })
   .extend({ id, entryId: id, sourceId: id, mirrored: z.boolean() });
 
 /**
@@ -52,6 +52,7 @@ export async function copyMachine(
       ...fields,
       model: source.model,
       usageUnit: source.usageUnit,
+      units: source.units,
       workshopId: person.workshopId,
       twinOf: source.id,
       headHash: firstHash(fields.id),

@@ -57,6 +57,7 @@ const fieldWords: Record<keyof z.output<typeof machineFields>, string> = {
   model: "Model",
   serial: "Serial number",
   usageUnit: "Usage counted in",
+  units: "Units",
 };
 
 const retireInput = z.object({ machineId: id, entryId: id, retired: z.boolean(), text: text(400).trim() });

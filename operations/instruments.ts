@@ -1,15 +1,10 @@
 import { createHash } from "node:crypto";
 import { fileTypeFromBuffer } from "file-type";
 import { z } from "zod";
+import { instrumentDimensions, instrumentUnits } from "../core/practice";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
-import {
-  insertCertificate,
-  insertInstrument,
-  instrumentDimensions,
-  lockInstrument,
-  updateInstrument,
-} from "../data/queries/instruments";
+import { insertCertificate, insertInstrument, lockInstrument, updateInstrument } from "../data/queries/instruments";
 import { mostFileBytes } from "./attach-file";
 import { type Context, checkRole } from "./context";
 import { checkInput, day, id, text, words } from "./input";
@@ -24,9 +19,14 @@ export const instrumentFields = z
     coverage: z.number().gt(0).lte(10),
     leavesMm: z.array(z.number().gt(0).lte(100)).max(60).default([]),
     serial: text(80).trim().default(""),
+    /** Empty: the usual one of its dimension. */
     unit: text(20).trim().default(""),
     calibratedOn: day.nullable().default(null),
     dueOn: day.nullable().default(null),
+  })
+  .refine(({ dimension, unit }) => unit === "" || (instrumentUnits[dimension] as readonly string[]).includes(unit), {
+    params: { code: "not-understood" },
+    path: ["unit"],
   })
   .refine(({ calibratedOn, dueOn }) => !calibratedOn || !dueOn || calibratedOn <= dueOn, {
     params: { code: "due-before-calibrated" },

@@ -74,6 +74,7 @@ export async function switchPerson({ pool, person, now }: Context, input: unknow
 
 export const preferenceFields = z.object({
   decimal: z.enum(["point", "comma"]).default("point"),
+  units: z.enum(["machine", "metric", "inch"]).default("machine"),
   school: z.enum(["centre-of-band", "tight-spot"]).default("centre-of-band"),
   room: z.enum(["bright", "dark"]).default("bright"),
 });

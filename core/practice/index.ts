@@ -1,3 +1,11 @@
+export {
+  everyShown,
+  type InstrumentDimension,
+  instrumentDimensions,
+  instrumentUnits,
+  type Shown,
+  shownIn,
+} from "./instrument-units";
 export { normalDeviate, type Random, seededRandom } from "./random";
 export { type HiddenStage, type SimulatedStage, simulatedStage } from "./simulated-stage";
 export { type UsualInstrument, usualInstruments } from "./usual-instruments";

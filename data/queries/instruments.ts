@@ -1,13 +1,12 @@
+import type { InstrumentDimension } from "../../core/practice";
 import { type Database, many, maybeOne, none, type Row, sql } from "../postgres";
-
-export const instrumentDimensions = ["length", "angle", "force", "frequency", "current", "temperature"] as const;
 
 export type Instrument = {
   id: string;
   name: string;
   kind: string;
   /** Of what it shows. */
-  dimension: (typeof instrumentDimensions)[number];
+  dimension: InstrumentDimension;
   /** One step, in the canonical unit of the dimension, angles in arcminutes. */
   resolution: number;
   expandedUncertainty: number;

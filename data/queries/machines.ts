@@ -1,6 +1,9 @@
 import { type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
 
 export type UsageUnit = "hours" | "cycles" | "starts";
+/** In which the figures of a machine are spoken of. */
+export type Units = "metric" | "inch";
+
 export type Machine = {
   id: string;
   workshopId: string;
@@ -12,6 +15,7 @@ export type Machine = {
   model: string;
   serial: string;
   usageUnit: UsageUnit;
+  units: Units;
   /** What the present meter shows. */
   meterReading: number | null;
   /** Over all meters the machine has had. */
@@ -31,6 +35,7 @@ export const toMachine = (row: Row): Machine => ({
   model: row.model,
   serial: row.serial,
   usageUnit: row.usage_unit,
+  units: row.units,
   meterReading: row.meter_reading,
   usageTotal: row.usage_total,
   retiredAt: row.retired_at?.toISOString() ?? null,
@@ -64,7 +69,7 @@ export const twinsOf = (db: Database, machine: Machine) =>
 
 export type MachineFields = Pick<
   Machine,
-  "name" | "tag" | "site" | "hall" | "place" | "model" | "serial" | "usageUnit"
+  "name" | "tag" | "site" | "hall" | "place" | "model" | "serial" | "usageUnit" | "units"
 >;
 
 export const insertMachine = (
@@ -73,16 +78,17 @@ export const insertMachine = (
 ) =>
   none(
     db,
-    sql`insert into machine (id, workshop_id, name, tag, site, hall, place, model, serial, usage_unit, twin_of, created_at, head_hash)
+    sql`insert into machine (id, workshop_id, name, tag, site, hall, place, model, serial, usage_unit, units, twin_of, created_at, head_hash)
         values (${m.id}, ${m.workshopId}, ${m.name}, ${m.tag}, ${m.site}, ${m.hall}, ${m.place}, ${m.model}, ${m.serial},
-          ${m.usageUnit}, ${m.twinOf}, ${m.at}, ${m.headHash})`,
+          ${m.usageUnit}, ${m.units}, ${m.twinOf}, ${m.at}, ${m.headHash})`,
   );
 
 export const updateMachine = (db: Database, id: string, m: MachineFields) =>
   none(
     db,
     sql`update machine set name = ${m.name}, tag = ${m.tag}, site = ${m.site}, hall = ${m.hall}, place = ${m.place},
-          model = ${m.model}, serial = ${m.serial}, usage_unit = ${m.usageUnit} where id = ${id}`,
+          model = ${m.model}, serial = ${m.serial}, usage_unit = ${m.usageUnit},
+          units = ${m.units} where id = ${id}`,
   );
 
 export const markRetired = (db: Database, id: string, at: Date | null) =>

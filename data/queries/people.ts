@@ -1,5 +1,7 @@
 import { type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
 
+import type { Units } from "./machines";
+
 export type Role = "technician" | "lead" | "reader";
 export type Person = {
   id: string;
@@ -13,6 +15,7 @@ export type Person = {
 /** How somebody wants to be shown things; what is left out is as usual. */
 export type Preferences = {
   decimal?: "point" | "comma";
+  units?: Units | "machine";
   school?: "centre-of-band" | "tight-spot";
   room?: "bright" | "dark";
 };

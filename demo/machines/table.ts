@@ -11,6 +11,7 @@ export const table: DemoMachine = {
   model: "Locking sector",
   serial: "IT 7",
   usageUnit: "starts",
+  units: "inch",
   usage: { perDay: 320, first: 154_000 },
   stages: [
     {

@@ -1,6 +1,7 @@
 import { v7 } from "uuid";
-import { accept, type Result } from "../../core/quantity";
-import { everyInstrument, type Instrument, instrumentDimensions } from "../../data/queries/instruments";
+import { instrumentDimensions, instrumentUnits, shownIn } from "../../core/practice";
+import { accept, type Result, type UnitId } from "../../core/quantity";
+import { everyInstrument, type Instrument } from "../../data/queries/instruments";
 import { keepInstrument } from "../instruments";
 import type { Cells } from "./cells";
 import type { Sheet } from "./sheet";
@@ -10,6 +11,7 @@ type Line = Pick<
   | "name"
   | "kind"
   | "dimension"
+  | "unit"
   | "resolution"
   | "expandedUncertainty"
   | "coverage"
@@ -26,6 +28,7 @@ export const instrumentsSheet: Sheet<Line> = {
     { name: "name", needed: true },
     { name: "kind", needed: true },
     { name: "shows", needed: true },
+    { name: "unit" },
     { name: "resolution", needed: true, number: true },
     { name: "expanded uncertainty", needed: true, number: true },
     { name: "coverage", number: true },
@@ -42,7 +45,10 @@ export const instrumentsSheet: Sheet<Line> = {
     for (const [index, line] of lines.entries()) {
       if (index % 100 === 0) await tell(index / lines.length);
       const before = all.find(({ name }) => name.toLowerCase() === line.name.toLowerCase());
-      const same = before && keys.every((key) => JSON.stringify(before[key]) === JSON.stringify(line[key]));
+      const same =
+        before &&
+        shownIn(before).id === line.unit &&
+        keys.every((key) => JSON.stringify(before[key]) === JSON.stringify(line[key]));
       const kept = same
         ? accept(null)
         : await keepInstrument(context, { ...line, id: before?.id ?? v7(), seenRevision: before?.revision ?? 0 });
@@ -56,8 +62,9 @@ export const instrumentsSheet: Sheet<Line> = {
       i.name,
       i.kind,
       i.dimension,
-      i.resolution,
-      i.expandedUncertainty,
+      shownIn(i).id,
+      shownIn(i).shown(i.resolution),
+      shownIn(i).shown(i.expandedUncertainty),
       i.coverage,
       i.leavesMm.join(" "),
       i.serial,
@@ -99,12 +106,16 @@ function read(cells: Cells): Result<Line> {
     .filter(Boolean)
     .map((leaf) => Number(leaf.replace(",", ".")));
   if (!leavesMm.every((leaf) => leaf > 0 && leaf <= 100)) cells.wrong("not-leaves", "leaves mm");
+  const dimension = cells.oneOf("shows", instrumentDimensions, "length");
+  const unit = cells.oneOf<UnitId>("unit", instrumentUnits[dimension], instrumentUnits[dimension][0]);
+  const { kept } = shownIn({ dimension, unit });
   const line: Line = {
     name: cells.needed("name", 80),
     kind: cells.needed("kind", 60),
-    dimension: cells.oneOf("shows", instrumentDimensions, "length"),
-    resolution: over0("resolution", 0),
-    expandedUncertainty: over0("expanded uncertainty", 0),
+    dimension,
+    unit,
+    resolution: kept(over0("resolution", 0)),
+    expandedUncertainty: kept(over0("expanded uncertainty", 0)),
     coverage: cells.number("coverage") ?? 2,
     leavesMm,
     serial: cells.text("serial", 80),

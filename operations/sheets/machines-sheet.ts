@@ -7,7 +7,7 @@ import type { Cells } from "./cells";
 import type { Sheet } from "./sheet";
 
 const usageUnits = ["hours", "cycles", "starts"] as const;
-const keys = ["tag", "name", "site", "hall", "place", "model", "serial", "usageUnit"] as const;
+const keys = ["tag", "name", "site", "hall", "place", "model", "serial", "usageUnit", "units"] as const;
 type Line = Pick<Machine, (typeof keys)[number]>;
 
 /** Machines by their tags; stages are entered on the machine. */
@@ -23,6 +23,7 @@ export const machinesSheet: Sheet<Line> = {
     { name: "model" },
     { name: "serial" },
     { name: "meter counts" },
+    { name: "units" },
   ],
   read,
   key: ({ tag }) => tag,
@@ -59,5 +60,6 @@ function read(cells: Cells): Result<Line> {
     model: cells.text("model", 80),
     serial: cells.text("serial", 60),
     usageUnit: cells.oneOf("meter counts", usageUnits, "hours"),
+    units: cells.oneOf("units", ["metric", "inch"] as const, "metric"),
   });
 }

@@ -37,7 +37,7 @@ test("a shared tablet changes hands by a PIN in the middle of a round, and what 
   await expect(lead.getByText("Looked at it myself").first()).toBeVisible();
 });
 
-test("one's account: figures with a comma, a session ended from another place, a wrong password said", async ({
+test("one's account: figures with a comma, inches for one machine or for all, a session ended from another place, a wrong password said", async ({
   page,
   browser,
 }) => {
@@ -55,10 +55,19 @@ test("one's account: figures with a comma, a session ended from another place, a
   await expect(page.getByText("Kept.")).toBeVisible();
   await visit(page, "/bench/fit");
   await expect(page.getByRole("status")).toContainText(/\d,\d{3} to \d,\d{3} mm/);
+  // The indexing table is spoken of in inches, the others are not, until a reader wants inches everywhere.
+  const machine = (name: string) =>
+    page.getByRole("listitem").filter({ has: page.getByRole("link", { name, exact: true }) });
+  await visit(page, "/");
+  await expect(machine("Indexing table")).toContainText(/0,00\d\d to 0,00\d\d in/);
+  await expect(machine("Sheet feeder")).toContainText(/0,\d\d to 0,\d\d mm/);
   await visit(page, "/account");
   await page.getByLabel("Decimal sign").selectOption("point");
+  await page.getByLabel("Units").selectOption("inch");
   await page.getByRole("button", { name: "Keep" }).click();
   await expect(page.getByText("Kept.")).toBeVisible();
+  await visit(page, "/");
+  await expect(machine("Sheet feeder")).toContainText(/0\.00\d\d to 0\.0\d\d\d in/);
 
   await page.getByRole("button", { name: "End all but this one" }).click();
   await expect(page.getByRole("list", { name: "Sessions" }).getByRole("listitem")).toHaveCount(1);

@@ -40,14 +40,14 @@ export function BandGauge({
   state,
   label,
   unit,
-  digits = 2,
+  figure = (value) => formatNumber(value, 2),
   beside = null,
 }: Gauge & {
   aim: number;
   then: Span | null;
   unit: string;
-  /** Decimals of the scale. */
-  digits?: number;
+  /** How a value is written on the scale. */
+  figure?: (value: number) => string;
   /** What another gauge shows, when both are to have one scale. */
   beside?: Span | null;
 }) {
@@ -89,7 +89,7 @@ export function BandGauge({
         <g key={tick}>
           <line x1={at(tick)} x2={at(tick)} y1="69" y2="74" className="stroke-mid" strokeWidth="1.5" />
           <text x={at(tick)} y="91" textAnchor="middle" fontSize="18" className="fill-mid figure">
-            {formatNumber(tick, digits)}
+            {figure(tick)}
           </text>
         </g>
       ))}

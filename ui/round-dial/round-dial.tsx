@@ -1,5 +1,4 @@
 import { memo } from "react";
-import { formatNumber } from "~/core/quantity";
 import { MarkShape, type MarkState } from "../state-mark";
 import { curvePath, type DialPoint, dialScale, onCircle, outlinePath, widestGap } from "./layout";
 
@@ -29,7 +28,8 @@ export type DialProps = {
   paintedTooth: number | null;
   currentTooth: number | null;
   counterClockwise: boolean;
-  decimals: number;
+  /** How a limit is written. */
+  figure: (value: number) => string;
   /** The two lines in the middle. */
   headline: string;
   subline: string;
@@ -94,8 +94,8 @@ export function RoundDial(props: DialProps) {
           </g>
         );
       })}
-      <LimitLabel angle={labelAngle} radius={scale.radius(band.hi)} text={formatNumber(band.hi, props.decimals)} />
-      <LimitLabel angle={labelAngle} radius={scale.radius(band.lo)} text={formatNumber(band.lo, props.decimals)} />
+      <LimitLabel angle={labelAngle} radius={scale.radius(band.hi)} text={props.figure(band.hi)} />
+      <LimitLabel angle={labelAngle} radius={scale.radius(band.lo)} text={props.figure(band.lo)} />
       <text y="2" textAnchor="middle" className="fill-ink figure font-[650] text-[23px] max-sm:text-[30px]">
         {props.headline}
       </text>

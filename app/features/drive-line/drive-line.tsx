@@ -1,6 +1,7 @@
 import { useRef } from "react";
 import { Link } from "react-router";
 import type { KeptDriveLine } from "~/core/stages";
+import type { Machine } from "~/data/queries/machines";
 import { buttonClass } from "~/ui/button";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { SavePicture } from "../export/save-picture";
@@ -15,12 +16,12 @@ import { type StageStands, solveDriveLine } from "./solve";
 
 /** A machine's stages: the drive line to scale where it is known, each stage with its state, and what the line adds up to. */
 export function DriveLine({
-  machineId,
+  machine,
   graph,
   stages,
   mayEdit,
 }: {
-  machineId: string;
+  machine: Pick<Machine, "id" | "units">;
   graph: KeptDriveLine | null;
   stages: readonly StageStands[];
   mayEdit: boolean;
@@ -29,7 +30,7 @@ export function DriveLine({
   const all = stages.map(({ stage }) => stage);
   const solved = graph && graph.links.length > 0 ? solveDriveLine(graph, stages) : null;
   const edit = mayEdit && (
-    <Link to={`/machines/${machineId}/drive-line`} className={buttonClass("line")}>
+    <Link to={`/machines/${machine.id}/drive-line`} className={buttonClass("line")}>
       {graph ? "Change the drive line" : "Say what drives what"}
     </Link>
   );
@@ -69,7 +70,7 @@ export function DriveLine({
                 />
               </Link>
             )}
-            <StageCell stage={stage} standing={standing} />
+            <StageCell stage={stage} standing={standing} machine={machine} />
           </li>
         ))}
       </ol>

@@ -1,4 +1,3 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { stageUnit } from "../words/quantity";
@@ -28,8 +27,8 @@ export function AlsoMoves({ stage, changeMm }: { stage: Stage; changeMm: number 
 function effectWords({ geometry: { element }, limits }: Stage, changeMm: number): string {
   const middle = limits.aim ?? (limits.lo + limits.hi) / 2;
   const slope = sensitivityOf(element, middle, middle);
-  const { unit, digits, name } = stageUnit(element);
+  const { said, name } = stageUnit(element);
   if (slope === null) return "";
   const change = slope * changeMm;
-  return `, its ${name} by about ${change > 0 ? "+" : "−"}${formatNumber(Math.abs(change), digits)} ${unit}`;
+  return `, its ${name} by about ${change > 0 ? "+" : "−"}${said(Math.abs(change))}`;
 }

@@ -1,9 +1,9 @@
-import { formatNumber } from "~/app/features/words/figure";
 import type { Pieces } from "~/core/advice";
 import { twoSides } from "~/core/stacks";
 import { Field } from "~/ui/field";
 import { piecesText, readPieces } from "../stacks/stack-words";
 import { refusalWords } from "../words/refusal";
+import { lengthWords } from "../words/spoken";
 import { useJobScreen } from "./job-context";
 
 /** A part between two stacks is moved by carrying shims from one side to the other: their sum, and the end float, stay. */
@@ -34,11 +34,11 @@ export function BothSides({ present, moveMm }: { present: Pieces; moveMm: number
               <>
                 {carried.toRight.length > 0 && <>Carry {piecesText(carried.toRight)} to the other side. </>}
                 {carried.toLeft.length > 0 && <>Bring {piecesText(carried.toLeft)} to this side. </>}
-                That makes this side <b className="figure">{formatNumber(Math.abs(carried.movedMm), 3)} mm</b>{" "}
+                That makes this side <b className="figure">{lengthWords(Math.abs(carried.movedMm), 3)}</b>{" "}
                 {carried.movedMm > 0 ? "thinner" : "thicker"}
                 {Math.abs(carried.errorMm) > 0.0005 && (
                   <>
-                    , <span className="figure">{formatNumber(Math.abs(carried.errorMm), 3)}</span> off what is wanted
+                    , <span className="figure">{lengthWords(Math.abs(carried.errorMm), 3)}</span> off what is wanted
                   </>
                 )}
                 . The end float stays. Log it under “Did otherwise”.

@@ -65,9 +65,9 @@ function Settles({ stage, view, budget, instrument, instruments }: Props) {
   });
   const nearest = means.sort((a, b) => Math.abs(a.marginToNearest) - Math.abs(b.marginToNearest))[0];
   if (!nearest) return null;
-  const { unit, digits } = stageUnit(element);
+  const { unit, figure } = stageUnit(element);
   const settles = whatSettles(budget, Math.abs(nearest.marginToNearest), nearest.count);
-  const f = (value: number) => formatNumber(value, digits + 1);
+  const f = (value: number) => figure(value, 1);
   return (
     <p>
       Nearest to a limit: <b>{placeOf(element, nearest.place)}</b>,{" "}

@@ -1,5 +1,4 @@
 import { useMemo, useState } from "react";
-import { formatNumber } from "~/app/features/words/figure";
 import {
   type DrawerStage,
   drawerQuestion,
@@ -19,11 +18,11 @@ import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { Running } from "../stacks/running";
 import { StackPicture } from "../stacks/stack-picture";
-import { piecesText, readPieces } from "../stacks/stack-words";
+import { piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
 import { useWorker } from "../stacks/use-worker";
-import { rangeWords } from "../words/entry";
 import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
+import { lengthWords } from "../words/spoken";
 import { BothSides } from "./both-sides";
 import { useJobScreen } from "./job-context";
 import type { RoundView } from "./round-view";
@@ -60,7 +59,7 @@ export function DrawerPane({
   }, [job.entries, stage.id, before.stack]);
   // After a move something else lies in it.
   const wasField = `stack.was.${job.record.moves.length}`;
-  const wasText = job.draft.texts[wasField] ?? (known ? piecesText(known).replace(/ mm$/, "") : "");
+  const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(known) : "");
   const present = readPieces(wasText);
   const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
   const sensitivity = view.assessment.sensitivity;
@@ -143,7 +142,7 @@ export function DrawerPane({
                 onChange={() => setChosen(i)}
               />
               <span className="figure">
-                {piecesText(other.shims)} = {formatNumber(other.totalMm, 3)}
+                {piecesText(other.shims)} = {lengthWords(other.totalMm, 3)}
               </span>
             </label>
           ))}
@@ -176,7 +175,7 @@ function StackChoice({
   items: readonly StoreItem[];
   onTake: () => void;
 }) {
-  const { unit, digits } = stageUnit(stage.geometry.element);
+  const { unit, figure, range } = stageUnit(stage.geometry.element);
   const { taken, returned } = exchange(of.present, stack.shims);
   const isGap = stage.geometry.element.kind === "gap";
   const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : stack.totalMm;
@@ -190,7 +189,7 @@ function StackChoice({
             Take{" "}
             <b className="figure">
               {count > 1 && `${count} × `}
-              {formatNumber(thicknessMm, 3)}
+              {lengthWords(thicknessMm, 3)}
             </b>
             {place(thicknessMm) && <span className="text-mid"> from {place(thicknessMm)}</span>}
           </li>
@@ -200,15 +199,15 @@ function StackChoice({
             Put back{" "}
             <b className="figure">
               {count > 1 && `${count} × `}
-              {formatNumber(thicknessMm, 3)}
+              {lengthWords(thicknessMm, 3)}
             </b>
           </li>
         ))}
         {taken.length + returned.length === 0 && <li>It stays as it lies.</li>}
       </ul>
       <p className="text-lg">
-        It should then read <b className="figure">{rangeWords(outcome.min, outcome.max, digits + 1)}</b> {unit}, give or
-        take <span className="figure">{formatNumber(outcome.expandedUncertainty, 3)}</span> with the shims' own.{" "}
+        It should then read <b className="figure">{range(outcome.min, outcome.max, 1)}</b> {unit}, give or take{" "}
+        <span className="figure">{figure(outcome.expandedUncertainty, 1)}</span> with the shims' own.{" "}
         {!fits
           ? "That is outside its limits: it is the nearest this drawer has."
           : outcome.provable

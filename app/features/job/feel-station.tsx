@@ -9,6 +9,7 @@ import { RoundDial } from "~/ui/round-dial/round-dial";
 import { StateMark } from "~/ui/state-mark";
 import { capital } from "../words/count";
 import { feelSaysWords } from "../words/entry";
+import { stageUnit } from "../words/quantity";
 import { verdictState } from "../words/state";
 import { FeelPane, feltMarks } from "./feel-pane";
 import { useJobScreen } from "./job-context";
@@ -68,7 +69,7 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
           paintedTooth={null}
           currentTooth={next === undefined || last ? null : next - 1}
           counterClockwise={false}
-          decimals={2}
+          figure={stageUnit(stage.geometry.element).figure}
           headline="by feel"
           subline="marks are not to scale"
           label={`Gear of ${teeth} teeth, ${shown.length} places felt`}

@@ -1,8 +1,9 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { type FeelerStack, feelerFromSet, unitOf } from "~/core/advice";
 import { judgedBy, rockedWheel } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
+import { leavesText } from "../stacks/stack-words";
+import { lengthWords } from "../words/spoken";
 import type { RoundView } from "./round-view";
 
 /** Every leaf that the workshop's feeler sets have, each once. */
@@ -29,8 +30,6 @@ function normalOf(element: Stage["geometry"]["element"]): number {
   return wheel.ok ? wheel.value.normalPerCircumferential : 0;
 }
 
-const leavesWords = (stack: FeelerStack): string => stack.leavesMm.map((leaf) => formatNumber(leaf, 2)).join(" + ");
-
 /** Where the adjuster has no scale, the move ends in something hands can do. */
 export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundView; stack: FeelerStack | null }) {
   const amount = Math.abs(view.move?.amount ?? 0);
@@ -45,9 +44,9 @@ export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundVie
     <>
       <ol className="list-decimal pl-6 mt-2 text-lg" aria-label="By feeler">
         <li>
-          Feeler of <b className="text-now figure">{leavesWords(stack)}</b> mm between the flanks there
+          Feeler of <b className="text-now figure">{leavesText(stack.leavesMm)}</b> between the flanks there
           {Math.abs(stack.missMm) > 0.004 &&
-            ` (${formatNumber(Math.abs(stack.missMm), 2)} ${stack.missMm > 0 ? "more" : "less"} than wanted, the nearest there is)`}
+            ` (${lengthWords(Math.abs(stack.missMm), 2)} ${stack.missMm > 0 ? "more" : "less"} than wanted, the nearest there is)`}
           .
         </li>
         <li>Push home until it is just held. Clamp.</li>
@@ -55,8 +54,8 @@ export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundVie
       </ol>
       {unit === "mm" && (
         <p className="mt-2">
-          Or against a stop: clamp a stop <span className="figure">{formatNumber(amount, 2)}</span> mm off the part, on
-          the side to which it shall go, by a feeler of that; feeler out, push the part home against it, clamp.
+          Or against a stop: clamp a stop <span className="figure">{lengthWords(amount, 2)}</span> off the part, on the
+          side to which it shall go, by a feeler of that; feeler out, push the part home against it, clamp.
         </p>
       )}
     </>

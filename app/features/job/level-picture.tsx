@@ -1,4 +1,3 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { type Frame, onBelt, type StageElement } from "~/core/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
 import { MarkShape } from "~/ui/state-mark";
@@ -10,7 +9,7 @@ type Props = {
   limits: { lo: number; hi: number };
   view: RoundView | null;
   current: number | null;
-  digits: number;
+  figure: (value: number) => string;
   headline: string;
   label: string;
 };
@@ -21,7 +20,7 @@ const top = 60;
 const foot = 330;
 
 /** Parts that do not come round in one: the belts of a set side by side in their grooves, the places of a gap between its faces. */
-export function LevelPicture({ element, frame, limits, view, current, digits, headline, label }: Props) {
+export function LevelPicture({ element, frame, limits, view, current, figure, headline, label }: Props) {
   const columns = frame.belts > 1 ? frame.belts : frame.places;
   const columnOf = (place: number) => (frame.belts > 1 ? onBelt(frame, place).belt : place) - 1;
   const seen = view ? [view.now, ...(view.move ? [{ min: view.move.min, max: view.move.max }] : [])] : [];
@@ -46,7 +45,7 @@ export function LevelPicture({ element, frame, limits, view, current, digits, he
       />
       {ticks.map((tick) => (
         <text key={tick} x="52" y={y(tick) + 6} textAnchor="end" fontSize="17" className="fill-mid figure">
-          {formatNumber(tick, digits)}
+          {figure(tick)}
         </text>
       ))}
       {Array.from({ length: columns }, (_, column) => (

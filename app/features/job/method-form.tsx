@@ -18,6 +18,7 @@ import type { Stage } from "~/data/queries/stages";
 import { Choice, Field } from "~/ui/field";
 import { measuredWords, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
+import { lengthWords, spoken } from "../words/spoken";
 import { dateWords } from "../words/times";
 
 export type Method = {
@@ -64,7 +65,7 @@ export function heldOf(
         usual: (spanOf(element) ?? 64) / 64,
         dimension: "length",
         bare: "mm",
-        said: (mm) => `pressed in by ${formatNumber(mm, 1)} mm`,
+        said: (mm) => `pressed in by ${lengthWords(mm, 1)}`,
       };
     case "span-deflection":
       return {
@@ -73,7 +74,7 @@ export function heldOf(
         usual: 10,
         dimension: "force",
         bare: "N",
-        said: (newton) => `pressed with ${formatNumber(newton, 1)} N`,
+        said: (newton) => `pressed with ${spoken("N", 1).said(newton)}`,
       };
     case "elongation":
       return {
@@ -117,8 +118,14 @@ export function methodOf(stage: Stage, texts: Record<string, string>, instrument
     temperatureC: value("method.temperature", "temperature", "C"),
     sense: texts["method.sense"] === "counter-clockwise" ? "counter-clockwise" : "clockwise",
     gear: gears.find((name) => name === texts["method.gear"]) ?? gears[0],
-    bareUnit: bareUnits[quantity].find((unit) => unit === texts["method.unit"]) ?? bareUnits[quantity][0] ?? "mm",
+    bareUnit: bareUnit(quantity, texts["method.unit"], chosen ?? fallback),
   };
+}
+
+/** What a bare number is in: as the person said, else as the instrument shows it. */
+export function bareUnit(quantity: MeasuredQuantity, said: string | undefined, instrument: Instrument): string {
+  const known = bareUnits[quantity];
+  return [said, instrument.unit].find((unit) => unit && known.includes(unit)) ?? known[0] ?? "mm";
 }
 
 /** What the quantity is usually read with. */
@@ -150,8 +157,7 @@ function worthWords(stage: Stage, method: Method): string {
   const values = typedRound(stage.geometry.element, method.instrument, method, []);
   const unit = stageUnit(stage.geometry.element);
   const linear = method.quantity !== "span-frequency" && method.quantity !== "span-deflection";
-  const sure =
-    values.ok && linear ? `±${formatNumber(values.value.expandedUncertainty, 3)} ${unit.unit} of ${unit.name}. ` : "";
+  const sure = values.ok && linear ? `±${unit.said(values.value.expandedUncertainty, 1)} of ${unit.name}. ` : "";
   return `${sure}${measuredWords[method.quantity].worth}`;
 }
 

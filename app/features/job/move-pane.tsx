@@ -2,7 +2,7 @@ import { type ReactNode, type RefObject, useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import { centreChange, type LearntResponse, moveSteps, unitOf, wholeSteps } from "~/core/advice";
 import { bevelPair } from "~/core/bevels";
-import { decimalsFor, type Refusal } from "~/core/quantity";
+import type { Refusal } from "~/core/quantity";
 import { frameOf, judgedBy, leastPlaces } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
@@ -10,10 +10,10 @@ import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
-import { amountWords, parseAmount, unitHint } from "../words/amount";
-import { rangeWords } from "../words/entry";
-import { placeOf, stageUnit } from "../words/quantity";
+import { amountWords, asTyped, parseAmount, unitHint } from "../words/amount";
+import { placeOf, readIn, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
+import { lengthWords } from "../words/spoken";
 import { turnedWords } from "../words/turned";
 import { AlsoMoves } from "./also-moves";
 import { type ChosenStack, DrawerPane } from "./drawer-pane";
@@ -49,8 +49,7 @@ export function MovePane(props: Props) {
   const [otherwise, setOtherwise] = useState(false);
   const { element } = stage.geometry;
   const unit = stageUnit(element);
-  const decimals =
-    unit.unit === "mm" && instrument.dimension === "length" ? decimalsFor(instrument.resolution) : unit.digits;
+  const read = readIn(element, instrument);
   if (!view || view.standTooth === null) {
     return (
       <section aria-label="Next move">
@@ -95,15 +94,12 @@ export function MovePane(props: Props) {
           It should then read{" "}
           {leastPlaces(frameOf(element)) > 1 && (
             <>
-              <b className="figure">{formatNumber(move.at ?? move.min, decimals)}</b> there, and{" "}
+              <b className="figure">{read.figure(move.at ?? move.min)}</b> there, and{" "}
             </>
           )}
-          <b className="figure">{rangeWords(move.min, move.max, decimals)}</b> {unit.unit}
+          <b className="figure">{read.range(move.min, move.max)}</b> {unit.unit}
           {leastPlaces(frameOf(element)) > 1 && " all round"}, give or take{" "}
-          <span className="figure">
-            {formatNumber(view.advice.expectedUncertainty ?? view.expandedUncertainty, Math.min(3, unit.digits + 1))}
-          </span>
-          .
+          <span className="figure">{unit.figure(view.advice.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>.
         </p>
       )}
       <BandGauge
@@ -114,8 +110,8 @@ export function MovePane(props: Props) {
         then={move ? { min: move.min, max: move.max } : null}
         state={view.state}
         unit={unit.unit}
-        digits={unit.digits}
-        label={`Limits ${formatNumber(limits.lo, unit.digits)} to ${formatNumber(limits.hi, unit.digits)}, now ${rangeWords(view.now.min, view.now.max, decimals)}`}
+        figure={unit.figure}
+        label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
       />
       {element.kind === "chain" && unit.quantity === "sag" && (
         <SagPicture
@@ -238,8 +234,8 @@ function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
   const way = (centreWay(stage, amount) * (perAxial[own] ?? 0)) / (perAxial[other] ?? 1);
   return (
     <p className="text-lg mt-2">
-      Or move the {other === 0 ? "pinion" : "gear"} {formatNumber(Math.abs(way), 2)} mm {way < 0 ? "into" : "out of"}{" "}
-      the mesh by its shims: the same backlash, with the contact shifted along the teeth.
+      Or move the {other === 0 ? "pinion" : "gear"} {lengthWords(Math.abs(way), 2)} {way < 0 ? "into" : "out of"} the
+      mesh by its shims: the same backlash, with the contact shifted along the teeth.
     </p>
   );
 }
@@ -280,7 +276,8 @@ function Otherwise({ stage, texts, onText, onOtherwise, onDone }: Props & { onDo
         label={`${adjuster.name}: how much?`}
         value={texts["move.amount"] ?? ""}
         onChange={(event) => onText("move.amount", event.target.value)}
-        hint={unitHint[unit]}
+        hint={unitHint(unit)}
+        onBlur={() => onText("move.amount", asTyped(texts["move.amount"] ?? "", unit))}
         error={refusal?.path[0] === "amount" ? refusalWords(refusal) : undefined}
       />
       <Choice

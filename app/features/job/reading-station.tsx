@@ -3,12 +3,13 @@ import { Link, useNavigate } from "react-router";
 import { firstOfRound, isKind, knownIn, knownRounds, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
-import { frameOf, leastPlaces, placeCount } from "~/core/stages";
+import { frameOf, leastPlaces, measuredUnit, placeCount } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { inGear } from "~/operations/stage-as-read";
 import { Button, buttonClass } from "~/ui/button";
 import { usePreferences } from "../people/use-preferences";
 import { placeOf, tightWords } from "../words/quantity";
+import { withUnit } from "../words/spoken";
 import { emptyRound } from "./draft-store";
 import type { ChosenStack } from "./drawer-pane";
 import { FeelStation } from "./feel-station";
@@ -64,7 +65,10 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
         method,
         phase,
         readings: round.readings,
-        open: tooth === null || round.field === "" ? null : { typed: round.field, tooth },
+        open:
+          tooth === null || round.field === ""
+            ? null
+            : { typed: withUnit(round.field, method.bareUnit, measuredUnit[method.quantity].bare), tooth },
         known,
         response,
         earlier: goesOn?.readings ?? [],

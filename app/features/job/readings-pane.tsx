@@ -7,6 +7,7 @@ import { Button } from "~/ui/button";
 import { capital } from "../words/count";
 import { placeWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
+import { spoken, withUnit } from "../words/spoken";
 import { Keypad } from "./keypad";
 import { bareUnits } from "./method-form";
 import { ReadingList } from "./reading-list";
@@ -252,15 +253,11 @@ export function ReadingsPane(props: Props) {
   );
 }
 
-/** A bare number in another unit than the usual one gets it written behind. */
-const withUnit = (typed: string, unit: string, usual: string): string =>
-  unit !== usual && /^[\s\d.,/-]+$/.test(typed) && typed.trim() !== "" ? `${typed.trim()} ${unit}` : typed.trim();
-
 /** What the app understood, while one types. */
 function understood(field: string, bare: string, unit: QuantityUnit): string {
   if (field.trim() === "") return "";
   const parsed = parseQuantity(withUnit(field, bare, unit.bare), unit.dimension, unit.bare);
-  return parsed.ok ? `${formatNumber(parsed.value.value * unit.factor, 3)} ${unit.unit}` : "…";
+  return parsed.ok ? spoken(unit.unit, 3).said(parsed.value.value * unit.factor) : "…";
 }
 
 function UnitKey({

@@ -1,13 +1,11 @@
 import { useMemo } from "react";
 import { type PartOutline, partOutline } from "~/core/drawing";
-import { decimalsFor } from "~/core/quantity";
 import { frameOf, placeCount, type StageElement } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { RoundDial } from "~/ui/round-dial/round-dial";
 import { stateWord } from "~/ui/state-mark";
-import { rangeWords } from "../words/entry";
-import { placeOf, stageUnit, tightWords } from "../words/quantity";
+import { placeOf, readIn, stageUnit, tightWords } from "../words/quantity";
 import { LevelPicture } from "./level-picture";
 import type { RoundView } from "./round-view";
 
@@ -29,11 +27,10 @@ export function RoundPane({
 }) {
   const { element } = stage.geometry;
   const part = useOutline(stage);
-  const { unit, digits } = stageUnit(element);
-  const decimals = unit === "mm" && instrument.dimension === "length" ? decimalsFor(instrument.resolution) : digits;
+  const { unit, figure } = stageUnit(element);
   const words = partWords(element);
   const { lo, hi } = stage.limits;
-  const headline = view ? rangeWords(view.now.min, view.now.max, decimals) : "no reading";
+  const headline = view ? readIn(element, instrument).range(view.now.min, view.now.max) : "no reading";
   const how = view?.assessment.fit ? `${unit}, fitted` : unit;
   const frame = frameOf(element);
   const label = view
@@ -47,7 +44,7 @@ export function RoundPane({
         limits={{ lo, hi }}
         view={view}
         current={currentTooth}
-        digits={digits}
+        figure={figure}
         headline={view ? `${headline} ${unit}` : headline}
         label={label}
       />
@@ -70,7 +67,7 @@ export function RoundPane({
       paintedTooth={view?.standTooth ? view.standTooth - 1 : null}
       currentTooth={currentTooth === null ? null : currentTooth - 1}
       counterClockwise={counterClockwise}
-      decimals={digits}
+      figure={figure}
       headline={headline}
       subline={view ? (view.carried ? `${unit}, carried over` : how) : "start at the witness mark"}
       label={label}

@@ -1,5 +1,5 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { type ChainElement, runDiameters, spanOf } from "~/core/stages";
+import { lengthWords, spoken } from "../words/spoken";
 
 type Span = { min: number; max: number };
 
@@ -32,7 +32,7 @@ export function SagPicture({
         viewBox={`0 0 ${width} ${y + deepest + 44}`}
         className="w-full h-auto"
         role="img"
-        aria-label={`Sag in the middle of the slack span of ${formatNumber(span, 0)} mm, from the straight line`}
+        aria-label={`Sag in the middle of the slack span of ${lengthWords(span, 0)}, from the straight line`}
       >
         <path
           d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * scale} ${from} ${y}Z`}
@@ -72,7 +72,7 @@ export function SagPicture({
         </text>
         <text x={middle} y={y + deepest + 34} textAnchor="middle" fontSize="16" className="fill-mid">
           {now
-            ? `sag ${formatNumber(now.min, 1)} to ${formatNumber(now.max, 1)} mm`
+            ? `sag ${spoken("mm", 1).range(now.min, now.max)} ${spoken("mm", 1).unit}`
             : "the sag is read here, the other strand tight"}
         </text>
       </svg>

@@ -3,7 +3,7 @@ import { bevelPair } from "~/core/bevels";
 import { gearPair } from "~/core/gears";
 import { degrees, turnDegrees } from "~/core/numerics";
 import type { RoundFit, Wave } from "~/core/rounds";
-import { frameOf, isBelt, pathPull, type StageElement, spanOf, stagePath } from "~/core/stages";
+import { frameOf, isBelt, judgedBy, judgedUnit, pathPull, type StageElement, spanOf, stagePath } from "~/core/stages";
 import { wormPair } from "~/core/worms";
 import { stageUnit } from "../words/quantity";
 
@@ -32,7 +32,7 @@ export function sensitivityWords(element: StageElement, sensitivity: number): st
     case "chain":
       return `−3·L·${f(pull, 2)}/(16·s), L ${f(spanOf(element) ?? 0, 0)} mm: ${f(sensitivity, 2)} mm of sag for each mm, now; the slack goes as the square of the sag (Machinery's Handbook)`;
     default:
-      return `${f(sensitivity)} ${stageUnit(element).unit} for each mm`;
+      return `${f(sensitivity)} ${judgedUnit[judgedBy(element)].unit} for each mm`;
   }
 }
 

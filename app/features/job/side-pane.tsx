@@ -1,17 +1,18 @@
 import { useState } from "react";
-import { formatNumber } from "~/app/features/words/figure";
-import { parseQuantity, type Refusal } from "~/core/quantity";
-import { measuredUnit, type SideQuantity, sidesOf, sideUnit } from "~/core/stages";
+import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
+import { measuredUnit, type SideQuantity, sidesOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import { sideValueWords } from "../words/entry";
-import { measuredWords, sideWords } from "../words/quantity";
+import { measuredWords, sideIn, sideWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
+import type { Spoken } from "../words/spoken";
+import { withUnit } from "../words/spoken";
 import { verdictState } from "../words/state";
 import { useJobScreen } from "./job-context";
-import { instrumentsFor } from "./method-form";
+import { bareUnit, instrumentsFor } from "./method-form";
 
 /** What each side quantity wants typed: both ways, both ends, or once. */
 const asked: Record<SideQuantity, readonly string[]> = {
@@ -33,10 +34,14 @@ export function SidePane({ stage }: { stage: Stage }) {
   const instruments = instrumentsFor(quantity, data.instruments);
   const instrument = instruments.find(({ id }) => id === texts["side.instrument"]) ?? instruments[0];
   const name = (i: number) => `side.${quantity}.${i}`;
+  const usual = measuredUnit[quantity];
+  const bare = instrument ? bareUnit(quantity, undefined, instrument) : usual.bare;
   const limits = stage.sideLimits.find((known) => known.quantity === quantity);
   const log = async () => {
     if (!instrument) return setProblem({ code: "no-such-instrument", path: ["instrumentId"], facts: {} });
-    const typed = asked[quantity].map((_, i) => (texts[name(i)] ?? "").trim()).filter((text) => text !== "");
+    const typed = asked[quantity]
+      .map((_, i) => withUnit(texts[name(i)] ?? "", bare, usual.bare))
+      .filter((text) => text !== "");
     if (typed.length === 0) return setProblem({ code: "empty", path: ["typed", 0], facts: {} });
     const counted = parseQuantity(texts["side.held"] ?? "", "length", "mm");
     const held = quantity === "elongation" && counted.ok ? counted.value.value : null;
@@ -70,7 +75,7 @@ export function SidePane({ stage }: { stage: Stage }) {
         </p>
         <p className="text-mid">
           {limits
-            ? `Limits ${limitWords(limits.lo, limits.hi, sideUnit[quantity])}, ${limits.source}`
+            ? `Limits ${limitWords(limits.lo, limits.hi, sideIn(quantity))}, ${limits.source}`
             : "No limits are given for it: it is kept, not judged."}
         </p>
         {instruments.length > 1 && (
@@ -102,7 +107,7 @@ export function SidePane({ stage }: { stage: Stage }) {
           <Field
             key={label}
             label={label}
-            hint={measuredUnit[quantity].unit}
+            hint={unitById(bare).symbol}
             inputMode="decimal"
             value={texts[name(i)] ?? ""}
             onChange={(event) => job.changeText(name(i), event.target.value)}
@@ -124,12 +129,7 @@ export function SidePane({ stage }: { stage: Stage }) {
 }
 
 /** An end that is open is left out. */
-export function limitWords(
-  lo: number | null,
-  hi: number | null,
-  { unit, digits }: { unit: string; digits: number },
-): string {
-  const f = (value: number) => formatNumber(value, digits);
+export function limitWords(lo: number | null, hi: number | null, { unit, figure: f }: Spoken): string {
   if (lo !== null && hi !== null) return `${f(lo)} to ${f(hi)} ${unit}`;
   return lo === null ? `up to ${f(hi ?? 0)} ${unit}` : `at least ${f(lo)} ${unit}`;
 }

@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
-import { formatNumber } from "~/app/features/words/figure";
 import { isKind, type JobRecord, type RoundResult } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { StageElement } from "~/core/stages";
@@ -135,7 +134,7 @@ function Round({
   beside: RoundResult | null;
   missing: string;
 }) {
-  const { unit, digits } = stageUnit(element);
+  const { unit, figure } = stageUnit(element);
   return (
     <section>
       <h3 className="font-bold text-lg mb-1 flex gap-3 items-center">
@@ -146,8 +145,7 @@ function Round({
           <p className="figure text-2xl font-semibold">
             {readWords(result)}{" "}
             <span className="font-text text-base font-normal text-mid">
-              tightest at {placeOf(element, result.tightTooth ?? 1)}, ±
-              {formatNumber(result.expandedUncertainty, digits + 1)}
+              tightest at {placeOf(element, result.tightTooth ?? 1)}, ±{figure(result.expandedUncertainty, 1)}
               {result.carriedFrom ? ", carried over from the tight spot" : ""}
             </span>
           </p>
@@ -161,8 +159,8 @@ function Round({
               beside={beside && { min: beside.min, max: beside.max }}
               state={verdictState[result.verdict]}
               unit={unit}
-              digits={digits}
-              label={`${title}: ${readWords(result)}, limits ${formatNumber(limits.lo, digits)} to ${formatNumber(limits.hi, digits)}`}
+              figure={figure}
+              label={`${title}: ${readWords(result)}, limits ${figure(limits.lo)} to ${figure(limits.hi)}`}
             />
           </div>
         </>

@@ -44,14 +44,14 @@ export function WhyMove({
       <p>
         <b>Why.</b>{" "}
         {view.readings.length === 1 && !view.carried
-          ? `The limits lie ${f(band, unit.digits)} ${unit.unit} apart; one reading is all there is to go by.`
+          ? `The limits lie ${unit.said(band)} apart; one reading is all there is to go by.`
           : sensitivity === null
-            ? `The round is ${f(advice.spread, unit.digits)} wide, and no adjuster changes what is read here.`
+            ? `The round is ${unit.figure(advice.spread)} wide, and no adjuster changes what is read here.`
             : advice.spread > band
-              ? `The round is ${f(advice.spread, unit.digits)} wide and the limits lie ${f(band, unit.digits)} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`
+              ? `The round is ${unit.figure(advice.spread)} wide and the limits lie ${unit.figure(band)} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`
               : advice.reasons.includes("not-provable")
-                ? `The round is ${f(advice.spread, unit.digits)} wide and fits the limits, but leaves no room for the reading's uncertainty of ${f(view.expandedUncertainty)}. A finer instrument could prove it.`
-                : `The round is ${f(advice.spread, unit.digits)} wide and the limits lie ${f(band, unit.digits)} apart: one setting holds all of it.`}
+                ? `The round is ${unit.figure(advice.spread)} wide and fits the limits, but leaves no room for the reading's uncertainty of ${unit.said(view.expandedUncertainty, 1)}. A finer instrument could prove it.`
+                : `The round is ${unit.figure(advice.spread)} wide and the limits lie ${unit.figure(band)} apart: one setting holds all of it.`}
         {advice.reasons.includes("provisional") &&
           sensitivity !== null &&
           advice.spread <= band &&
@@ -63,7 +63,7 @@ export function WhyMove({
         </summary>
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 mt-2">
           <Fact name="Limits">
-            {f(limits.lo, unit.digits)} to {f(limits.hi, unit.digits)} {unit.unit}, {limits.source}, revision{" "}
+            {unit.figure(limits.lo)} to {unit.figure(limits.hi)} {unit.unit}, {limits.source}, revision{" "}
             {limits.revision}
           </Fact>
           <Fact name="Uncertainty of a reading">

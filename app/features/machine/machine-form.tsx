@@ -14,7 +14,7 @@ export function MachineForm({
   lead,
   draftKey,
   initial,
-  withUsage,
+  ofOwn,
   extra = null,
   saveWord,
   back,
@@ -23,7 +23,8 @@ export function MachineForm({
   lead: string;
   draftKey: string;
   initial: Texts;
-  withUsage: boolean;
+  /** What a copy takes from the machine it is copied from. */
+  ofOwn: boolean;
   extra?: ReactNode;
   saveWord: string;
   back: string;
@@ -54,17 +55,28 @@ export function MachineForm({
               <TextField name="model" label="Model" hint="twins have the same" />
               <TextField name="serial" label="Serial number" />
             </div>
-            {withUsage && (
-              <ChoiceField
-                name="usageUnit"
-                legend="Its meter counts"
-                usual="hours"
-                options={[
-                  { value: "hours", label: "hours" },
-                  { value: "cycles", label: "cycles" },
-                  { value: "starts", label: "starts" },
-                ]}
-              />
+            {ofOwn && (
+              <div className="grid sm:grid-cols-2 gap-4">
+                <ChoiceField
+                  name="usageUnit"
+                  legend="Its meter counts"
+                  usual="hours"
+                  options={[
+                    { value: "hours", label: "hours" },
+                    { value: "cycles", label: "cycles" },
+                    { value: "starts", label: "starts" },
+                  ]}
+                />
+                <ChoiceField
+                  name="units"
+                  legend="It is spoken of in"
+                  usual="metric"
+                  options={[
+                    { value: "metric", label: "mm and N" },
+                    { value: "inch", label: "inches and lbf" },
+                  ]}
+                />
+              </div>
             )}
             <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center">
               <Button kind="now" large type="submit" disabled={busy}>

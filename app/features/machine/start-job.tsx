@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { Form, useNavigation } from "react-router";
 import { v7 } from "uuid";
-import { formatNumber } from "~/app/features/words/figure";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
@@ -27,7 +26,7 @@ export function StartJob({
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
   if (!stage) return null;
   const others = stages.filter((other) => other !== stage);
-  const { unit, digits, name } = stageUnit(stage.geometry.element);
+  const { unit, range, name } = stageUnit(stage.geometry.element);
   const { clamps } = stage.geometry;
   return (
     <Form method="post" className="grid gap-3 border-t border-rule pt-4">
@@ -46,10 +45,8 @@ export function StartJob({
       )}
       <p>
         <b className="text-lg">{stage.name}.</b> Limits{" "}
-        <span className="figure">
-          {formatNumber(stage.limits.lo, digits)} to {formatNumber(stage.limits.hi, digits)}
-        </span>{" "}
-        {unit} of {name}, {stage.limits.source}.{" "}
+        <span className="figure">{range(stage.limits.lo, stage.limits.hi)}</span> {unit} of {name},{" "}
+        {stage.limits.source}.{" "}
         {stage.adjuster.adjuster ? `Set by ${stage.adjuster.name.toLowerCase()}` : "Nothing to adjust"},{" "}
         {clamps.points.length} clamps {clamps.size}.
       </p>

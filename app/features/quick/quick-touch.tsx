@@ -1,30 +1,24 @@
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { learnStage } from "~/app/features/job/learn-stage";
-import { roundView } from "~/app/features/job/round-view";
-import { formatNumber } from "~/app/features/words/figure";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
-import { type Feel, feels, judgeFeel, knownIn } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { gearsOf, measuredUnit } from "~/core/stages";
+import { unitById } from "~/core/quantity";
+import { gearsOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
-import { StateMark } from "~/ui/state-mark";
 import { nothingToAdjust } from "../job/how-to-read";
-import { type Method, methodInput, methodOf } from "../job/method-form";
-import { usePreferences } from "../people/use-preferences";
-import { amountWords, parseAmount, unitHint } from "../words/amount";
-import { feelSaysWords, rangeWords, readWords } from "../words/entry";
+import { methodInput, methodOf } from "../job/method-form";
+import { parseAmount, unitHint } from "../words/amount";
+import { feelSaysWords, readWords } from "../words/entry";
 import { measuredWords, placeOf, stageUnit, tightWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
-import { provisionalWords, verdictState } from "../words/state";
+import { provisionalWords } from "../words/state";
 import { day } from "../words/times";
 import { doQuickJob, quickProvisional } from "./quick-job";
+import { type Read, ReadOne, typedOf, type Way } from "./read-one";
 
-type Way = "numbers" | "feel";
-type Read = { typed: string; felt: Feel | null };
 const unread: Read = { typed: "", felt: null };
 
 /** One screen for what takes twenty seconds: safe, read, moved or left alone, fine. It feeds the same logbook, trend and response. */
@@ -62,7 +56,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
           kind: "round",
           phase,
           method: methodInput(method),
-          readings: [{ tooth, turn: 1, typed: read.typed.trim(), struck: false, repeats: null }],
+          readings: [{ tooth, turn: 1, typed: typedOf(read, method), struck: false, repeats: null }],
           carries: true,
         };
   const parsed = parseAmount(amount, unit);
@@ -122,8 +116,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
         {standing?.readAt
           ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feelSaysWords[standing.felt] : standing.result ? readWords(standing.result) : ""}.`
           : "Never read before."}{" "}
-        Limits {formatNumber(stage.limits.lo, spoken.digits)} to {formatNumber(stage.limits.hi, spoken.digits)}{" "}
-        {spoken.unit}.
+        Limits {spoken.range(stage.limits.lo, stage.limits.hi)} {spoken.unit}.
       </p>
       <section className="grid gap-2">
         <Tick
@@ -178,7 +171,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
           method={method}
           read={found}
           onRead={setFound}
-          label={`As it is, at ${placeOf(element, tooth)}, ${tightWords(element)}, in ${measuredUnit[method.quantity].unit}`}
+          label={`As it is, at ${placeOf(element, tooth)}, ${tightWords(element)}, in ${unitById(method.bareUnit).symbol}`}
           problem={problem("found") ?? (refusal?.path[0] === "readings" ? refusalWords(refusal) : undefined)}
         />
       </section>
@@ -202,7 +195,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
             <Field
               className="max-w-72"
               label="How much?"
-              hint={unitHint[unit]}
+              hint={unitHint(unit)}
               value={amount}
               onChange={(event) => setAmount(event.target.value)}
               autoComplete="off"
@@ -221,7 +214,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
               method={method}
               read={left}
               onRead={setLeft}
-              label={`As left, at ${placeOf(element, tooth)}`}
+              label={`As left, at ${placeOf(element, tooth)}, in ${unitById(method.bareUnit).symbol}`}
               problem={undefined}
             />
           </>
@@ -250,110 +243,5 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
         </Link>
       </div>
     </form>
-  );
-}
-
-/** One reading at the tight spot, by number or by word, and what it says at once. */
-function ReadOne({
-  kit,
-  stage,
-  tooth,
-  way,
-  method,
-  read,
-  onRead,
-  label,
-  problem,
-}: {
-  kit: Kit;
-  stage: Stage;
-  tooth: number;
-  way: Way;
-  method: Method;
-  read: Read;
-  onRead: (read: Read) => void;
-  label: string;
-  problem: string | undefined;
-}) {
-  const before = kit.before.find((item) => item.stageId === stage.id);
-  const { school } = usePreferences();
-  const view = useMemo(() => {
-    if (read.typed.trim() === "") return null;
-    const learnt = learnStage(stage, before?.moves ?? [], kit.instruments);
-    return roundView({
-      stage,
-      instrument: method.instrument,
-      method,
-      phase: "carries",
-      readings: [],
-      open: { typed: read.typed, tooth },
-      known: knownIn(before?.known ?? [], method.gear),
-      response: learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined,
-      school,
-    });
-  }, [stage, kit.instruments, method, before, read.typed, tooth, school]);
-  if (way === "feel") {
-    const judged = read.felt && judgeFeel([read.felt]);
-    return (
-      <fieldset>
-        <legend className="font-semibold mb-1">{label}</legend>
-        <div className="grid sm:grid-cols-5 gap-2">
-          {feels.map((word) => (
-            <button
-              key={word}
-              type="button"
-              aria-pressed={read.felt === word}
-              className={`min-h-14 px-2 font-semibold border-2 cursor-pointer ${read.felt === word ? "bg-ink text-panel border-ink" : "bg-panel border-ink"}`}
-              onClick={() => onRead({ ...read, felt: word })}
-            >
-              {word}
-            </button>
-          ))}
-        </div>
-        {judged && (
-          <p className="mt-2 flex gap-3 items-center text-lg" role="status">
-            <StateMark state={verdictState[judged.verdict]} /> {feelSaysWords[judged.says]}
-          </p>
-        )}
-        {problem && (
-          <p role="alert" className="text-outside font-semibold">
-            {problem}
-          </p>
-        )}
-      </fieldset>
-    );
-  }
-  const { adjuster } = stage;
-  const spoken = stageUnit(stage.geometry.element);
-  return (
-    <div>
-      <Field
-        label={label}
-        inputMode="decimal"
-        className="max-w-72 [&_input]:text-3xl [&_input]:min-h-16 [&_input]:figure"
-        value={read.typed}
-        onChange={(event) => onRead({ ...read, typed: event.target.value })}
-        autoComplete="off"
-        error={problem}
-      />
-      {view && (
-        <p className="mt-2 text-lg" role="status">
-          <span className="inline-flex gap-3 items-center">
-            <StateMark state={view.state} />
-            <span className="figure font-semibold">
-              {rangeWords(view.now.min, view.now.max, spoken.digits)} {spoken.unit}
-            </span>
-          </span>{" "}
-          {view.carried && "all round, carried over from the last round"}
-          {view.move && view.move.amount !== 0 && adjuster.adjuster && (
-            <span className="block">
-              {adjuster.name} {amountWords(view.move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)}{" "}
-              {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would bring it to{" "}
-              {rangeWords(view.move.min, view.move.max, spoken.digits)} {spoken.unit}.
-            </span>
-          )}
-        </p>
-      )}
-    </div>
   );
 }

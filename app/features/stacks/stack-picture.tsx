@@ -1,5 +1,5 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { layStack } from "~/core/stacks";
+import { lengthWords, spoken } from "../words/spoken";
 
 const [width, high, left, top] = [360, 220, 24, 14] as const;
 
@@ -22,11 +22,12 @@ export function StackPicture({
     at -= thicknessMm * scale;
     return { index, thicknessMm, y: at, height: thicknessMm * scale };
   });
+  const { figure } = spoken("mm", 3);
   const ceiling = floor - gapMm * scale;
   const open = gapMm > totalMm ? [(ceiling + at) / 2] : [];
   const texts = [
-    ...laid.map((thickness) => formatNumber(thickness, 3)),
-    ...open.map(() => `${formatNumber(gapMm - totalMm, 3)} left open`),
+    ...laid.map((thickness) => figure(thickness)),
+    ...open.map(() => `${figure(gapMm - totalMm)} left open`),
   ];
   const heights = [...layers.map(({ y, height }) => y + height / 2), ...open];
   const labels = spread(heights);
@@ -35,7 +36,7 @@ export function StackPicture({
       viewBox={`0 0 ${width} ${high + 2 * top}`}
       className="w-full max-w-md bg-panel"
       role="img"
-      aria-label={`${name}, ${laid.length} ${laid.length === 1 ? "piece" : "pieces"} in a gap of ${formatNumber(gapMm, 3)} mm, to scale`}
+      aria-label={`${name}, ${laid.length} ${laid.length === 1 ? "piece" : "pieces"} in a gap of ${lengthWords(gapMm, 3)}, to scale`}
     >
       {[ceiling - 8, floor].map((y, i) => (
         <rect key={i} x={left - 10} y={y} width="190" height="8" className="fill-ink" />

@@ -3,10 +3,9 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { PairGeometry } from "~/core/gears";
 import { type AskedFor, anglesShown, type RecommendedLimits, recommendBacklash, recommendKind } from "~/core/limits";
 import { parseNumber, parseQuantity } from "~/core/quantity";
-import { judgedBy, type StageElement } from "~/core/stages";
+import { judgedBy, judgedUnit, type StageElement } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Tick } from "~/ui/field";
-import { stageUnit } from "../words/quantity";
 import { ruleWords } from "./rule-words";
 import { ChoiceField, TextField, useForm } from "./text-field";
 
@@ -26,7 +25,7 @@ export function RecommendKind({ element }: { element: StageElement | null }) {
     bearing: bearings.find((known) => known === fields.texts["rec.bearing"]),
   };
   const found = recommendKind(element, asked);
-  const { unit, digits } = stageUnit(element);
+  const { unit, digits } = judgedUnit[judgedBy(element)];
   return (
     <section aria-label="Recommended limits" className="border-l-4 border-ink pl-4 grid gap-3">
       {element.kind === "toothed-belt" && (

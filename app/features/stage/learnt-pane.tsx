@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { type MoveEvidence, unitOf } from "~/core/advice";
-import { sensitivityOf } from "~/core/stages";
+import { judgedUnit, sensitivityOf } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { nothingToAdjust } from "../job/how-to-read";
@@ -55,7 +55,7 @@ export function LearntPane({
   const eccentric = adjuster.adjuster.type === "eccentric";
   const per = eccentric
     ? "of its law"
-    : `${spoken.unit}${spoken.quantity === "sag" ? " squared" : ""} a ${unitWords[unit]}`;
+    : `${judgedUnit[spoken.quantity].unit}${spoken.quantity === "sag" ? " squared" : ""} a ${unitWords[unit]}`;
   return (
     <section aria-labelledby="adjuster">
       <div className="flex gap-4 items-baseline justify-between">
@@ -95,7 +95,7 @@ export function LearntPane({
               {move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}:{" "}
               <span className="figure">
                 {move.change > 0 ? "+" : ""}
-                {f(move.change)}
+                {spoken.figure(move.change, 1)}
               </span>{" "}
               {spoken.unit} <span className="text-mid">({whyWords[move.why]})</span>
             </li>

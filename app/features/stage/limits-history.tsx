@@ -1,9 +1,9 @@
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
-import { type MeasuredQuantity, measuredUnit, sideUnit, waysToMeasure } from "~/core/stages";
+import { type MeasuredQuantity, measuredUnit, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision, Stage } from "~/data/queries/stages";
 import { limitWords } from "../job/side-pane";
-import { measuredWords, sideWords, stageUnit } from "../words/quantity";
+import { measuredWords, sideIn, sideWords, stageUnit } from "../words/quantity";
 import { day } from "../words/times";
 
 const givenUnit = (quantity: MeasuredQuantity): string =>
@@ -52,15 +52,14 @@ export function LimitsHistory({
       {stage.limits.given.quantity !== waysToMeasure(stage.geometry.element)[0] && unit.quantity !== "lost-motion" && (
         <p className="text-mid">
           Given as {measuredWords[stage.limits.given.quantity].name.toLowerCase()}; judged as{" "}
-          {formatNumber(stage.limits.lo, unit.digits)} to {formatNumber(stage.limits.hi, unit.digits)} {unit.unit} of{" "}
-          {unit.name}.
+          {unit.range(stage.limits.lo, stage.limits.hi)} {unit.unit} of {unit.name}.
         </p>
       )}
       {stage.sideLimits.length > 0 && (
         <ul aria-label="Limits of what is read beside it" className="border-t border-rule">
           {stage.sideLimits.map((side) => (
             <li key={side.id} className="py-1.5">
-              {sideWords[side.quantity]}: {limitWords(side.lo, side.hi, sideUnit[side.quantity])}. {side.source}{" "}
+              {sideWords[side.quantity]}: {limitWords(side.lo, side.hi, sideIn(side.quantity))}. {side.source}{" "}
               <span className="text-mid">({side.sourceKind})</span>
             </li>
           ))}

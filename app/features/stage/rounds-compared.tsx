@@ -1,14 +1,13 @@
 import { useMemo, useRef, useState } from "react";
-import { formatNumber } from "~/app/features/words/figure";
 import { type EntryOf, isKind, wholeRound } from "~/core/logbook";
-import { judgedUnit } from "~/core/stages";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { SavePicture } from "../export/save-picture";
 import { RoundPane } from "../job/round-pane";
 import { recordedView } from "../job/round-view";
-import { rangeWords, readWords } from "../words/entry";
+import { readWords } from "../words/entry";
+import { judgedIn } from "../words/quantity";
 import { day } from "../words/times";
 
 /** Any two rounds of the stage on one gear: the first as a ghost, the second with its readings. */
@@ -89,13 +88,12 @@ export function RoundsCompared({
       </div>
       {before && (
         <p className="mt-2 text-lg">
-          From{" "}
-          {rangeWords(before.body.result.min, before.body.result.max, judgedUnit[before.body.result.quantity].digits)}{" "}
-          to {readWords(after.body.result)}: the mean moved by{" "}
+          From {judgedIn(before.body.result.quantity).range(before.body.result.min, before.body.result.max)} to{" "}
+          {readWords(after.body.result)}: the mean moved by{" "}
           <span className="figure font-semibold">
-            {formatNumber(after.body.result.mean - before.body.result.mean, 3)}
-          </span>{" "}
-          {judgedUnit[after.body.result.quantity].unit}.
+            {judgedIn(after.body.result.quantity).said(after.body.result.mean - before.body.result.mean, 1)}
+          </span>
+          .
         </p>
       )}
     </section>

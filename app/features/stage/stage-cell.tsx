@@ -1,20 +1,31 @@
 import { Link } from "react-router";
-import { formatNumber } from "~/app/features/words/figure";
+import type { Machine } from "~/data/queries/machines";
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { SmallBandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark, stateWord } from "~/ui/state-mark";
 import { feelSaysWords, readWords } from "../words/entry";
+import { inUnitsOf } from "../words/figure";
 import { sizeWords, stageUnit } from "../words/quantity";
 
 /** A stage at a glance: name, teeth, band gauge, state in a word, what was read. */
-export function StageCell({ stage, standing }: { stage: Stage; standing: StageStanding | null }) {
+export function StageCell({
+  stage,
+  standing,
+  machine,
+}: {
+  stage: Stage;
+  standing: StageStanding | null;
+  machine: Pick<Machine, "units">;
+}) {
   const { lo, hi } = stage.limits;
   const { element } = stage.geometry;
-  const { digits } = stageUnit(element);
   const state = standing?.state ?? "unknown";
   const result = standing?.result ?? null;
-  const read = standing?.felt ? feelSaysWords[standing.felt] : result ? readWords(result) : "never read";
+  const { read, range } = inUnitsOf(machine, () => ({
+    read: standing?.felt ? feelSaysWords[standing.felt] : result ? readWords(result) : "never read",
+    range: stageUnit(element).range(lo, hi),
+  }));
   return (
     <div>
       <p className="font-semibold">
@@ -27,7 +38,7 @@ export function StageCell({ stage, standing }: { stage: Stage; standing: StageSt
         hi={hi}
         now={result && !standing?.felt ? { min: result.min, max: result.max } : null}
         state={state}
-        label={`${stage.name}: ${read}, limits ${formatNumber(lo, digits)} to ${formatNumber(hi, digits)}, ${stateWord[state]}`}
+        label={`${stage.name}: ${read}, limits ${range}, ${stateWord[state]}`}
       />
       <p className="flex flex-wrap gap-x-3 items-baseline">
         <StateMark state={state} />

@@ -1,4 +1,3 @@
-import { formatNumber } from "~/app/features/words/figure";
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
@@ -20,8 +19,8 @@ export function StandingWhy({
 }) {
   const result = standing?.result ?? null;
   const { lo, aim, hi, source, revision } = stage.limits;
-  const { unit, digits } = stageUnit(stage.geometry.element);
-  const f = (value: number) => formatNumber(value, digits + 1);
+  const { unit, figure } = stageUnit(stage.geometry.element);
+  const f = (value: number) => figure(value, 1);
   return (
     <section aria-labelledby="standing">
       <h2 id="standing" className="text-xl font-bold">
@@ -42,8 +41,8 @@ export function StandingWhy({
             then={null}
             state={standing?.state ?? "unknown"}
             unit={unit}
-            digits={digits}
-            label={`${readWords(result)}, limits ${formatNumber(lo, digits)} to ${formatNumber(hi, digits)}`}
+            figure={figure}
+            label={`${readWords(result)}, limits ${figure(lo)} to ${figure(hi)}`}
           />
           <details>
             <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>

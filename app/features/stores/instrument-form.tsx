@@ -1,23 +1,28 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
+import { everyShown, type Shown, shownIn } from "~/core/practice";
 import type { Instrument } from "~/data/queries/instruments";
 import { Button, buttonClass } from "~/ui/button";
 import { Reader, type Texts } from "../stage-form/reader";
 import { FormProvider, LinesField, TextField, TickField } from "../stage-form/text-field";
 import { useSavedForm } from "../stage-form/use-saved-form";
 import { refusalWords } from "../words/refusal";
-import { instrumentKinds, shownUnit } from "./instrument-kinds";
-
-type Dimension = Instrument["dimension"];
+import { instrumentKinds } from "./instrument-kinds";
 
 /** What the form says, as the operation takes it; or what is wrong, by field. */
 export function readInstrument(texts: Texts) {
   const read = new Reader(texts);
-  const dimension = dimensionOf(texts.dimension);
-  const unit = shownUnit[dimension];
-  const measured = (name: string) =>
-    unit.dimension ? read.measured(name, { ...unit, dimension: unit.dimension }) : read.number(name);
+  const unit = shownOf(texts);
+  const measured = (name: string) => {
+    // A step of a temperature is no temperature.
+    if (unit.dimension === "temperature") return read.number(name);
+    return read.measured(name, {
+      dimension: unit.dimension,
+      bare: unit.id,
+      factor: unit.dimension === "angle" ? 60 : 1,
+    });
+  };
   const resolution = measured("resolution");
   read.want("resolution", resolution > 0, "too-small");
   const expandedUncertainty = measured("uncertainty");
@@ -35,28 +40,29 @@ export function readInstrument(texts: Texts) {
   return read.done({
     name: read.words("name"),
     kind: read.words("kind"),
-    dimension,
+    dimension: unit.dimension,
     resolution,
     expandedUncertainty,
     coverage,
     leavesMm,
     serial: read.text("serial"),
-    unit: unit.unit,
+    unit: unit.id,
     calibratedOn,
     dueOn,
     retired: read.text("retired") === "yes",
   });
 }
 
-const dimensionOf = (text: string | undefined): Dimension =>
-  (Object.keys(shownUnit) as Dimension[]).find((dimension) => dimension === text) ?? "length";
+const shownOf = ({ dimension = "length", unit = "" }: Texts): Shown =>
+  everyShown.find((one) => one.dimension === dimension && (unit === "" || one.id === unit)) ?? (everyShown[0] as Shown);
 
 const textsOf = (i: Instrument): Texts => ({
   name: i.name,
   kind: i.kind,
   dimension: i.dimension,
-  resolution: String(i.resolution),
-  uncertainty: String(i.expandedUncertainty),
+  unit: shownIn(i).id,
+  resolution: String(shownIn(i).shown(i.resolution)),
+  uncertainty: String(shownIn(i).shown(i.expandedUncertainty)),
   coverage: String(i.coverage),
   leaves: i.leavesMm.join(" "),
   serial: i.serial,
@@ -79,7 +85,7 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
       ? {}
       : { [fieldNames[String(refusal.path[0])] ?? String(refusal.path[0])]: refusal }),
   };
-  const unit = shownUnit[dimensionOf(fields.texts.dimension)].unit;
+  const shown = shownOf(fields.texts);
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     setAsked(true);
@@ -100,19 +106,22 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
             <span className="block font-semibold mb-1">It shows</span>
             <select
               className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-              value={dimensionOf(fields.texts.dimension)}
-              onChange={(event) => fields.set("dimension", event.target.value)}
+              value={everyShown.indexOf(shown)}
+              onChange={(event) => {
+                const { dimension, id: unit } = everyShown[Number(event.target.value)] ?? shown;
+                fields.setAll({ dimension, unit });
+              }}
             >
-              {Object.entries(shownUnit).map(([dimension, shown]) => (
-                <option key={dimension} value={dimension}>
-                  {dimension}, {shown.unit}
+              {everyShown.map(({ dimension, symbol }, i) => (
+                <option key={`${dimension} ${symbol}`} value={i}>
+                  {dimension}, {symbol}
                 </option>
               ))}
             </select>
           </label>
           <TextField name="serial" label="Serial number" />
-          <TextField name="resolution" label="Resolution" hint={`${unit}; one step of what it shows`} />
-          <TextField name="uncertainty" label="Expanded uncertainty" hint={`${unit}, from the certificate`} />
+          <TextField name="resolution" label="Resolution" hint={`${shown.symbol}; one step of what it shows`} />
+          <TextField name="uncertainty" label="Expanded uncertainty" hint={`${shown.symbol}, from the certificate`} />
           <TextField name="coverage" label="Coverage k" hint="usually 2" />
           <TextField name="calibrated" label="Calibrated on" type="date" />
           <TextField name="due" label="Due again on" type="date" />

@@ -20,11 +20,13 @@ export function TrendChart({
   limits,
   timeZone,
   unit,
+  figure,
 }: {
   trend: StageTrend;
   limits: { lo: number; hi: number };
   timeZone: string;
   unit: string;
+  figure: (value: number) => string;
 }) {
   const { rows, from, to } = trendRows(trend);
   const values = rows.flatMap(({ t: _, ...row }) => Object.values(row));
@@ -74,7 +76,7 @@ export function TrendChart({
             ticks={niceTicks(low, high, 5)}
             interval={0}
             allowDataOverflow
-            tickFormatter={(value: number) => formatNumber(value, 2)}
+            tickFormatter={(value: number) => figure(value)}
             stroke="var(--room-mid)"
             fontSize={14}
             width={54}

@@ -44,7 +44,7 @@ export function TrendPane({
       {trend ? (
         <>
           <div ref={picture}>
-            <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} />
+            <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} figure={spoken.figure} />
           </div>
           <p className="mt-2">
             {trend.drift && `${intervalWords(trend, timeZone, unit)}. `}
@@ -56,9 +56,9 @@ export function TrendPane({
               Why, and the figures
             </summary>
             <p className="mb-2">
-              Least {slopeWords(trend.tightest, axis, unit, spoken.unit)}; greatest{" "}
-              {slopeWords(trend.loosest, axis, unit, spoken.unit)}. The slope is the median of the slopes of all pairs
-              of rounds between two moves (Theil–Sen), its interval from their order (Sen 1968); the line starts anew at
+              Least {slopeWords(trend.tightest, axis, unit, spoken)}; greatest{" "}
+              {slopeWords(trend.loosest, axis, unit, spoken)}. The slope is the median of the slopes of all pairs of
+              rounds between two moves (Theil–Sen), its interval from their order (Sen 1968); the line starts anew at
               every move. It is forecast only where the whole interval has one sign. Rounds as found and checked count;
               those read while setting do not.
             </p>
@@ -77,9 +77,9 @@ export function TrendPane({
                     <td className="py-1">
                       {axis === "time" ? day(daysToIso(point.t), timeZone) : formatNumber(point.t, 0)}
                     </td>
-                    <td className="figure">{formatNumber(point.min, spoken.digits + 1)}</td>
-                    <td className="figure">{formatNumber(point.mean, spoken.digits + 1)}</td>
-                    <td className="figure">{formatNumber(point.max, spoken.digits + 1)}</td>
+                    <td className="figure">{spoken.figure(point.min, 1)}</td>
+                    <td className="figure">{spoken.figure(point.mean, 1)}</td>
+                    <td className="figure">{spoken.figure(point.max, 1)}</td>
                   </tr>
                 ))}
               </tbody>

@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { StageTrend } from "~/core/logbook";
 import type { JudgedQuantity } from "~/core/stages";
+import type { Spoken } from "../words/spoken";
 import { day } from "../words/times";
 
 /** What becomes of it at the lower and the upper limit. */
@@ -40,8 +41,8 @@ export function intervalWords(trend: StageTrend, timeZone: string, unit: string)
 }
 
 /** Slope of a line in words, with its interval: over a year, or over a thousand of the meter's units. */
-export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string, of = "mm"): string {
+export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string, of: Spoken): string {
   const [per, words] = axis === "time" ? [365.25, "a year"] : [1000, `a thousand ${unit}`];
-  const f = (value: number) => formatNumber(value * per, 3);
-  return `${f(line.slope)} ${of} ${words} (95 %: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
+  const f = (value: number) => of.figure(value * per, 1);
+  return `${f(line.slope)} ${of.unit} ${words} (95 %: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
 }

@@ -1,7 +1,8 @@
-import { formatNumber } from "~/app/features/words/figure";
+import { formatNumber, readUnits } from "~/app/features/words/figure";
 import type { MoveUnit } from "~/core/advice";
 import { accept, type Dimension, decimalsFor, nearestFraction, parseQuantity, type Result } from "~/core/quantity";
 import type { AdjusterMeans } from "~/data/queries/stages";
+import { lengthUnit, lengthWords, withUnit } from "./spoken";
 
 const parts: Record<string, string> = {
   "1/2": "half a turn",
@@ -13,7 +14,7 @@ const parts: Record<string, string> = {
 /** A size of a move, without its direction: "one eighth of a turn", "1 3/16 turns", "0.14 mm", "14°". */
 export function amountWords(amount: number, unit: MoveUnit, step: number, means?: AdjusterMeans | null): string {
   const size = Math.abs(amount);
-  const millimetres = `${formatNumber(size, decimalsFor(step))} mm`;
+  const millimetres = lengthWords(size, decimalsFor(step));
   switch (means) {
     case "roller-holes": {
       const holes = Math.round(size / step);
@@ -41,26 +42,35 @@ function plainAmount(size: number, unit: MoveUnit, step: number): string {
     case "deg":
       return `${formatNumber(size, decimalsFor(step))}°`;
     case "mm-at-lever":
-      return `${formatNumber(size, decimalsFor(step))} mm at the lever's end`;
+      return `${lengthWords(size, decimalsFor(step))} at the lever's end`;
     case "mm-of-shim":
-      return `${formatNumber(size, decimalsFor(step))} mm of shim`;
+      return `${lengthWords(size, decimalsFor(step))} of shim`;
     case "mm":
-      return `${formatNumber(size, decimalsFor(step))} mm`;
+      return lengthWords(size, decimalsFor(step));
   }
 }
 
-export const unitHint: Record<MoveUnit, string> = {
-  turns: "Turns: 1/8, 0.25, 3 sixteenths, 45°",
-  deg: "Degrees",
-  mm: "Millimetres, or with unit: 5 thou",
-  "mm-at-lever": "Millimetres at the lever's end",
-  "mm-of-shim": "Millimetres of shim",
-};
+/** In what a size is typed. */
+export function unitHint(unit: MoveUnit): string {
+  const [lengths, other] =
+    readUnits() === "inch" ? ["Inches", "or with unit: 0.1 mm"] : ["Millimetres", "or with unit: 5 thou"];
+  return {
+    turns: "Turns: 1/8, 0.25, 3 sixteenths, 45°",
+    deg: "Degrees",
+    mm: `${lengths}, ${other}`,
+    "mm-at-lever": `${lengths} at the lever's end, ${other}`,
+    "mm-of-shim": `${lengths} of shim, ${other}`,
+  }[unit];
+}
 
-/** The size of a move as typed, in the adjuster's unit. */
+/** What was typed, so that it means the same to whoever takes over what stands in the field. */
+export const asTyped = (typed: string, unit: MoveUnit): string =>
+  unit === "turns" || unit === "deg" ? typed : withUnit(typed, lengthUnit(), "mm");
+
+/** The size of a move as typed, in the adjuster's unit; a length without a unit is in the reader's. */
 export function parseAmount(typed: string, unit: MoveUnit): Result<number> {
   const [dimension, bare]: [Dimension, string] =
-    unit === "turns" ? ["angle", "turn"] : unit === "deg" ? ["angle", "deg"] : ["length", "mm"];
+    unit === "turns" ? ["angle", "turn"] : unit === "deg" ? ["angle", "deg"] : ["length", lengthUnit()];
   const parsed = parseQuantity(typed, dimension, bare);
   return parsed.ok ? accept(unit === "turns" ? parsed.value.value / 360 : parsed.value.value) : parsed;
 }

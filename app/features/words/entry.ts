@@ -1,20 +1,16 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Bodies, Entry, FeelSays, RoundResult, SignedRecord } from "~/core/logbook";
-import { frameOf, judgedUnit, type StageElement, sideUnit } from "~/core/stages";
+import { frameOf, type StageElement } from "~/core/stages";
 import type { Stage, StageAdjuster } from "~/data/queries/stages";
 import { stateWord } from "~/ui/state-mark";
-import { piecesText } from "../stacks/stack-words";
+import { leavesText, piecesText } from "../stacks/stack-words";
 import { amountWords } from "./amount";
 import { capital } from "./count";
 import { notedWords } from "./noted";
-import { placeWords, sideWords } from "./quantity";
+import { judgedIn, placeWords, sideIn, sideWords } from "./quantity";
+import { spoken } from "./spoken";
 import { verdictState } from "./state";
 import { dateWords } from "./times";
-
-export const rangeWords = (min: number, max: number, decimals = 2): string =>
-  formatNumber(min, decimals) === formatNumber(max, decimals)
-    ? formatNumber(min, decimals)
-    : `${formatNumber(min, decimals)} to ${formatNumber(max, decimals)}`;
 
 const phaseWords = { "as-found": "As found", set: "While setting", check: "Check round" } as const;
 
@@ -29,14 +25,14 @@ export const feelSaysWords: Record<FeelSays, string> = {
 
 /** What was read, with its unit: "0.12 to 0.15 mm", "210 to 240 N". */
 export function readWords(result: Pick<RoundResult, "min" | "max" | "quantity">): string {
-  const { unit, digits } = judgedUnit[result.quantity];
-  return `${rangeWords(result.min, result.max, digits)} ${unit}`;
+  const { range, unit } = judgedIn(result.quantity);
+  return `${range(result.min, result.max)} ${unit}`;
 }
 
 /** A side quantity with its name: "End float 0.04 to 0.06 mm". */
 export function sideValueWords(body: Bodies["side"]): string {
-  const { unit, digits } = sideUnit[body.quantity];
-  return `${sideWords[body.quantity]} ${rangeWords(body.min, body.max, digits)} ${unit}`;
+  const { range, unit } = sideIn(body.quantity);
+  return `${sideWords[body.quantity]} ${range(body.min, body.max)} ${unit}`;
 }
 
 /** What an entry's words need to know of its stage. */
@@ -105,7 +101,7 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
         detail: [
           did === "so" ? "As advised" : "Otherwise than advised",
           stack ? `${capital(piecesText(stack.now))} in it now, ${piecesText(stack.was)} before` : "",
-          feelerMm ? `Set on a feeler of ${feelerMm.map((leaf) => formatNumber(leaf, 2)).join(" + ")} mm` : "",
+          feelerMm ? `Set on a feeler of ${leavesText(feelerMm)}` : "",
           note,
         ]
           .filter(Boolean)
@@ -114,7 +110,7 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     }
     case "clamp": {
       const { clamp, of, state, torqueNm, pass, passes } = entry.body;
-      const torque = torqueNm === null ? "" : `${formatNumber(torqueNm, 0)} N·m, pass ${pass} of ${passes}`;
+      const torque = torqueNm === null ? "" : `${spoken("N·m", 0).said(torqueNm)}, pass ${pass} of ${passes}`;
       return { title: `Clamp ${clamp} of ${of} ${state}`, detail: torque };
     }
     case "proof": {

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { decimalsFor } from "~/core/quantity";
 import {
   type Frame,
   frameOf,
@@ -10,7 +11,10 @@ import {
   type SideQuantity,
   type StageElement,
   type StageKind,
+  sideUnit,
 } from "~/core/stages";
+import type { Instrument } from "~/data/queries/instruments";
+import { type Spoken, spoken } from "./spoken";
 
 export const kindWords: Record<StageKind, string> = {
   "gear-pair": "gear pair",
@@ -92,17 +96,32 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
   angle: { name: "Angle", worth: "Straight-edge or laser across both faces." },
 };
 
-/** Unit and digits in which a stage is spoken of. */
-export type StageUnit = { unit: string; digits: number; quantity: JudgedQuantity; name: string };
+/** The unit in which a stage is spoken of, and what it is judged by: "0.12 mm", "0.0047 in", "240 N", "12.5 arcmin". */
+export type StageUnit = Spoken & { quantity: JudgedQuantity; name: string };
 
 export function stageUnit(element: StageElement): StageUnit {
   const quantity = judgedBy(element);
-  return { ...judgedUnit[quantity], quantity, name: judgedWords[quantity] };
+  return { ...judgedIn(quantity), quantity, name: judgedWords[quantity] };
 }
 
-/** A value of the judged quantity with its unit: "0.12 mm", "240 N", "12.5 arcmin". */
-export const withUnit = (value: number, { unit, digits }: { unit: string; digits: number }): string =>
-  `${formatNumber(value, digits)}${unit === "°" ? "" : " "}${unit}`;
+export function judgedIn(quantity: JudgedQuantity): Spoken {
+  const { unit, digits } = judgedUnit[quantity];
+  return spoken(unit, digits);
+}
+
+export function sideIn(quantity: SideQuantity): Spoken {
+  const { unit, digits } = sideUnit[quantity];
+  return spoken(unit, digits);
+}
+
+/** Of readings in millimetres as finely as the instrument shows them, of all else as its unit has it. */
+export function readIn(
+  element: StageElement,
+  { dimension, resolution }: Pick<Instrument, "dimension" | "resolution">,
+): Spoken {
+  const { unit, digits } = judgedUnit[judgedBy(element)];
+  return spoken(unit, unit === "mm" && dimension === "length" ? decimalsFor(resolution) : digits);
+}
 
 /** "tooth 5", "place 2", "link 12", "belt 2, place 1". */
 export function placeWords(frame: Frame, place: number): string {

@@ -191,6 +191,15 @@ const choices = [
     ],
   },
   {
+    name: "units",
+    label: "Units",
+    options: [
+      ["machine", "as the machine says"],
+      ["metric", "metric: 0.15 mm, 40 N"],
+      ["inch", "inch: 0.0059 in, 9.0 lbf"],
+    ],
+  },
+  {
     name: "school",
     label: "Where a round is set",
     options: [

@@ -97,7 +97,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                 </div>
                 <div className="flex flex-wrap gap-x-9 gap-y-3">
                   {stages.map((item) => (
-                    <StageCell key={item.stage.id} {...item} />
+                    <StageCell key={item.stage.id} machine={machine} {...item} />
                   ))}
                   {stages.length === 0 && loaderData.mayAdd && (
                     <Link to={`/machines/${machine.id}/stages/new`} className={buttonClass("line")}>

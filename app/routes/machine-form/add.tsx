@@ -26,7 +26,7 @@ export default function AddMachine() {
       lead="Name and tag are enough to begin. Its first stage comes next."
       draftKey="machine-new"
       initial={{}}
-      withUsage
+      ofOwn
       saveWord="Save, and enter its first stage"
       back="/"
     />

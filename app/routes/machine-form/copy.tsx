@@ -29,7 +29,7 @@ export default function CopyMachine({ loaderData: { machine } }: Route.Component
       lead="Stages, adjusters and limits as they are now, under a name of its own, with an empty logbook."
       draftKey={`machine-copy ${machine.id}`}
       initial={{ site: machine.site, hall: machine.hall }}
-      withUsage={false}
+      ofOwn={false}
       extra={
         <>
           <ChoiceField

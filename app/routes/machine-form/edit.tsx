@@ -21,14 +21,14 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function EditMachine({ loaderData: { machine } }: Route.ComponentProps) {
-  const { name, tag, site, hall, place, model, serial, usageUnit } = machine;
+  const { name, tag, site, hall, place, model, serial, usageUnit, units } = machine;
   return (
     <MachineForm
       title={`Edit ${machine.name}`}
       lead="What changes goes into the logbook, with what it was before."
       draftKey={`machine ${machine.id}`}
-      initial={{ name, tag, site, hall, place, model, serial, usageUnit }}
-      withUsage
+      initial={{ name, tag, site, hall, place, model, serial, usageUnit, units }}
+      ofOwn
       saveWord="Save"
       back={`/machines/${machine.id}`}
     />

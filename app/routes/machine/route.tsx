@@ -160,7 +160,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
           </header>
           {stages.length > 0 ? (
             <DriveLine
-              machineId={machine.id}
+              machine={machine}
               graph={loaderData.driveLine}
               stages={stages}
               mayEdit={loaderData.mayEdit && !machine.retiredAt}

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { readerOf, writeFor } from "~/app/features/words/figure";
 import { findJob } from "~/app/routes/job/load-job.server";
 import { isId } from "~/app/session/is-id";
 import { entriesOfJob, lastNumber, logbookFrom } from "~/data/queries/entries";
@@ -15,6 +16,7 @@ export async function loadJobRecord(asked: Context, jobId: string) {
   const job = await findJob(asked, jobId);
   const machine = job && (await machineById(pool, person.workshopId, job.machineId));
   if (!job || !machine) throw data({ code: "no-such-job" }, { status: 404 });
+  writeFor(readerOf(person.preferences, machine));
   const [found, entries, instruments] = await Promise.all([
     stagesById(pool, job.stageIds),
     entriesOfJob(pool, job.id),
@@ -28,6 +30,7 @@ export type LoadedRecord = Awaited<ReturnType<typeof loadJobRecord>>;
 const findMachine = async ({ pool, person }: Context, machineId: string) => {
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
+  writeFor(readerOf(person.preferences, machine));
   return machine;
 };
 

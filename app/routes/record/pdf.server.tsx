@@ -14,7 +14,6 @@ import {
 import type { ReactElement, ReactNode } from "react";
 import { capital } from "~/app/features/words/count";
 import { entryWords, feelSaysWords, readWords } from "~/app/features/words/entry";
-import { formatNumber } from "~/app/features/words/figure";
 import { elementWords, placeOf, stageUnit } from "~/app/features/words/quantity";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day } from "~/app/features/words/times";
@@ -168,8 +167,8 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
         {stage.name}, {elementWords(stage.geometry.element)}
       </Text>
       <Text style={look.mid}>
-        Limits {formatNumber(limits.lo, spoken.digits)} to {formatNumber(limits.hi, spoken.digits)} {spoken.unit} of{" "}
-        {spoken.name}. {limits.source}, revision {limits.revision}.
+        Limits {spoken.range(limits.lo, limits.hi)} {spoken.unit} of {spoken.name}. {limits.source}, revision{" "}
+        {limits.revision}.
       </Text>
       <RoundPart
         title="As found"
@@ -246,7 +245,7 @@ function RoundPart({
       </Text>
       <Text style={look.mid}>
         {result.count} readings, tightest at {placeOf(stage.geometry.element, result.tightTooth ?? 1)}, ±
-        {formatNumber(result.expandedUncertainty, spoken.digits + 1)} {spoken.unit} (k = 2)
+        {spoken.figure(result.expandedUncertainty, 1)} {spoken.unit} (k = 2)
         {result.carriedFrom ? ", carried over from the tight spot" : ""}
       </Text>
       <Svg width={220} height={20} viewBox="0 0 220 20">

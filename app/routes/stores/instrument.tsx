@@ -3,13 +3,13 @@ import { data, useRevalidator } from "react-router";
 import { v7 } from "uuid";
 import { PlaceHead } from "~/app/features/shell/head";
 import { InstrumentForm } from "~/app/features/stores/instrument-form";
-import { shownUnit } from "~/app/features/stores/instrument-kinds";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { refusalWords } from "~/app/features/words/refusal";
 import { dateWords, shortDay } from "~/app/features/words/times";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isOverdue } from "~/core/logbook";
+import { shownIn } from "~/core/practice";
 import type { Refusal } from "~/core/quantity";
 import { keepInstrument } from "~/operations/instruments";
 import { Button } from "~/ui/button";
@@ -41,6 +41,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 
 export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
   const { instrument, certificates, role, today, timeZone } = loaderData;
+  const shown = instrument && shownIn(instrument);
   return (
     <>
       <PlaceHead />
@@ -50,8 +51,9 @@ export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
         {instrument && (
           <p className="mb-5">
             <span className="text-mid">
-              {[instrument.kind, instrument.serial].filter(Boolean).join(", ")}; step {instrument.resolution}, ±
-              {instrument.expandedUncertainty} {shownUnit[instrument.dimension].unit} (k = {instrument.coverage}).{" "}
+              {[instrument.kind, instrument.serial].filter(Boolean).join(", ")}; step{" "}
+              {shown?.shown(instrument.resolution)}, ±{shown?.shown(instrument.expandedUncertainty)} {shown?.symbol} (k
+              = {instrument.coverage}).{" "}
             </span>
             {isOverdue(instrument.dueOn, today) && (
               <b className="text-outside">Overdue since {dateWords(instrument.dueOn ?? "")}.</b>

@@ -1,10 +1,10 @@
 import { Link } from "react-router";
 import { PlaceHead } from "~/app/features/shell/head";
-import { shownUnit } from "~/app/features/stores/instrument-kinds";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { dateWords } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isOverdue } from "~/core/logbook";
+import { shownIn } from "~/core/practice";
 import type { Instrument } from "~/data/queries/instruments";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/instruments";
@@ -51,7 +51,7 @@ function instrumentNews(count: number, overdue: number): string {
 }
 
 function InstrumentLine({ instrument, today }: { instrument: Instrument; today: string }) {
-  const { unit } = shownUnit[instrument.dimension];
+  const { symbol: unit, shown } = shownIn(instrument);
   const over = isOverdue(instrument.dueOn, today) && !instrument.retiredAt;
   return (
     <li className="border-t border-rule py-2 grid sm:grid-cols-[minmax(0,1fr)_14rem_15rem] gap-x-5 items-center">
@@ -64,9 +64,9 @@ function InstrumentLine({ instrument, today }: { instrument: Instrument; today: 
         </span>
       </div>
       <p className="figure">
-        step {instrument.resolution} {unit}
+        step {shown(instrument.resolution)} {unit}
         <span className="block">
-          ±{instrument.expandedUncertainty} {unit}, k = {instrument.coverage}
+          ±{shown(instrument.expandedUncertainty)} {unit}, k = {instrument.coverage}
         </span>
       </p>
       <p className={over ? "text-outside font-semibold" : ""}>

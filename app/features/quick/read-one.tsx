@@ -1,0 +1,129 @@
+import { useMemo } from "react";
+import { learnStage } from "~/app/features/job/learn-stage";
+import { roundView } from "~/app/features/job/round-view";
+import type { Kit } from "~/app/routes/machine/load-kit.server";
+import { unitOf } from "~/core/advice";
+import { type Feel, feels, judgeFeel, knownIn } from "~/core/logbook";
+import { measuredUnit } from "~/core/stages";
+import type { Stage } from "~/data/queries/stages";
+import { Field } from "~/ui/field";
+import { StateMark } from "~/ui/state-mark";
+import type { Method } from "../job/method-form";
+import { usePreferences } from "../people/use-preferences";
+import { amountWords } from "../words/amount";
+import { feelSaysWords } from "../words/entry";
+import { stageUnit } from "../words/quantity";
+import { withUnit } from "../words/spoken";
+import { verdictState } from "../words/state";
+
+export type Way = "numbers" | "feel";
+export type Read = { typed: string; felt: Feel | null };
+
+/** As it goes into the logbook: a bare number in another unit than the usual one gets it written behind. */
+export const typedOf = ({ typed }: Read, { bareUnit, quantity }: Method): string =>
+  withUnit(typed, bareUnit, measuredUnit[quantity].bare);
+
+/** One reading at the tight spot, by number or by word, and what it says at once. */
+export function ReadOne({
+  kit,
+  stage,
+  tooth,
+  way,
+  method,
+  read,
+  onRead,
+  label,
+  problem,
+}: {
+  kit: Kit;
+  stage: Stage;
+  tooth: number;
+  way: Way;
+  method: Method;
+  read: Read;
+  onRead: (read: Read) => void;
+  label: string;
+  problem: string | undefined;
+}) {
+  const before = kit.before.find((item) => item.stageId === stage.id);
+  const { school } = usePreferences();
+  const view = useMemo(() => {
+    if (read.typed.trim() === "") return null;
+    const learnt = learnStage(stage, before?.moves ?? [], kit.instruments);
+    return roundView({
+      stage,
+      instrument: method.instrument,
+      method,
+      phase: "carries",
+      readings: [],
+      open: { typed: typedOf(read, method), tooth },
+      known: knownIn(before?.known ?? [], method.gear),
+      response: learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined,
+      school,
+    });
+  }, [stage, kit.instruments, method, before, read.typed, tooth, school, read]);
+  if (way === "feel") {
+    const judged = read.felt && judgeFeel([read.felt]);
+    return (
+      <fieldset>
+        <legend className="font-semibold mb-1">{label}</legend>
+        <div className="grid sm:grid-cols-5 gap-2">
+          {feels.map((word) => (
+            <button
+              key={word}
+              type="button"
+              aria-pressed={read.felt === word}
+              className={`min-h-14 px-2 font-semibold border-2 cursor-pointer ${read.felt === word ? "bg-ink text-panel border-ink" : "bg-panel border-ink"}`}
+              onClick={() => onRead({ ...read, felt: word })}
+            >
+              {word}
+            </button>
+          ))}
+        </div>
+        {judged && (
+          <p className="mt-2 flex gap-3 items-center text-lg" role="status">
+            <StateMark state={verdictState[judged.verdict]} /> {feelSaysWords[judged.says]}
+          </p>
+        )}
+        {problem && (
+          <p role="alert" className="text-outside font-semibold">
+            {problem}
+          </p>
+        )}
+      </fieldset>
+    );
+  }
+  const { adjuster } = stage;
+  const spoken = stageUnit(stage.geometry.element);
+  return (
+    <div>
+      <Field
+        label={label}
+        inputMode="decimal"
+        className="max-w-72 [&_input]:text-3xl [&_input]:min-h-16 [&_input]:figure"
+        value={read.typed}
+        onChange={(event) => onRead({ ...read, typed: event.target.value })}
+        autoComplete="off"
+        error={problem}
+      />
+      {view && (
+        <p className="mt-2 text-lg" role="status">
+          <span className="inline-flex gap-3 items-center">
+            <StateMark state={view.state} />
+            <span className="figure font-semibold">
+              {spoken.range(view.now.min, view.now.max)} {spoken.unit}
+            </span>
+          </span>{" "}
+          {view.carried && "all round, carried over from the last round"}
+          {view.move && view.move.amount !== 0 && adjuster.adjuster && (
+            <span className="block">
+              {adjuster.name} {amountWords(view.move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)}{" "}
+              {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would bring it to{" "}
+              {spoken.range(view.move.min, view.move.max)} {spoken.unit}.
+            </span>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
