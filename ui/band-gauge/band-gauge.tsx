@@ -41,6 +41,7 @@ export function BandGauge({
   label,
   unit,
   figure = (value) => formatNumber(value, 2),
+  per = 1,
   beside = null,
 }: Gauge & {
   aim: number;
@@ -48,6 +49,8 @@ export function BandGauge({
   unit: string;
   /** How a value is written on the scale. */
   figure?: (value: number) => string;
+  /** How much of the values one of the unit written is. */
+  per?: number;
   /** What another gauge shows, when both are to have one scale. */
   beside?: Span | null;
 }) {
@@ -57,6 +60,7 @@ export function BandGauge({
     hi,
     [now, then, beside].filter((span) => span !== null),
     width,
+    per,
   );
   return (
     <svg viewBox={`-14 0 ${width + 28} 98`} className="w-full h-auto" role="img" aria-label={label}>

@@ -4,15 +4,16 @@ export type GaugeScale = { at: (value: number) => number; from: number; to: numb
 /**
  * A linear scale that shows the band and everything on it, with the band never less than a fifth of the width. Values beyond
  * stand at the end of the scale.
+ * @param per how much one of the unit is that is written on it: its ticks are round in that
  */
-export function gaugeScale(lo: number, hi: number, spans: readonly Span[], width: number): GaugeScale {
+export function gaugeScale(lo: number, hi: number, spans: readonly Span[], width: number, per = 1): GaugeScale {
   const band = hi - lo || Math.abs(hi) || 1;
   const least = Math.min(lo, ...spans.map((s) => s.min));
   const most = Math.max(hi, ...spans.map((s) => s.max));
   const from = Math.max(least, lo - 2 * band) - 0.12 * band;
   const to = Math.min(most, hi + 2 * band) + 0.12 * band;
   const at = (value: number) => (width * (Math.min(to, Math.max(from, value)) - from)) / (to - from);
-  return { at, from, to, ticks: niceTicks(from, to, 6) };
+  return { at, from, to, ticks: niceTicks(from / per, to / per, 6).map((tick) => tick * per) };
 }
 
 /** Round figures (1, 2, 4, 5 × 10ⁿ) within a range, about `count` of them. */

@@ -94,8 +94,9 @@ export function RoundDial(props: DialProps) {
           </g>
         );
       })}
-      <LimitLabel angle={labelAngle} radius={scale.radius(band.hi)} text={props.figure(band.hi)} />
-      <LimitLabel angle={labelAngle} radius={scale.radius(band.lo)} text={props.figure(band.lo)} />
+      {limitLabels(labelAngle, [band.hi, band.lo], scale.radius, props.figure).map((label) => (
+        <LimitLabel key={`${label.text} ${label.y}`} {...label} />
+      ))}
       <text y="2" textAnchor="middle" className="fill-ink figure font-[650] text-[23px] max-sm:text-[30px]">
         {props.headline}
       </text>
@@ -130,8 +131,31 @@ function Spoke({ from, to }: { from: DialPoint; to: DialPoint }) {
   return <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} className="stroke-copper" strokeWidth="2" />;
 }
 
-function LimitLabel({ angle, radius, text }: { angle: number; radius: number; text: string }) {
-  const [x, y] = onCircle(angle, radius);
+type Label = { text: string; x: number; y: number };
+
+/** Both limits on their circles; where one would lie on the other they are moved apart, upwards and downwards. */
+function limitLabels(
+  angle: number,
+  limits: readonly [number, number],
+  radius: (value: number) => number,
+  figure: (value: number) => string,
+): Label[] {
+  const [hi, lo] = limits.map((limit): Label => {
+    const [x, y] = onCircle(angle, radius(limit));
+    return { text: figure(limit), x, y };
+  }) as [Label, Label];
+  const apart = Math.abs(hi.y - lo.y);
+  if (apart >= lineHeight || Math.abs(hi.x - lo.x) > 10 * hi.text.length) return [hi, lo];
+  const push = ((lineHeight - apart) / 2) * (hi.y > lo.y ? 1 : -1);
+  return [
+    { ...hi, y: hi.y + push },
+    { ...lo, y: lo.y - push },
+  ];
+}
+
+const lineHeight = 20;
+
+function LimitLabel({ text, x, y }: Label) {
   return (
     <text
       x={x}

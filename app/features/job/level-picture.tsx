@@ -1,6 +1,7 @@
 import { type Frame, onBelt, type StageElement } from "~/core/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
 import { MarkShape } from "~/ui/state-mark";
+import type { Spoken } from "../words/spoken";
 import type { RoundView } from "./round-view";
 
 type Props = {
@@ -9,7 +10,7 @@ type Props = {
   limits: { lo: number; hi: number };
   view: RoundView | null;
   current: number | null;
-  figure: (value: number) => string;
+  spoken: Spoken;
   headline: string;
   label: string;
 };
@@ -20,11 +21,11 @@ const top = 60;
 const foot = 330;
 
 /** Parts that do not come round in one: the belts of a set side by side in their grooves, the places of a gap between its faces. */
-export function LevelPicture({ element, frame, limits, view, current, figure, headline, label }: Props) {
+export function LevelPicture({ element, frame, limits, view, current, spoken, headline, label }: Props) {
   const columns = frame.belts > 1 ? frame.belts : frame.places;
   const columnOf = (place: number) => (frame.belts > 1 ? onBelt(frame, place).belt : place) - 1;
   const seen = view ? [view.now, ...(view.move ? [{ min: view.move.min, max: view.move.max }] : [])] : [];
-  const { at, ticks } = gaugeScale(limits.lo, limits.hi, seen, foot - top);
+  const { at, ticks } = gaugeScale(limits.lo, limits.hi, seen, foot - top, spoken.per);
   const y = (value: number) => foot - at(value);
   const step = (width - 120) / columns;
   const middle = (column: number) => 90 + step * (column + 0.5);
@@ -45,7 +46,7 @@ export function LevelPicture({ element, frame, limits, view, current, figure, he
       />
       {ticks.map((tick) => (
         <text key={tick} x="52" y={y(tick) + 6} textAnchor="end" fontSize="17" className="fill-mid figure">
-          {figure(tick)}
+          {spoken.figure(tick)}
         </text>
       ))}
       {Array.from({ length: columns }, (_, column) => (

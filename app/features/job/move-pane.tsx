@@ -111,6 +111,7 @@ export function MovePane(props: Props) {
         state={view.state}
         unit={unit.unit}
         figure={unit.figure}
+        per={unit.per}
         label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
       />
       {element.kind === "chain" && unit.quantity === "sag" && (

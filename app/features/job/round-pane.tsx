@@ -27,7 +27,8 @@ export function RoundPane({
 }) {
   const { element } = stage.geometry;
   const part = useOutline(stage);
-  const { unit, figure } = stageUnit(element);
+  const spoken = stageUnit(element);
+  const { unit } = spoken;
   const words = partWords(element);
   const { lo, hi } = stage.limits;
   const headline = view ? readIn(element, instrument).range(view.now.min, view.now.max) : "no reading";
@@ -44,7 +45,7 @@ export function RoundPane({
         limits={{ lo, hi }}
         view={view}
         current={currentTooth}
-        figure={figure}
+        spoken={spoken}
         headline={view ? `${headline} ${unit}` : headline}
         label={label}
       />
@@ -67,7 +68,7 @@ export function RoundPane({
       paintedTooth={view?.standTooth ? view.standTooth - 1 : null}
       currentTooth={currentTooth === null ? null : currentTooth - 1}
       counterClockwise={counterClockwise}
-      figure={figure}
+      figure={spoken.figure}
       headline={headline}
       subline={view ? (view.carried ? `${unit}, carried over` : how) : "start at the witness mark"}
       label={label}

@@ -134,7 +134,7 @@ function Round({
   beside: RoundResult | null;
   missing: string;
 }) {
-  const { unit, figure } = stageUnit(element);
+  const { unit, figure, per } = stageUnit(element);
   return (
     <section>
       <h3 className="font-bold text-lg mb-1 flex gap-3 items-center">
@@ -160,6 +160,7 @@ function Round({
               state={verdictState[result.verdict]}
               unit={unit}
               figure={figure}
+              per={per}
               label={`${title}: ${readWords(result)}, limits ${figure(limits.lo)} to ${figure(limits.hi)}`}
             />
           </div>

@@ -19,7 +19,7 @@ export function StandingWhy({
 }) {
   const result = standing?.result ?? null;
   const { lo, aim, hi, source, revision } = stage.limits;
-  const { unit, figure } = stageUnit(stage.geometry.element);
+  const { unit, figure, per } = stageUnit(stage.geometry.element);
   const f = (value: number) => figure(value, 1);
   return (
     <section aria-labelledby="standing">
@@ -42,6 +42,7 @@ export function StandingWhy({
             state={standing?.state ?? "unknown"}
             unit={unit}
             figure={figure}
+            per={per}
             label={`${readWords(result)}, limits ${figure(lo)} to ${figure(hi)}`}
           />
           <details>

@@ -11,6 +11,7 @@ import {
 import { formatNumber } from "~/app/features/words/figure";
 import { daysToIso, type StageTrend } from "~/core/logbook";
 import { niceTicks } from "~/ui/band-gauge/layout";
+import type { Spoken } from "../words/spoken";
 import { shortDay } from "../words/times";
 import { trendRows } from "./trend-lines";
 
@@ -20,13 +21,13 @@ export function TrendChart({
   limits,
   timeZone,
   unit,
-  figure,
+  spoken,
 }: {
   trend: StageTrend;
   limits: { lo: number; hi: number };
   timeZone: string;
   unit: string;
-  figure: (value: number) => string;
+  spoken: Spoken;
 }) {
   const { rows, from, to } = trendRows(trend);
   const values = rows.flatMap(({ t: _, ...row }) => Object.values(row));
@@ -73,10 +74,10 @@ export function TrendChart({
           <YAxis
             type="number"
             domain={[low, high]}
-            ticks={niceTicks(low, high, 5)}
+            ticks={niceTicks(low / spoken.per, high / spoken.per, 5).map((value) => value * spoken.per)}
             interval={0}
             allowDataOverflow
-            tickFormatter={(value: number) => figure(value)}
+            tickFormatter={(value: number) => spoken.figure(value)}
             stroke="var(--room-mid)"
             fontSize={14}
             width={54}

@@ -44,7 +44,7 @@ export function TrendPane({
       {trend ? (
         <>
           <div ref={picture}>
-            <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} figure={spoken.figure} />
+            <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} spoken={spoken} />
           </div>
           <p className="mt-2">
             {trend.drift && `${intervalWords(trend, timeZone, unit)}. `}

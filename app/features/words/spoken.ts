@@ -6,6 +6,8 @@ export type Spoken = {
   unit: string;
   /** What a number typed without a unit is in. */
   bare: UnitId | null;
+  /** How much of the kept value one of it is. */
+  per: number;
   figure: (value: number, more?: number) => string;
   /** "0.12 to 0.15", or one figure where both are the same. */
   range: (min: number, max: number, more?: number) => string;
@@ -25,12 +27,14 @@ const metric: Record<string, UnitId> = { mm: "mm", N: "N", N·m: "Nm" };
 export function spoken(unit: string, digits: number): Spoken {
   const other = readUnits() === "inch" ? inches[unit] : undefined;
   const shown = other && unitById(other.id);
-  const decimals = digits + (other?.more ?? 0);
   const symbol = shown?.symbol ?? unit;
-  const figure = (value: number, more = 0) => formatNumber(value / (shown?.factor ?? 1), decimals + more);
+  const per = shown?.factor ?? 1;
+  // Inches are finer as they stand.
+  const figure = (value: number, more = 0) => formatNumber(value / per, digits + (other?.more ?? more));
   return {
     unit: symbol,
     bare: other?.id ?? metric[unit] ?? null,
+    per,
     figure,
     range: (min, max, more) => {
       const [from, to] = [figure(min, more), figure(max, more)];
