@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { mustHold } from "../quantity";
 import { shimStack } from "../stacks";
-import { type DrawerStage, drawerQuestion, exchange, stackOutcome, totalOf } from "./drawer";
+import { carryAcross, type DrawerStage, drawerQuestion, exchange, stackOutcome, totalOf } from "./drawer";
 
 const pieces = (...sizes: [number, number][]) => sizes.map(([thicknessMm, count]) => ({ thicknessMm, count }));
 const drawer = pieces([0.05, 4], [0.1, 4], [0.2, 4], [0.5, 2]);
@@ -49,6 +49,20 @@ describe("a stack for a stage", () => {
     expect(stack).toBeNull();
     const near = mustHold(shimStack(drawerQuestion(narrow, drawer, 6) as never));
     expect([near.nearestBelow?.totalMm, near.nearestAbove?.totalMm]).toEqual([0.25, 0.2]);
+  });
+
+  test("carried across, the same pieces lie there in all, and the reading follows this side alone", () => {
+    const wheel = { ...gap, now: { min: 0.3, max: 0.34 }, perShimMm: 0.7, present: pieces([0.3, 1], [0.1, 2]) };
+    const { stack, outcome, toOther, toHere, errorMm } = carryAcross(wheel, pieces([0.5, 1], [0.05, 1]), -0.15);
+    expect([toOther, toHere]).toEqual([pieces([0.1, 2]), pieces([0.05, 1])]);
+    expect(stack.now).toEqual(pieces([0.3, 1], [0.05, 1]));
+    expect(totalOf(stack.now) + totalOf(stack.other.now)).toBeCloseTo(totalOf(stack.was) + totalOf(stack.other.was), 9);
+    expect(outcome.amount).toBe(-0.15);
+    expect(outcome.min).toBeCloseTo(0.3 - 0.7 * 0.15, 9);
+    expect(errorMm).toBe(0);
+    // One that no choice reaches stays as near as the pieces allow.
+    expect(carryAcross(wheel, pieces([0.5, 1]), -0.16).errorMm).toBeCloseTo(-0.04, 9);
+    expect(carryAcross(wheel, [], 0.2).outcome.amount).toBe(0);
   });
 
   test("two sizes of one whole micrometre are one: what lay in it is not taken and put back at once", () => {

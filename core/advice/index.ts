@@ -10,6 +10,8 @@ export {
 } from "./advise";
 export { type Assessment, assessRound, type StageToAssess } from "./assess-round";
 export {
+  type Carried,
+  carryAcross,
   type DrawerStage,
   drawerQuestion,
   exchange,

@@ -65,6 +65,13 @@ export type FeltAt = { tooth: number; feel: Feel };
 /** Shims as they lie in a stage, a size a line. */
 export type LaidStack = { thicknessMm: number; count: number }[];
 
+/** The shims before a move and after it, and those on the other side of the part where pieces were carried across. */
+export type MovedStack = {
+  was: LaidStack;
+  now: LaidStack;
+  other?: { was: LaidStack; now: LaidStack } | undefined;
+};
+
 /** What a revision or a change of a machine touched. */
 export type ChangedThing =
   | "machine"
@@ -110,7 +117,7 @@ export type Bodies = {
     /** The leaves with which it was set, where the adjuster has no scale. */
     feelerMm?: number[];
     /** The shims that lay in it, and those that lie in it now, where they were said one by one. */
-    stack?: { was: LaidStack; now: LaidStack };
+    stack?: MovedStack;
   };
   /** Put in for the work, or taken out again: then the entry names the one that put it in. */
   "loose-thing": { thing: string; state: "in" | "out"; where: string };

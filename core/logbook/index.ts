@@ -9,6 +9,7 @@ export {
   type FeltAt,
   isKind,
   type LaidStack,
+  type MovedStack,
   type Provisional,
   type ReadingRecord,
   type RoundPhase,
@@ -29,7 +30,7 @@ export {
   voidedBy,
 } from "./job-record";
 export { type CountingReading, countingReadings, type KnownRound, knownIn, knownRounds } from "./known-round";
-export { lastStack } from "./last-stack";
+export { type KnownStack, lastStack } from "./last-stack";
 export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
 export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";

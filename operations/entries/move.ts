@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { centreChange, totalOf, unitOf } from "../../core/advice";
+import { centreChange, exchange, type Pieces, totalOf, unitOf } from "../../core/advice";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { StageAdjuster } from "../../data/queries/stages";
@@ -30,11 +30,17 @@ export const moveInput = z.object({
   feelerMm: z.array(z.number().gt(0).lte(100)).min(1).max(6).optional(),
   /** The revision of the adjuster that the amount is meant for. */
   adjusterId: id.optional(),
-  /** The shims that lay in it and those that lie in it now. */
-  stack: z.object({ was: laid, now: laid }).optional(),
+  /** The shims that lay in it and those that lie in it now; with the other side of the part where they were carried across. */
+  stack: z.object({ was: laid, now: laid, other: z.object({ was: laid, now: laid }).optional() }).optional(),
   /** What was taken out of the stores for it (below 0), and put back. */
   stock: takings,
 });
+
+/** Whether pieces came from elsewhere, or went there, when they were only to be carried from one side to the other. */
+function exchangedAcross(here: { was: Pieces; now: Pieces }, other: { was: Pieces; now: Pieces }): boolean {
+  const { taken, returned } = exchange([...here.was, ...other.was], [...here.now, ...other.now]);
+  return taken.length + returned.length > 0;
+}
 
 /** A move as it was made. One whose part was brought back by hand says nothing about the screw, so it teaches nothing. */
 export function buildMove(
@@ -49,6 +55,7 @@ export function buildMove(
   const { stack } = input;
   if (stack && Math.abs(totalOf(stack.now) - totalOf(stack.was) - input.amount) > 0.0015)
     return refuse("stack-is-not-the-move", ["stack"]);
+  if (stack?.other && exchangedAcross(stack, stack.other)) return refuse("sides-do-not-add-up", ["stack"]);
   const change = centreChange(adjuster, input.amount);
   const byHand = adjuster.type === "screw" && adjuster.oneWay && !adjuster.springReturn && input.amount < 0;
   return accept({

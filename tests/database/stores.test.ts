@@ -154,6 +154,8 @@ describe("taken by a move", () => {
     expect(refusal(await works.entry(job, strange))).toBe("no-such-item stock");
     const wrong = move(stageId, 0.2, { stack: { was: [], now: one } });
     expect(refusal(await works.entry(job, wrong))).toBe("stack-is-not-the-move stack");
+    const conjured = move(stageId, 0.1, { stack: { was: [], now: one, other: { was: [], now: [] } } });
+    expect(refusal(await works.entry(job, conjured))).toBe("sides-do-not-add-up stack");
     const { rows } = await works.pool.query("select count(*) as n from entry where job_id = $1 and kind = 'move'", [
       job,
     ]);

@@ -1,19 +1,39 @@
-import type { Pieces } from "~/core/advice";
-import { twoSides } from "~/core/stacks";
+import { carryAcross, type DrawerStage, type StackOutcome } from "~/core/advice";
+import type { LaidStack, MovedStack } from "~/core/logbook";
+import type { Stage } from "~/data/queries/stages";
+import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
-import { piecesText, readPieces } from "../stacks/stack-words";
+import { StackPicture } from "../stacks/stack-picture";
+import { piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
+import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { lengthWords } from "../words/spoken";
 import { useJobScreen } from "./job-context";
 
 /** A part between two stacks is moved by carrying shims from one side to the other: their sum, and the end float, stay. */
-export function BothSides({ present, moveMm }: { present: Pieces; moveMm: number }) {
+export function BothSides({
+  stage,
+  of,
+  known,
+  wantedMm,
+  onTake,
+}: {
+  stage: Stage;
+  of: DrawerStage;
+  /** What lies on the other side, as it was last said. */
+  known: LaidStack | null;
+  /** How much thicker this side should become. */
+  wantedMm: number;
+  onTake: (outcome: StackOutcome, stack: MovedStack) => void;
+}) {
   const { job } = useJobScreen();
-  const text = job.draft.texts["stack.other"] ?? "";
+  const field = `stack.other.${job.record.moves.length}`;
+  const text = job.draft.texts[field] ?? (known ? piecesTyped(known) : "");
   const other = readPieces(text);
-  const carried = other && text !== "" ? twoSides({ left: present, right: other, moveMm: -moveMm }) : null;
+  const carried = other && text !== "" ? carryAcross(of, other, wantedMm) : null;
+  const { unit, range } = stageUnit(stage.geometry.element);
   return (
-    <details>
+    <details open={known !== null}>
       <summary className="min-h-11 content-center cursor-pointer underline">
         It lies between shims on both sides
       </summary>
@@ -22,29 +42,49 @@ export function BothSides({ present, moveMm }: { present: Pieces; moveMm: number
           label="What lies on the other side"
           value={text}
           autoComplete="off"
-          onChange={(event) => job.changeText("stack.other", event.target.value)}
+          onChange={(event) => job.changeText(field, event.target.value)}
           hint="0.3 + 0.1; the sum of both sides stays"
           error={other === null ? refusalWords({ code: "not-pieces", path: [], facts: {} }) : undefined}
         />
-        {carried && (
+        {carried && carried.outcome.amount === 0 && (
           <p className="text-lg" role="status">
-            {carried.toRight.length + carried.toLeft.length === 0 ? (
-              "No piece that could be carried over comes nearer than leaving it."
-            ) : (
-              <>
-                {carried.toRight.length > 0 && <>Carry {piecesText(carried.toRight)} to the other side. </>}
-                {carried.toLeft.length > 0 && <>Bring {piecesText(carried.toLeft)} to this side. </>}
-                That makes this side <b className="figure">{lengthWords(Math.abs(carried.movedMm), 3)}</b>{" "}
-                {carried.movedMm > 0 ? "thinner" : "thicker"}
-                {Math.abs(carried.errorMm) > 0.0005 && (
-                  <>
-                    , <span className="figure">{lengthWords(Math.abs(carried.errorMm), 3)}</span> off what is wanted
-                  </>
-                )}
-                . The end float stays. Log it under “Did otherwise”.
-              </>
-            )}
+            No piece that could be carried over comes nearer than leaving it.
           </p>
+        )}
+        {carried && carried.outcome.amount !== 0 && (
+          <>
+            <div className="grid grid-cols-2 gap-3">
+              {(
+                [
+                  ["This side", carried.stack],
+                  ["Other side", carried.stack.other],
+                ] as const
+              ).map(([name, side]) => (
+                <figure key={name}>
+                  <figcaption className="font-semibold">{name}, then</figcaption>
+                  <StackPicture name={name} shims={side.now} />
+                </figure>
+              ))}
+            </div>
+            <p className="text-lg" role="status">
+              {carried.toOther.length > 0 && <>Carry {piecesText(carried.toOther)} to the other side. </>}
+              {carried.toHere.length > 0 && <>Bring {piecesText(carried.toHere)} to this side. </>}
+              That makes this side <b className="figure">{lengthWords(Math.abs(carried.outcome.amount), 3)}</b>{" "}
+              {carried.outcome.amount < 0 ? "thinner" : "thicker"}
+              {Math.abs(carried.errorMm) > 0.0005 && (
+                <>
+                  , <span className="figure">{lengthWords(Math.abs(carried.errorMm), 3)}</span> off what is wanted
+                </>
+              )}
+              . The end float stays. It should then read{" "}
+              <b className="figure">{range(carried.outcome.min, carried.outcome.max, 1)}</b> {unit}.
+            </p>
+            <div>
+              <Button kind="line" large onClick={() => onTake(carried.outcome, carried.stack)}>
+                Carry these over, and log it
+              </Button>
+            </div>
+          </>
         )}
       </div>
     </details>

@@ -4,12 +4,11 @@ import {
   drawerQuestion,
   exchange,
   gainOf,
-  type Pieces,
   type StackOutcome,
   stackOutcome,
   totalOf,
 } from "~/core/advice";
-import { lastStack } from "~/core/logbook";
+import { lastStack, type MovedStack } from "~/core/logbook";
 import type { Refusal, Result } from "~/core/quantity";
 import { micrometres, type Stack, type StackAnswer } from "~/core/stacks";
 import type { Stage } from "~/data/queries/stages";
@@ -32,7 +31,7 @@ export type ChosenStack = {
   amount: number;
   min: number;
   max: number;
-  stack: { was: Pieces; now: Pieces };
+  stack: MovedStack;
   stock: { itemId: string; change: number }[];
 };
 
@@ -59,7 +58,7 @@ export function DrawerPane({
   }, [job.entries, stage.id, before.stack]);
   // After a move something else lies in it.
   const wasField = `stack.was.${job.record.moves.length}`;
-  const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(known) : "");
+  const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(known.here) : "");
   const present = readPieces(wasText);
   const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
   const sensitivity = view.assessment.sensitivity;
@@ -123,7 +122,11 @@ export function DrawerPane({
           fits={fitting.length > 0}
           items={items}
           onTake={() =>
-            onTake({ ...outcome, stack: { was: of.present, now: stack.shims }, stock: takingsOf(of, stack, items) })
+            onTake({
+              ...outcome,
+              stack: { was: [...of.present], now: stack.shims },
+              stock: takingsOf(of, stack, items),
+            })
           }
         />
       )}
@@ -148,8 +151,14 @@ export function DrawerPane({
           ))}
         </fieldset>
       )}
-      {of && view.move && view.move.amount !== 0 && present !== null && (
-        <BothSides present={present} moveMm={view.move.amount} />
+      {of && view.move && view.move.amount !== 0 && present !== null && stage.geometry.element.kind !== "gap" && (
+        <BothSides
+          stage={stage}
+          of={of}
+          known={known?.other ?? null}
+          wantedMm={view.move.amount}
+          onTake={(outcome, across) => onTake({ ...outcome, stack: across, stock: [] })}
+        />
       )}
     </section>
   );

@@ -137,7 +137,6 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     });
     setProblem(result.ok ? null : result.refusal);
     if (!result.ok) return;
-    job.changeText("stack.other", "");
     navigate(stationPath("set"), { replace: true });
   };
 

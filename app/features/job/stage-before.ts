@@ -1,5 +1,5 @@
 import type { PastMove } from "~/core/advice";
-import type { KnownRound, LaidStack } from "~/core/logbook";
+import type { KnownRound, KnownStack } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 
 /** What is known of a stage from before a job: moves that teach its response, powered runs, its round as it was last known in each gear, the shims that lie in it. */
@@ -8,5 +8,5 @@ export type StageBefore = {
   moves: PastMove[];
   proofs: NamedEntry[];
   known: KnownRound[];
-  stack?: LaidStack | null;
+  stack?: KnownStack | null;
 };

@@ -5,16 +5,18 @@ const [width, high, left, top] = [360, 220, 24, 14] as const;
 
 /** A stack as it will lie in its gap, to scale: thin ones between thick ones, what is left open above. */
 export function StackPicture({
-  gapMm,
+  gapMm: gap,
   shims,
   name = "Stack",
 }: {
-  gapMm: number;
+  /** Left out: it lies tight between its parts. */
+  gapMm?: number;
   shims: readonly { thicknessMm: number; count: number }[];
   name?: string;
 }) {
   const laid = layStack(shims);
   const totalMm = laid.reduce((sum, thickness) => sum + thickness, 0);
+  const gapMm = gap ?? totalMm;
   const scale = high / Math.max(gapMm, totalMm, 1e-9);
   const floor = top + high;
   let at = floor;
@@ -36,7 +38,7 @@ export function StackPicture({
       viewBox={`0 0 ${width} ${high + 2 * top}`}
       className="w-full max-w-md bg-panel"
       role="img"
-      aria-label={`${name}, ${laid.length} ${laid.length === 1 ? "piece" : "pieces"} in a gap of ${lengthWords(gapMm, 3)}, to scale`}
+      aria-label={`${name}, ${laid.length} ${laid.length === 1 ? "piece" : "pieces"}${gap === undefined ? ` of ${lengthWords(totalMm, 3)} in all` : ` in a gap of ${lengthWords(gapMm, 3)}`}, to scale`}
     >
       {[ceiling - 8, floor].map((y, i) => (
         <rect key={i} x={left - 10} y={y} width="190" height="8" className="fill-ink" />

@@ -101,6 +101,9 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
         detail: [
           did === "so" ? "As advised" : "Otherwise than advised",
           stack ? `${capital(piecesText(stack.now))} in it now, ${piecesText(stack.was)} before` : "",
+          stack?.other
+            ? `On the other side ${piecesText(stack.other.now)} now, ${piecesText(stack.other.was)} before`
+            : "",
           feelerMm ? `Set on a feeler of ${leavesText(feelerMm)}` : "",
           note,
         ]

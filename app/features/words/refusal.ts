@@ -257,6 +257,8 @@ export function refusalWords({ code, facts, path }: Refusal): string {
         : `Of ${facts.name} there ${facts.count === 1 ? "is one" : `are ${number(facts.count)}`} left.`;
     case "not-pieces":
       return "This cannot be read. Write the pieces with + between: 0.5 + 2 × 0.1.";
+    case "sides-do-not-add-up":
+      return "Carried from side to side, the same pieces must lie there in all as before.";
     case "stack-is-not-the-move":
       return "The shims that were said do not make up this move. Look at what lies in it now.";
     case "not-signed-yet":
