@@ -115,3 +115,32 @@ test("a planetary set says what cannot be adjusted; a gap takes the shims that i
   await expect(nextMove(page)).toContainText("It reads inside");
   await closeJob(page, gap);
 });
+
+test("a bevel gear between shims: carried from side to side without the drawer, and both stacks known at the next visit", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Folder-gluer", "cross drive", "Whines");
+  await readRound(page, ["0.03", "0.04", "0.05", "0.03", "0.04", "0.05", "0.03", "0.04", ""]);
+  await expect(nextMove(page)).toContainText(/Shims behind the gear .* mm of shim in/);
+  await page.getByLabel("What lies in it now").fill("0.5 + 0.2 + 0.1");
+  await page.getByText("It lies between shims on both sides").click();
+  await page.getByLabel("What lies on the other side").fill("0.3 + 2 × 0.1");
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("img", { name: /^Other side, \d pieces? of/ })).toBeVisible();
+  await page.getByRole("button", { name: "Carry these over, and log it" }).click();
+  await expect(tape(page)).toContainText(/Shims behind the gear 0\.\d+ mm of shim in/);
+  await closeJob(page, job);
+
+  const next = await beginJob(page, "Folder-gluer", "cross drive", "Still whines");
+  await readRound(page, ["0.03", "0.04", "0.05", "0.03", "0.04", "0.05", "0.03", "0.04"]);
+  await page.getByRole("button", { name: /^Round done/ }).click();
+  const [here, other] = [page.getByLabel("What lies in it now"), page.getByLabel("What lies on the other side")];
+  const pieces = async () => `${await here.inputValue()} + ${await other.inputValue()}`;
+  await expect(other).toBeVisible();
+  const sum = (await pieces()).split("+").reduce((all, piece) => {
+    const [count, size] = piece.includes("×") ? piece.split("×") : ["1", piece];
+    return all + Number(count) * Number(size);
+  }, 0);
+  expect(sum).toBeCloseTo(1.3, 9);
+  await closeJob(page, next);
+});

@@ -69,6 +69,7 @@ test("one's account: figures with a comma, inches for one machine or for all, a 
   await visit(page, "/");
   await expect(machine("Sheet feeder")).toContainText(/0\.00\d\d to 0\.0\d\d\d in/);
 
+  await visit(page, "/account");
   await page.getByRole("button", { name: "End all but this one" }).click();
   await expect(page.getByRole("list", { name: "Sessions" }).getByRole("listitem")).toHaveCount(1);
   await there.reload();
