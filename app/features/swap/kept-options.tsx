@@ -2,6 +2,7 @@ import { useFetcher } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import type { KeptOption } from "~/data/queries/swap-options";
 import { Button } from "~/ui/button";
+import { lengthWords } from "../words/spoken";
 import { day } from "../words/times";
 
 /** Pairs that were kept beside the present one, side by side, each with its reason. */
@@ -31,8 +32,8 @@ export function KeptOptions({
               {(
                 [
                   ["Ratio", formatNumber(option.ratio, 3)],
-                  ["Centres", `${formatNumber(option.centreDistanceMm, 2)} mm`],
-                  ["Backlash", `${formatNumber(option.backlashMm, 3)} mm`],
+                  ["Centres", lengthWords(option.centreDistanceMm, 2)],
+                  ["Backlash", lengthWords(option.backlashMm, 3)],
                   ["Contact ratio", formatNumber(option.contactRatio, 2)],
                   ["Price", option.price === null ? "–" : formatNumber(option.price, 2)],
                 ] as const

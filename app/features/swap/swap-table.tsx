@@ -7,6 +7,7 @@ import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
+import { type Spoken, spoken } from "../words/spoken";
 
 const mostShown = 60;
 const byWords = {
@@ -30,6 +31,8 @@ export function SwapTable({
   empty: string;
 }) {
   const [chosen, setChosen] = useState<string | null>(null);
+  const [coarse, fine, rough] = [2, 3, 0].map((digits) => spoken("mm", digits)) as [Spoken, Spoken, Spoken];
+  const torque = spoken("N·m", 1);
   if (options.length === 0) return <p className="text-lg text-mid border-l-4 border-rule pl-4">{empty}</p>;
   return (
     <div className="overflow-x-auto">
@@ -39,11 +42,11 @@ export function SwapTable({
             <th className="py-1 pr-4">Teeth</th>
             <th className="pr-4">Ratio</th>
             {rpm !== null && <th className="pr-4">Then turns a minute</th>}
-            {torqueNm !== null && <th className="pr-4">Torque, N·m</th>}
-            <th className="pr-4">Centres, mm</th>
-            <th className="pr-4">Backlash, mm</th>
+            {torqueNm !== null && <th className="pr-4">Torque, {torque.unit}</th>}
+            <th className="pr-4">Centres, {coarse.unit}</th>
+            <th className="pr-4">Backlash, {fine.unit}</th>
             <th className="pr-4">Contact ratio</th>
-            <th className="pr-4">Space, mm</th>
+            <th className="pr-4">Space, {rough.unit}</th>
             <th className="pr-4">Price</th>
             <th className="pr-4">Noise</th>
             <th>
@@ -62,17 +65,17 @@ export function SwapTable({
                 </td>
                 <td className="figure py-2 pr-4">{formatNumber(option.ratio, 3)}</td>
                 {rpm !== null && <td className="figure py-2 pr-4">{formatNumber(rpm / option.ratio, 1)}</td>}
-                {torqueNm !== null && <td className="figure py-2 pr-4">{formatNumber(torqueNm * option.ratio, 1)}</td>}
+                {torqueNm !== null && <td className="figure py-2 pr-4">{torque.figure(torqueNm * option.ratio)}</td>}
                 <td className="figure py-2 pr-4">
-                  {formatNumber(option.centreDistanceMm, 2)}
+                  {coarse.figure(option.centreDistanceMm)}
                   <span className="block text-mid">
                     {byWords[option.by]}
                     {option.by === "shift" && `, x = ${formatNumber(option.profileShift[1], 2)}`}
                   </span>
                 </td>
-                <td className="figure py-2 pr-4">{formatNumber(option.backlashMm, 3)}</td>
+                <td className="figure py-2 pr-4">{fine.figure(option.backlashMm)}</td>
                 <td className="figure py-2 pr-4">{formatNumber(option.contactRatio, 2)}</td>
-                <td className="figure py-2 pr-4">{option.envelopeMm.map((mm) => formatNumber(mm, 0)).join(" × ")}</td>
+                <td className="figure py-2 pr-4">{option.envelopeMm.map((mm) => rough.figure(mm)).join(" × ")}</td>
                 <td className="figure py-2 pr-4">{option.price === null ? "–" : formatNumber(option.price, 2)}</td>
                 <td className="py-2 pr-4">
                   {[...new Set(option.gears.map(({ noise }) => noise))].filter(Boolean).join(", ") || "–"}

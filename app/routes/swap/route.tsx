@@ -1,14 +1,17 @@
-import { useDeferredValue, useMemo, useState } from "react";
+import { useState } from "react";
 import { data, Link } from "react-router";
+import { Running } from "~/app/features/calculation/running";
+import { useWorker } from "~/app/features/calculation/use-worker";
 import { PlaceHead } from "~/app/features/shell/head";
 import { FormProvider, TextField } from "~/app/features/stage-form/text-field";
 import { KeptOptions } from "~/app/features/swap/kept-options";
 import { swapQuestion } from "~/app/features/swap/question";
 import { SwapTable } from "~/app/features/swap/swap-table";
 import { formatNumber } from "~/app/features/words/figure";
+import { lengthWords, spoken } from "~/app/features/words/spoken";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { gearPair, type SwapQuestion, swapOptions } from "~/core/gears";
+import { gearPair, type SwapOption } from "~/core/gears";
 import { mayWork } from "~/operations/context";
 import { dropOption, keepOption } from "~/operations/swap";
 import { Choice } from "~/ui/field";
@@ -33,18 +36,22 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   });
 }
 
+const start = () => new Worker(new URL("../../../workers/swap.ts", import.meta.url), { type: "module" });
+
+function swapNews(options: readonly SwapOption[] | null): string {
+  if (!options) return "Looking what fits in this place …";
+  if (options.length === 0) return "No other pair fits";
+  return `${options.length} ${options.length === 1 ? "pair fits" : "pairs fit"} in this place`;
+}
+
 export default function Swap({ loaderData }: Route.ComponentProps) {
   const { stage, machine, stock, kept } = loaderData;
   const [texts, setTexts] = useState<Record<string, string>>({ from: "stores" });
   const setAll = (more: Record<string, string>) => setTexts((was) => ({ ...was, ...more }));
   const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
   const asked = swapQuestion(stage, stock, texts);
-  // What is typed stands at once; the search follows.
-  const question = useDeferredValue(JSON.stringify(asked?.value?.question ?? null));
-  const options = useMemo(() => {
-    const searched = JSON.parse(question) as SwapQuestion | null;
-    return searched ? swapOptions(searched) : [];
-  }, [question]);
+  const search = useWorker<SwapOption[]>(start, asked?.value?.question ?? null);
+  const options = search.answer ?? [];
   const { element } = stage.geometry;
   const present = element.kind === "gear-pair" ? gearPair(element.pair) : null;
   return (
@@ -58,18 +65,15 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             </Link>
           </p>
           <h1 className="text-3xl font-bold">
-            {options.length === 0
-              ? "No other pair fits"
-              : `${options.length} ${options.length === 1 ? "pair fits" : "pairs fit"} in this place`}
+            {asked?.value ? swapNews(search.answer) : "What is looked for is not clear yet"}
           </h1>
           {present?.ok && element.kind === "gear-pair" && (
             <p className="text-lg">
               Now <b className="figure">{element.pair.teeth.join(" : ")}</b>, module{" "}
               {formatNumber(element.pair.moduleMm, 3)}, at{" "}
-              <span className="figure">{formatNumber(present.value.centreDistanceMm, 2)} mm</span>; wanted is a backlash
-              of{" "}
+              <span className="figure">{lengthWords(present.value.centreDistanceMm, 2)}</span>; wanted is a backlash of{" "}
               <span className="figure">
-                {formatNumber(stage.limits.lo, 2)} to {formatNumber(stage.limits.hi, 2)} mm
+                {spoken("mm", 2).range(stage.limits.lo, stage.limits.hi)} {spoken("mm", 2).unit}
               </span>
               , {stage.limits.source}.
             </p>
@@ -97,17 +101,20 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             </div>
           </form>
         </FormProvider>
-        <SwapTable
-          options={options}
-          rpm={asked?.value?.rpm ?? null}
-          torqueNm={asked?.value?.torque ?? null}
-          mayKeep={loaderData.mayWork}
-          empty={
-            texts.from === "range"
-              ? "No gears of this range mesh here with the backlash that is wanted. Widen the range, or give the slot its travel."
-              : "No two gears in the stores mesh here with the backlash that is wanted. Give the slot its travel, or look what could be made."
-          }
-        />
+        <Running of={search} />
+        {search.answer && (
+          <SwapTable
+            options={options}
+            rpm={asked?.value?.rpm ?? null}
+            torqueNm={asked?.value?.torque ?? null}
+            mayKeep={loaderData.mayWork}
+            empty={
+              texts.from === "range"
+                ? "No gears of this range mesh here with the backlash that is wanted. Widen the range, or give the slot its travel."
+                : "No two gears in the stores mesh here with the backlash that is wanted. Give the slot its travel, or look what could be made."
+            }
+          />
+        )}
         <KeptOptions kept={kept} timeZone={loaderData.timeZone} mayDrop={loaderData.mayWork} />
       </main>
     </>

@@ -1,0 +1,9 @@
+import { type SwapOption, type SwapQuestion, swapOptions } from "../core/gears";
+
+export type SwapNews = { share: number } | { answer: SwapOption[] };
+
+/** Other gears for a place, looked for beside the page; tells how far it is. To call it off, end the worker. */
+self.onmessage = ({ data }: MessageEvent<SwapQuestion>) => {
+  const tell = (news: SwapNews) => (self as unknown as Worker).postMessage(news);
+  tell({ answer: swapOptions(data, (share) => tell({ share })) });
+};
