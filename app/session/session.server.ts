@@ -169,3 +169,10 @@ const pathOf = (request: Request): string => {
   const url = new URL(request.url);
   return `${url.pathname.replace(/\.data$/, "")}${url.search}`;
 };
+
+/** What is told of a failure after an answer has begun; one that is nobody's outage goes to the server's log. */
+export function failureOf(error: unknown): "database-away" | "went-wrong" {
+  if (isUnavailable(error)) return "database-away";
+  console.error(error);
+  return "went-wrong";
+}

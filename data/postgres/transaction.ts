@@ -25,6 +25,30 @@ export async function transaction<T>(pool: Pool, work: (db: Database) => Promise
   }
 }
 
+/** A transaction that is kept only if its result is such; otherwise all of it is taken back, and what came of it is told all the same. */
+export async function transactionIf<T>(
+  pool: Pool,
+  keep: (result: T) => boolean,
+  work: (db: Database) => Promise<T>,
+): Promise<T> {
+  try {
+    return await transaction(pool, async (db) => {
+      const result = await work(db);
+      if (!keep(result)) throw new TakenBack(result);
+      return result;
+    });
+  } catch (error) {
+    if (error instanceof TakenBack) return error.result as T;
+    throw error;
+  }
+}
+
+class TakenBack extends Error {
+  constructor(readonly result: unknown) {
+    super("taken back");
+  }
+}
+
 /** A transaction within another is a savepoint of it. */
 async function step<T>(db: Database, work: (db: Database) => Promise<T>): Promise<T> {
   await db.query("savepoint step");

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { accept, type Refusal, type Result, refuse } from "../../core/quantity";
-import { transaction, within } from "../../data/postgres";
+import { transactionIf, within } from "../../data/postgres";
 import { type Context, checkRole } from "../context";
 import { Cells } from "./cells";
 import type { Fate, Sheet } from "./sheet";
@@ -41,36 +41,47 @@ export async function importSheet<T>(
   const mixed = mixedSigns(sheet, head.value, body);
   if (mixed) return mixed;
 
-  const fates: LineFate[] = [];
-  const good: { index: number; value: T }[] = [];
-  const seen = new Map<string, number>();
-  for (const [index, row] of body.entries()) {
-    if (index % linesAtOnce === 0) await tell((0.3 * index) / body.length);
-    const line = index + 2;
-    const read = readLine(sheet, head.value, row);
-    const key = read.ok ? sheet.key(read.value).toLowerCase() : "";
-    const before = seen.get(key);
-    const twice = read.ok && before !== undefined ? refuse("line-twice", [], { line: before }) : read;
-    if (read.ok && before === undefined) seen.set(key, line);
-    const name = read.ok ? sheet.key(read.value) : row.slice(0, 2).join(", ").slice(0, 80);
-    fates.push({ line, name, fate: "same", ...(twice.ok ? {} : { fate: "refused", refusal: twice.refusal }) });
-    if (read.ok && twice.ok) good.push({ index, value: read.value });
-  }
-  const saved = await transaction(asked.pool, async (db) => {
+  const { fates, good } = await checkLines(sheet, head.value, body, (share) => tell(0.3 * share));
+  const wanted = () => save && fates.every(({ fate }) => fate !== "refused");
+  // A look does what saving would do, and takes it back: what it says of a line is what would happen.
+  const saved = await transactionIf(asked.pool, Boolean, async (db) => {
     const values = good.map(({ value }) => value);
     const done = await sheet.apply({ ...asked, pool: within(db) }, values, (share) => tell(0.3 + 0.7 * share));
-    done.forEach((result, i) => {
+    for (const [i, result] of done.entries()) {
       const fate = fates[good[i]?.index ?? -1];
-      if (!fate) return;
-      fate.fate = result.ok ? result.value : "refused";
-      if (!result.ok) fate.refusal = result.refusal;
-    });
-    const kept = save && fates.every(({ fate }) => fate !== "refused");
-    // A look does what saving would do, and takes it back: what it says of a line is what would happen.
-    if (!kept) await db.query("rollback");
-    return kept;
+      if (fate) Object.assign(fate, result.ok ? { fate: result.value } : { fate: "refused", refusal: result.refusal });
+    }
+    return wanted();
   });
   return accept(report(fates, saved));
+}
+
+type Checked<T> = { fates: LineFate[]; good: { index: number; value: T }[] };
+
+/** What each line says by itself: what cannot be read, and what stands there twice, is refused already. */
+async function checkLines<T>(
+  sheet: Sheet<T>,
+  head: readonly string[],
+  body: readonly string[][],
+  tell: (share: number) => Promise<void>,
+): Promise<Checked<T>> {
+  const checked: Checked<T> = { fates: [], good: [] };
+  const seen = new Map<string, number>();
+  for (const [index, row] of body.entries()) {
+    if (index % linesAtOnce === 0) await tell(index / body.length);
+    const line = index + 2;
+    const read = readLine(sheet, head, row);
+    const name = read.ok ? sheet.key(read.value) : row.slice(0, 2).join(", ").slice(0, 80);
+    const before = read.ok ? seen.get(name.toLowerCase()) : undefined;
+    const taken = before === undefined ? read : refuse("line-twice", [], { line: before });
+    if (!taken.ok) checked.fates.push({ line, name, fate: "refused", refusal: taken.refusal });
+    else {
+      seen.set(name.toLowerCase(), line);
+      checked.fates.push({ line, name, fate: "same" });
+      checked.good.push({ index, value: taken.value });
+    }
+  }
+  return checked;
 }
 
 function parsed(text: string): string[][] {

@@ -67,6 +67,8 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return "Your account may look, but not do this.";
     case "database-away":
       return "The logbook cannot be reached just now. What you typed is kept here and goes in when it is back.";
+    case "went-wrong":
+      return "That failed on the server, and nothing of it was kept. Tell whoever looks after it.";
     case "offline":
       return "The server cannot be reached just now. Signing needs it; everything else is kept here.";
     case "missing":

@@ -1,12 +1,12 @@
-import { Form, Link, redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
+import { Search } from "~/app/features/shell/search";
 import { StageCell } from "~/app/features/stage/stage-cell";
 import { clockOrDay, dateWords, day } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { FloorGroup, FloorPlace } from "~/data/queries/floor";
-import { Button, buttonClass } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/route";
 import { loadFloor } from "./load-floor.server";
 import { floorNews, machineReasons } from "./news";
@@ -42,22 +42,13 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
         <header className="flex flex-wrap items-center gap-x-6 gap-y-3 px-5 max-sm:px-3.5 py-4 border-b border-rule">
           <h1 className="text-3xl max-sm:text-2xl font-bold grow">{floorNews(groups)}</h1>
           {total > 0 && (
-            <Form role="search" className="flex gap-2 items-end max-sm:w-full">
-              {site !== null && <input type="hidden" name="site" value={site} />}
-              {hall !== null && <input type="hidden" name="hall" value={hall} />}
-              <Field
-                className="w-80 max-sm:grow max-sm:w-auto [&_label]:sr-only"
-                label="Name, tag, place, or a scanned label"
-                placeholder="Name, tag, place, or scan a label"
-                name="q"
-                type="search"
-                defaultValue={words}
-                key={words}
-              />
-              <Button type="submit" className="px-4 min-h-12">
-                Find
-              </Button>
-            </Form>
+            <Search
+              label="Name, tag, place, or a scanned label"
+              placeholder="Name, tag, place, or scan a label"
+              words={words}
+              wide
+              hidden={{ site, hall }}
+            />
           )}
           {loaderData.mayAdd && (
             <Link to="/machines/new" className={buttonClass(total === 0 ? "now" : "line", true)}>

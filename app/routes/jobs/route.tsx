@@ -1,13 +1,13 @@
-import { Form, Link } from "react-router";
+import { Link } from "react-router";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
+import { Search } from "~/app/features/shell/search";
 import { capital, countWords } from "~/app/features/words/count";
 import { dateWords, day } from "~/app/features/words/times";
 import { isId } from "~/app/session/is-id";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { ListedJob } from "~/data/queries/jobs";
-import { Button, buttonClass } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/route";
 import { loadJobs } from "./load-jobs.server";
 
@@ -85,20 +85,11 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
               <h2 id="done" className="text-xl font-bold">
                 Done
               </h2>
-              <Form role="search" className="flex gap-2 items-end">
-                <Field
-                  className="[&_label]:sr-only"
-                  label="Find a job done by machine, tag or reason"
-                  placeholder="Machine, tag or reason"
-                  name="q"
-                  type="search"
-                  key={words}
-                  defaultValue={words}
-                />
-                <Button type="submit" className="px-4 min-h-12">
-                  Find
-                </Button>
-              </Form>
+              <Search
+                label="Find a job done by machine, tag or reason"
+                placeholder="Machine, tag or reason"
+                words={words}
+              />
             </div>
             <ul>
               {done.map((job) => (

@@ -11,6 +11,7 @@ import { UsageMeter } from "~/app/features/machine/usage-meter";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
+import { Search } from "~/app/features/shell/search";
 import { formatNumber } from "~/app/features/words/figure";
 import { refusalWords } from "~/app/features/words/refusal";
 import { clockOrDay, day } from "~/app/features/words/times";
@@ -243,20 +244,7 @@ function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"
         <h2 id="logbook" className="text-xl font-bold">
           Logbook
         </h2>
-        <Form role="search" className="flex gap-2 items-end" preventScrollReset>
-          <Field
-            className="[&_label]:sr-only text-ink"
-            label="Find in the logbook"
-            placeholder="Find in the logbook"
-            name="q"
-            type="search"
-            key={words}
-            defaultValue={words}
-          />
-          <Button type="submit" className="min-h-12">
-            Find
-          </Button>
-        </Form>
+        <Search label="Find in the logbook" placeholder="Find in the logbook" words={words} />
       </div>
       {entries.length === 0 && <p>{words ? `Nothing in it has “${words}”.` : "Nothing is logged yet."}</p>}
       <LogbookList

@@ -1,18 +1,14 @@
-import { useRef, useState } from "react";
-import { data, useRevalidator } from "react-router";
-import { v7 } from "uuid";
+import { data } from "react-router";
+import { FileForm } from "~/app/features/files/file-form";
 import { PlaceHead } from "~/app/features/shell/head";
 import { InstrumentForm } from "~/app/features/stores/instrument-form";
 import { StoresNav } from "~/app/features/stores/stores-nav";
-import { refusalWords } from "~/app/features/words/refusal";
 import { dateWords, shortDay } from "~/app/features/words/times";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isOverdue } from "~/core/logbook";
 import { shownIn } from "~/core/practice";
-import type { Refusal } from "~/core/quantity";
 import { keepInstrument } from "~/operations/instruments";
-import { Button } from "~/ui/button";
 import type { Route } from "./+types/instrument";
 import { loadInstrument, loadInstruments } from "./load-instruments.server";
 
@@ -84,59 +80,18 @@ export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
                 ))}
                 {certificates.length === 0 && <li className="text-mid">None is kept here.</li>}
               </ul>
-              {role === "lead" && <AddCertificate instrumentId={instrument.id} />}
+              {role === "lead" && (
+                <FileForm
+                  to={`/stores/instruments/${instrument.id}/certificates`}
+                  label="Certificate, PDF"
+                  types=".pdf,application/pdf"
+                  className="grid gap-3 mt-3 justify-items-start"
+                />
+              )}
             </section>
           )}
         </div>
       </main>
     </>
   );
-}
-
-function AddCertificate({ instrumentId }: { instrumentId: string }) {
-  const { revalidate } = useRevalidator();
-  const form = useRef<HTMLFormElement>(null);
-  const [id, setId] = useState(() => v7());
-  const [says, setSays] = useState<{ text: string; bad: boolean } | null>(null);
-  const send = async (event: React.FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const body = new FormData(event.currentTarget);
-    setSays({ text: "Sending …", bad: false });
-    const refusal = await post(`/stores/instruments/${instrumentId}/certificates`, body);
-    if (refusal) return setSays({ text: refusalWords(refusal), bad: true });
-    setSays({ text: "Kept.", bad: false });
-    setId(v7());
-    form.current?.reset();
-    revalidate();
-  };
-  return (
-    <form ref={form} onSubmit={send} className="grid gap-3 mt-3" encType="multipart/form-data">
-      <input type="hidden" name="id" value={id} suppressHydrationWarning />
-      <label className="block">
-        <span className="block font-semibold mb-1">Certificate, PDF</span>
-        <input
-          type="file"
-          name="file"
-          accept=".pdf,application/pdf"
-          className="min-h-12 file:min-h-12 file:px-4 file:font-semibold file:bg-panel file:border-2 file:border-ink file:text-ink file:mr-3 max-w-full"
-        />
-      </label>
-      <div>
-        <Button type="submit">Keep it</Button>
-      </div>
-      {says && (
-        <p role={says.bad ? "alert" : "status"} className={says.bad ? "text-outside font-semibold" : ""}>
-          {says.text}
-        </p>
-      )}
-    </form>
-  );
-}
-
-async function post(url: string, body: FormData): Promise<Refusal | null> {
-  try {
-    return ((await (await fetch(url, { method: "POST", body })).json()) as { refusal?: Refusal }).refusal ?? null;
-  } catch {
-    return { code: "offline-file", path: [], facts: {} };
-  }
 }

@@ -1,5 +1,6 @@
-import { Form, Link } from "react-router";
+import { Link } from "react-router";
 import { PlaceHead } from "~/app/features/shell/head";
+import { Search } from "~/app/features/shell/search";
 import { itemWords } from "~/app/features/stores/item-words";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { TakeForm } from "~/app/features/stores/take-form";
@@ -7,8 +8,7 @@ import { isId } from "~/app/session/is-id";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
 import { mayWork } from "~/operations/context";
-import { Button, buttonClass } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/route";
 import { loadStores } from "./load-stores.server";
 
@@ -56,21 +56,7 @@ export default function Stores({ loaderData }: Route.ComponentProps) {
           })}
         </nav>
         <div className="flex flex-wrap gap-4 items-end justify-between mb-2">
-          <Form role="search" className="flex gap-2 items-end">
-            <input type="hidden" name="kind" value={kind} />
-            <Field
-              className="[&_label]:sr-only"
-              label="Find by name or place"
-              placeholder="Name or place"
-              name="q"
-              type="search"
-              key={words}
-              defaultValue={words}
-            />
-            <Button type="submit" className="px-4 min-h-12">
-              Find
-            </Button>
-          </Form>
+          <Search label="Find by name or place" placeholder="Name or place" words={words} hidden={{ kind }} />
           {role === "lead" && (
             <Link to={`new?kind=${kind}`} className={buttonClass("now", true)}>
               Enter a {of.word}

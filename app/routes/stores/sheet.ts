@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { asPerson, asPersonJson, everyRole } from "~/app/session/session.server";
+import { asPerson, asPersonJson, everyRole, failureOf } from "~/app/session/session.server";
 import { importSheet, sheets, sheetText } from "~/operations/sheets";
 import type { Route } from "./+types/sheet";
 
@@ -37,8 +37,8 @@ export async function action({ params, request, context }: Route.ActionArgs) {
             await new Promise((go) => setImmediate(go));
           });
           say(result.ok ? { report: result.value } : { refusal: result.refusal });
-        } catch {
-          say({ refusal: { code: "database-away", path: [], facts: {} } });
+        } catch (error) {
+          say({ refusal: { code: failureOf(error), path: [], facts: {} } });
         }
         controller.close();
       },

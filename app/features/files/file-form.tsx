@@ -1,0 +1,80 @@
+import { type ReactNode, useRef, useState } from "react";
+import { useRevalidator } from "react-router";
+import { v7 } from "uuid";
+import type { Refusal } from "~/core/quantity";
+import { Button } from "~/ui/button";
+import { refusalWords } from "../words/refusal";
+
+/** A file to be kept: sent once under its own id, said to be kept, or why not; then the form is ready for the next. */
+export function FileForm({
+  to,
+  label,
+  types,
+  prepare = async (file) => file,
+  className,
+  children,
+}: {
+  /** Where it is sent. */
+  to: string;
+  label: string;
+  /** What may be chosen, as the browser takes it. */
+  types: string;
+  /** What is done with a file before it is sent. */
+  prepare?: (file: File) => Promise<Blob>;
+  className: string;
+  children?: ReactNode;
+}) {
+  const { revalidate } = useRevalidator();
+  const form = useRef<HTMLFormElement>(null);
+  const [id, setId] = useState(() => v7());
+  const [says, setSays] = useState<{ text: string; bad: boolean } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const send = async (event: React.FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const file = typed.get("file");
+    if (!(file instanceof File) || file.size === 0) return setSays({ text: "Choose a file first.", bad: true });
+    setBusy(true);
+    setSays({ text: "Sending …", bad: false });
+    typed.set("file", await prepare(file), file.name);
+    const refusal = await post(to, typed);
+    setBusy(false);
+    if (refusal) return setSays({ text: refusalWords(refusal), bad: true });
+    setSays({ text: "Kept.", bad: false });
+    setId(v7());
+    form.current?.reset();
+    revalidate();
+  };
+  return (
+    <form ref={form} onSubmit={send} className={className} encType="multipart/form-data">
+      <input type="hidden" name="id" value={id} suppressHydrationWarning />
+      <label className="block">
+        <span className="block font-semibold mb-1">{label}</span>
+        <input
+          type="file"
+          name="file"
+          accept={types}
+          className="min-h-12 file:min-h-12 file:px-4 file:font-semibold file:bg-panel file:border-2 file:border-ink file:text-ink file:mr-3 max-w-full"
+        />
+      </label>
+      {children}
+      <Button type="submit" large disabled={busy}>
+        Keep it
+      </Button>
+      {says && (
+        <p role={says.bad ? "alert" : "status"} className={`w-full ${says.bad ? "text-outside font-semibold" : ""}`}>
+          {says.text}
+        </p>
+      )}
+    </form>
+  );
+}
+
+async function post(to: string, body: FormData): Promise<Refusal | null> {
+  try {
+    const response = await fetch(to, { method: "POST", body });
+    return ((await response.json()) as { refusal?: Refusal }).refusal ?? null;
+  } catch {
+    return { code: "offline-file", path: [], facts: {} };
+  }
+}
