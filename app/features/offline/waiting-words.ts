@@ -1,4 +1,6 @@
+import type { SideQuantity } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
+import { sideWords } from "../words/quantity";
 import type { Waiting } from "./waiting-store";
 
 /** What is in something that waits, so that it can be recognised, written down or copied. */
@@ -24,6 +26,10 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return (places as { tooth: number; feel: string }[])
           .map((place) => `tooth ${place.tooth}: ${place.feel}`)
           .join(", ");
+      case "side":
+        return `${sideWords[payload.quantity as SideQuantity]}: ${(payload.typed as string[]).join(", ")}`;
+      case "correction":
+        return `A correction: “${text}”`;
       case "clamp":
         return `Clamp ${clamp} ${state}`;
       case "loose-thing":

@@ -187,7 +187,7 @@ export function elementWords(element: StageElement): string {
     case "toothed-belt":
       return `${head}, pitch ${f(element.pitchMm)} mm, ${element.beltTeeth} teeth`;
     case "v-belt":
-      return `${element.belts > 1 ? `${element.belts} ` : ""}${head}, ${f(element.lengthMm, 0)} mm long`;
+      return `${element.belts > 1 ? `${element.belts} ${head.replace("belt", "belts")}` : head}, ${f(element.lengthMm, 0)} mm long`;
     case "chain":
       return `${head}, pitch ${f(element.pitchMm)} mm, ${element.links} links`;
     case "gap":

@@ -1,0 +1,54 @@
+import { expect, test } from "vitest";
+import { frameOf } from "~/core/stages";
+import { everyKind, vBelt } from "~/tests/elements";
+import { elementWords, placeWords, readIn, sizeWords, stageUnit, tightWords } from "./quantity";
+
+test("every kind of stage in a line, with what tells it from another of its kind", () => {
+  expect(everyKind.map(elementWords)).toEqual([
+    "gear pair 20 : 40, module 2",
+    "gear pair 20 : 40, module 2, helix 15° right",
+    "gear pair 17 : 68, module 2, internal",
+    "worm and wheel 2 : 30, axial module 3, right-hand",
+    "bevel pair 20 : 40, module 3, shafts at 90°",
+    "planetary set 18 / 18 / 54, 3 planets",
+    "planetary set 12 / 24 / 23 / 60 / 57, 3 planets",
+    "toothed belt 24 : 48, pitch 8 mm, 112 teeth",
+    "toothed belt 24 : 48, pitch 8 mm, 120 teeth",
+    "3 V-belts ⌀95 : ⌀190, 1250 mm long",
+    "roller chain 19 : 38, pitch 12.7 mm, 100 links",
+    "roller chain 19 : 38, pitch 12.7 mm, 100 links",
+    "end float",
+  ]);
+  expect(sizeWords(everyKind[12] as never)).toBe("");
+});
+
+test("what is read is spoken of by its kind: its unit, its digits, its tight spot", () => {
+  const said = everyKind.map((element) => `${stageUnit(element).said(1.234)} ${tightWords(element)}`);
+  expect([said[0], said[5], said[7], said[10], said[11], said[12]]).toEqual([
+    "1.23 mm the tight spot",
+    "1.2 arcmin the tight spot",
+    "1 N the tightest place",
+    "1.2 mm the tightest place of the chain",
+    "1.23 % the tight spot",
+    "1.23 mm the narrowest place",
+  ]);
+});
+
+test("readings in millimetres are written as finely as the instrument shows them, a tension is not", () => {
+  const [pair, belt] = [everyKind[0], everyKind[7]];
+  if (!pair || !belt) throw new Error("no elements");
+  expect(readIn(pair, { dimension: "length", resolution: 0.002 }).figure(0.1234)).toBe("0.123");
+  expect(readIn(pair, { dimension: "length", resolution: 0.5 }).figure(0.1234)).toBe("0.1");
+  expect(readIn(belt, { dimension: "length", resolution: 0.002 }).figure(240.4)).toBe("240");
+});
+
+test("a place of a set is told by its belt and by where on it", () => {
+  const frame = frameOf(vBelt);
+  expect([1, 2, 3, 6].map((place) => placeWords(frame, place))).toEqual([
+    "belt 1, place 1",
+    "belt 1, place 2",
+    "belt 2, place 1",
+    "belt 3, place 2",
+  ]);
+  expect(placeWords(frameOf(everyKind[10] as never), 12)).toBe("link 12");
+});
