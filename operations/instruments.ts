@@ -16,7 +16,7 @@ export const instrumentFields = z
     dimension: z.enum(instrumentDimensions),
     resolution: z.number().gt(0).lte(1e6),
     expandedUncertainty: z.number().gte(0).lte(1e6),
-    coverage: z.number().gt(0).lte(10),
+    coverage: z.number().gt(0).lte(10).default(2),
     leavesMm: z.array(z.number().gt(0).lte(100)).max(60).default([]),
     serial: text(80).trim().default(""),
     /** Empty: the usual one of its dimension. */

@@ -8,6 +8,12 @@ export class Cells {
   /** Whether the sheet has such a column at all: what it does not have stays as it is. */
   has = (column: string): boolean => this.byColumn.has(column);
 
+  /** What the columns say that the sheet has. */
+  had<T extends object>(of: { [K in keyof T]: [column: string, read: () => T[K]] }): Partial<T> {
+    const there = Object.entries<[string, () => unknown]>(of).filter(([, [column]]) => this.has(column));
+    return Object.fromEntries(there.map(([key, [, read]]) => [key, read()])) as Partial<T>;
+  }
+
   text(column: string, most = 120): string {
     const text = (this.byColumn.get(column) ?? "").trim();
     if (text.length > most) this.wrong("text-too-long", column, { given: text.length, most });

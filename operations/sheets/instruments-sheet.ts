@@ -6,21 +6,14 @@ import { keepInstrument } from "../instruments";
 import type { Cells } from "./cells";
 import type { Sheet } from "./sheet";
 
-type Line = Pick<
-  Instrument,
-  | "name"
-  | "kind"
-  | "dimension"
-  | "unit"
-  | "resolution"
-  | "expandedUncertainty"
-  | "coverage"
-  | "leavesMm"
-  | "serial"
-  | "calibratedOn"
-  | "dueOn"
->;
+type Needed = Pick<Instrument, "name" | "kind" | "dimension" | "resolution" | "expandedUncertainty">;
+type More = Pick<Instrument, "unit" | "coverage" | "leavesMm" | "serial" | "calibratedOn" | "dueOn">;
+type Line = Needed & Partial<More>;
 
+/**
+ * Instruments by their names, their figures in the unit of the line, or in the usual one. A column that a sheet does not have stays
+ * as it is.
+ */
 export const instrumentsSheet: Sheet<Line> = {
   name: "instruments",
   most: 5000,
@@ -47,11 +40,16 @@ export const instrumentsSheet: Sheet<Line> = {
       const before = all.find(({ name }) => name.toLowerCase() === line.name.toLowerCase());
       const same =
         before &&
-        shownIn(before).id === line.unit &&
-        keys.every((key) => JSON.stringify(before[key]) === JSON.stringify(line[key]));
+        keys.every((key) => !(key in line) || JSON.stringify(asSaid(before)[key]) === JSON.stringify(line[key]));
       const kept = same
         ? accept(null)
-        : await keepInstrument(context, { ...line, id: before?.id ?? v7(), seenRevision: before?.revision ?? 0 });
+        : await keepInstrument(context, {
+            ...(before && asSaid(before)),
+            ...line,
+            id: before?.id ?? v7(),
+            seenRevision: before?.revision ?? 0,
+            retired: Boolean(before?.retiredAt),
+          });
       fates.push(kept.ok ? accept(before ? (same ? "same" : "changed") : "new") : kept);
     }
     return fates;
@@ -74,10 +72,13 @@ export const instrumentsSheet: Sheet<Line> = {
   },
 };
 
+const asSaid = (instrument: Instrument): Needed & More => ({ ...instrument, unit: shownIn(instrument).id });
+
 const keys = [
   "name",
   "kind",
   "dimension",
+  "unit",
   "resolution",
   "expandedUncertainty",
   "coverage",
@@ -100,12 +101,12 @@ function read(cells: Cells): Result<Line> {
     if (!/^\d{4}-\d\d-\d\d$/.test(text) || Number.isNaN(Date.parse(text))) cells.wrong("not-a-day", column, { text });
     return text;
   };
-  const leavesMm = cells
-    .text("leaves mm", 400)
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((leaf) => Number(leaf.replace(",", ".")));
-  if (!leavesMm.every((leaf) => leaf > 0 && leaf <= 100)) cells.wrong("not-leaves", "leaves mm");
+  const leaves = (): number[] => {
+    const texts = cells.text("leaves mm", 400).split(/\s+/).filter(Boolean);
+    const leavesMm = texts.map((leaf) => Number(leaf.replace(",", ".")));
+    if (!leavesMm.every((leaf) => leaf > 0 && leaf <= 100)) cells.wrong("not-leaves", "leaves mm");
+    return leavesMm;
+  };
   const dimension = cells.oneOf("shows", instrumentDimensions, "length");
   const unit = cells.oneOf<UnitId>("unit", instrumentUnits[dimension], instrumentUnits[dimension][0]);
   const { kept } = shownIn({ dimension, unit });
@@ -113,14 +114,16 @@ function read(cells: Cells): Result<Line> {
     name: cells.needed("name", 80),
     kind: cells.needed("kind", 60),
     dimension,
-    unit,
     resolution: kept(over0("resolution", 0)),
     expandedUncertainty: kept(over0("expanded uncertainty", 0)),
-    coverage: cells.number("coverage") ?? 2,
-    leavesMm,
-    serial: cells.text("serial", 80),
-    calibratedOn: day("calibrated on"),
-    dueOn: day("due on"),
+    ...cells.had<More>({
+      unit: ["unit", () => unit],
+      coverage: ["coverage", () => cells.number("coverage") ?? 2],
+      leavesMm: ["leaves mm", leaves],
+      serial: ["serial", () => cells.text("serial", 80)],
+      calibratedOn: ["calibrated on", () => day("calibrated on")],
+      dueOn: ["due on", () => day("due on")],
+    }),
   };
   if (line.calibratedOn && line.dueOn && line.calibratedOn > line.dueOn) cells.wrong("due-before-calibrated", "due on");
   return cells.done(line);

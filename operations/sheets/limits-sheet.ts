@@ -14,14 +14,17 @@ type Line = {
   stage: string;
   quantity: MeasuredQuantity;
   lo: number;
-  aim: number | null;
+  aim?: number | null;
   hi: number;
-  held: number | null;
+  held?: number | null;
   sourceKind: StageLimits["sourceKind"];
   source: string;
 };
 
-/** Limits of the stages, by the machine's tag and the stage's name; each that differs becomes a new revision. */
+/**
+ * Limits of the stages, by the machine's tag and the stage's name; each that differs becomes a new revision. Without a column for them, aim
+ * and what is held stay as they are.
+ */
 export const limitsSheet: Sheet<Line> = {
   name: "limits",
   most: 5000,
@@ -55,7 +58,9 @@ export const limitsSheet: Sheet<Line> = {
       else if (!stage) fates.push(refuse("no-stage-named", ["stage"], { name: line.stage }));
       else {
         const { given, sourceKind, source, revision } = stage.limits;
-        const { tag: _, stage: __, ...limits } = line;
+        const { tag: _, stage: __, ...said } = line;
+        const stays = given.quantity === said.quantity ? given : { aim: null, held: null };
+        const limits = { aim: stays.aim, held: stays.held, ...said };
         const before = { ...given, sourceKind, source };
         const same = (Object.keys(limits) as (keyof typeof limits)[]).every((key) => before[key] === limits[key]);
         const input = { what: "limits", entryId: v7(), stageId: stage.id, text: "by CSV", revisionId: v7() };
@@ -96,13 +101,15 @@ function read(cells: Cells): Result<Line> {
     stage: cells.needed("stage", 80),
     quantity: cells.oneOf("quantity", measuredQuantities, "circumferential-backlash"),
     lo: figure("lower"),
-    aim: cells.number("aim"),
+    ...cells.had<{ aim: number | null; held: number | null }>({
+      aim: ["aim", () => cells.number("aim")],
+      held: ["held", () => cells.number("held")],
+    }),
     hi: figure("upper"),
-    held: cells.number("held"),
     sourceKind: cells.oneOf("source kind", sourceKinds, "house rule"),
     source: cells.needed("source", 200),
   };
   if (line.lo > line.hi) cells.wrong("window-upside-down", "lower");
-  if (line.aim !== null && (line.aim < line.lo || line.aim > line.hi)) cells.wrong("aim-outside", "aim");
+  if (typeof line.aim === "number" && (line.aim < line.lo || line.aim > line.hi)) cells.wrong("aim-outside", "aim");
   return cells.done(line);
 }

@@ -8,9 +8,10 @@ import type { Sheet } from "./sheet";
 
 const usageUnits = ["hours", "cycles", "starts"] as const;
 const keys = ["tag", "name", "site", "hall", "place", "model", "serial", "usageUnit", "units"] as const;
-type Line = Pick<Machine, (typeof keys)[number]>;
+type Fields = Pick<Machine, (typeof keys)[number]>;
+type Line = Partial<Fields> & Pick<Fields, "tag" | "name">;
 
-/** Machines by their tags; stages are entered on the machine. */
+/** Machines by their tags; stages are entered on the machine. A column that a sheet does not have stays as it is. */
 export const machinesSheet: Sheet<Line> = {
   name: "machines",
   most: 5000,
@@ -33,13 +34,13 @@ export const machinesSheet: Sheet<Line> = {
     for (const [index, line] of lines.entries()) {
       if (index % 50 === 0) await tell(index / lines.length);
       const before = all.find(({ tag }) => tag.toLowerCase() === line.tag.toLowerCase());
-      const same = before && keys.every((key) => before[key] === line[key]);
+      const same = before && keys.every((key) => !(key in line) || before[key] === line[key]);
       const ids = { entryId: v7() };
       const kept = same
         ? accept(null)
         : before
-          ? await editMachine(context, { ...line, ...ids, machineId: before.id })
-          : await addMachine(context, { ...line, ...ids, id: v7(), stages: [] });
+          ? await editMachine(context, { ...fieldsOf(before), ...line, ...ids, machineId: before.id })
+          : await addMachine(context, { usageUnit: "hours", ...line, ...ids, id: v7(), stages: [] });
       fates.push(kept.ok ? accept(before ? (same ? "same" : "changed") : "new") : kept);
     }
     return fates;
@@ -50,16 +51,20 @@ export const machinesSheet: Sheet<Line> = {
   },
 };
 
+const fieldsOf = (machine: Machine) => Object.fromEntries(keys.map((key) => [key, machine[key]]));
+
 function read(cells: Cells): Result<Line> {
   return cells.done({
     tag: cells.needed("tag", 30),
     name: cells.needed("name", 80),
-    site: cells.text("site", 60),
-    hall: cells.text("hall", 60),
-    place: cells.text("place", 80),
-    model: cells.text("model", 80),
-    serial: cells.text("serial", 60),
-    usageUnit: cells.oneOf("meter counts", usageUnits, "hours"),
-    units: cells.oneOf("units", ["metric", "inch"] as const, "metric"),
+    ...cells.had<Omit<Fields, "tag" | "name">>({
+      site: ["site", () => cells.text("site", 60)],
+      hall: ["hall", () => cells.text("hall", 60)],
+      place: ["place", () => cells.text("place", 80)],
+      model: ["model", () => cells.text("model", 80)],
+      serial: ["serial", () => cells.text("serial", 60)],
+      usageUnit: ["meter counts", () => cells.oneOf("meter counts", usageUnits, "hours")],
+      units: ["units", () => cells.oneOf("units", ["metric", "inch"] as const, "metric")],
+    }),
   });
 }

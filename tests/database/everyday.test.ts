@@ -74,9 +74,9 @@ describe("machines", () => {
   test("what an edit changed stands in the logbook; with a job open it is not retired, retired it takes no job", async () => {
     const lift = newMachine("Lift", "L-1");
     mustHold(await addMachine(works.as(), { ...lift, stages: [stageInput(v7())] }));
-    const edit = { ...lift, machineId: lift.id, entryId: v7(), name: "Pallet lift", hall: "B" };
+    const edit = { ...lift, machineId: lift.id, entryId: v7(), name: "Pallet lift", hall: "B", units: "inch" };
     const entry = mustHold(await editMachine(works.as(), edit)) as EntryOf<"change">;
-    expect(entry.body.text).toBe("Name: Lift → Pallet lift; Hall: – → B");
+    expect(entry.body.text).toBe("Name: Lift → Pallet lift; Hall: – → B; Units: metric → inch");
     expect(refusalOf(await editMachine(works.as(), { ...edit, entryId: v7() }))).toBe("nothing-changed");
     const [stage] = await stagesOfMachines(works.pool, [lift.id]);
     const opening = { id: v7(), entryId: v7(), machineId: lift.id, stageIds: [stage?.id], reason: "x", madeAt: at() };

@@ -132,8 +132,11 @@ describe("one's own account", () => {
   test("what one prefers is one of a few", async () => {
     expect(mustHold(await prefer(works.as(), { decimal: "comma" }))).toMatchObject({
       decimal: "comma",
+      units: "machine",
       room: "bright",
     });
+    expect(mustHold(await prefer(works.as(), { units: "inch" }))).toMatchObject({ decimal: "point", units: "inch" });
+    expect(refusal(await prefer(works.as(), { units: "cubits" }))).toBe("not-understood units");
     expect(refusal(await prefer(works.as(), { room: "green" }))).toBe("not-understood room");
     mustHold(await prefer(works.as(), {}));
   });

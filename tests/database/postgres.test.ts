@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, expect, test } from "vitest";
-import { isUnavailable, maybeOne, none, one, openPool, sql, transaction } from "~/data/postgres";
+import { isUnavailable, many, maybeOne, none, one, openPool, sql, transaction, transactionIf } from "~/data/postgres";
 import { openCluster } from "~/scripts/lib/cluster";
 import { applyMigrations, ensureDatabase } from "~/scripts/lib/database";
 import { freshWorks } from "./fixture";
@@ -33,6 +33,18 @@ test("a transaction that fails leaves nothing", async () => {
   });
   await expect(failing).rejects.toThrow("cut");
   expect(await maybeOne(works.pool, sql`select 1 from session where id = 'half'`, () => 1)).toBeNull();
+});
+
+test("a transaction kept only for its result: the result is told either way, and what failed is not taken for one", async () => {
+  const put = (id: string, keep: boolean) =>
+    transactionIf(works.pool, Boolean, async (db) => {
+      await none(db, sql`insert into session values (${id}, null, '{}', now())`);
+      return keep;
+    });
+  expect([await put("kept", true), await put("looked at", false)]).toEqual([true, false]);
+  const there = await many(works.pool, sql`select id from session order by id`, (row) => row.id);
+  expect(there).toEqual(["kept"]);
+  await expect(put("kept", true)).rejects.toThrow("duplicate key");
 });
 
 test("a connection cut in the middle of a save is told apart from a refusal, and the pool goes on", async () => {

@@ -296,8 +296,22 @@ describe("sheets", () => {
       "name,kind,shows,resolution,expanded uncertainty,due on\nRule,steel rule,length,0.5,0.3,2027-02-03\nBad,x,length,0,0.3,soon";
     expect((await taken("instruments", instruments)).lines[0]).toMatchObject({ line: 3, fate: "refused" });
     expect((await taken("instruments", instruments.split("\n").slice(0, 2).join("\n"))).saved).toBe(true);
+    const inch = "name,kind,shows,unit,resolution,expanded uncertainty\nTenths,dial indicator,length,in,0.0005,0.0003";
+    expect((await taken("instruments", inch)).saved).toBe(true);
     const all = await everyInstrument(works.pool, works.lead.workshopId);
     expect(all.find(({ name }) => name === "Rule")).toMatchObject({ dueOn: "2027-02-03", resolution: 0.5 });
+    expect(all.find(({ name }) => name === "Tenths")).toMatchObject({ unit: "in", resolution: 0.0127 });
+    // A column that a sheet does not have stays as it is.
+    const worse = "name,kind,shows,resolution,expanded uncertainty\nTenths,dial indicator,length,0.0127,0.02";
+    expect((await taken("instruments", worse)).counts).toMatchObject({ changed: 1 });
+    const after = await everyInstrument(works.pool, works.lead.workshopId);
+    expect(after.find(({ name }) => name === "Tenths")).toMatchObject({ unit: "in", expandedUncertainty: 0.02 });
+    expect((await taken("machines", "tag,name,hall,units\nM-2,Two,South,inch")).counts).toMatchObject({ changed: 1 });
+    expect((await taken("machines", "tag,name\nM-2,Two by two")).counts).toMatchObject({ changed: 1 });
+    expect(await sheetText(works.as(), sheet("machines"))).toContain("M-2,Two by two,,South,,,,cycles,inch");
+    // Brought back as it went out, nothing has changed.
+    const again = await taken("instruments", await sheetText(works.as(), sheet("instruments")));
+    expect(again.counts).toMatchObject({ new: 0, changed: 0, refused: 0 });
   });
 
   test("a hundred thousand lines go in whole, telling how far it is; one more is too many; only leads bring them", async () => {
