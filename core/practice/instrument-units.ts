@@ -35,8 +35,8 @@ export function shownIn({ dimension, unit }: { dimension: InstrumentDimension; u
     id,
     symbol,
     dimension,
-    kept: (shown) => Number((shown * per).toPrecision(10)),
-    shown: (kept) => Number((kept / per).toPrecision(12)),
+    kept: (shown) => Number((shown * per).toPrecision(12)),
+    shown: (kept) => Number((kept / per).toPrecision(9)),
   };
 }
 

@@ -38,9 +38,7 @@ export const instrumentsSheet: Sheet<Line> = {
     for (const [index, line] of lines.entries()) {
       if (index % 100 === 0) await tell(index / lines.length);
       const before = all.find(({ name }) => name.toLowerCase() === line.name.toLowerCase());
-      const same =
-        before &&
-        keys.every((key) => !(key in line) || JSON.stringify(asSaid(before)[key]) === JSON.stringify(line[key]));
+      const same = before && keys.every((key) => !(key in line) || told(asSaid(before)[key]) === told(line[key]));
       const kept = same
         ? accept(null)
         : await keepInstrument(context, {
@@ -71,6 +69,10 @@ export const instrumentsSheet: Sheet<Line> = {
     ]);
   },
 };
+
+/** To be compared: a figure that went out in inches comes back good to nine digits. */
+const told = (value: unknown): string =>
+  typeof value === "number" ? String(Number(value.toPrecision(8))) : JSON.stringify(value);
 
 const asSaid = (instrument: Instrument): Needed & More => ({ ...instrument, unit: shownIn(instrument).id });
 
