@@ -3,7 +3,7 @@
  *
  * - the next move recomputed on a stage of every kind with everything that is drawn, as a share of one frame
  * - a drive line of twelve stages worked through and drawn, likewise
- * - CPU time of the server for the floor, machine, stage, job and jobs pages, as a ratio to a bare page of the same server with one
+ * - CPU time of the server for the floor, machine, stage, job, jobs and stores pages, as a ratio to a bare page of the same server with one
  *   trivial query: with the demo, and with 1,000 machines and ten years of weekly rounds beside it
  * - the plan of every query behind these pages on those, written to docs/query-plans.md
  * - two hundred gears looked through for every pair that fits; five hundred drawers against a general integer program
@@ -35,6 +35,7 @@ const pagesOf = ({ machineId, stageId, jobId }: Place): Pages => ({
   stage: `/stages/${stageId}`,
   job: `/jobs/${jobId}`,
   jobs: "/jobs",
+  stores: "/stores?kind=shim",
 });
 
 /** A stage of a machine and a job on it, by the machine's tag. */

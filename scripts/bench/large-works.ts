@@ -1,10 +1,10 @@
 import type { Pool } from "../../data/postgres";
 
-export const size = { machines: 1000, weeks: 520, readings: 12 };
+export const size = { machines: 1000, weeks: 520, readings: 12, drawers: 50_000, takings: 4 };
 
 /**
  * A thousand machines with a stage each and ten years of weekly rounds, each a signed job, put beside the demo by the database itself:
- * 1.56 million entries and 6.24 million readings. Copies of a stage of the demo; hashes are not worked out, for nobody verifies these.
+ * 1.56 million entries and 6.24 million readings; and fifty thousand drawers from which pieces were taken. Copies of a stage of the demo; hashes are not worked out, for nobody verifies these.
  */
 export async function growWorks(pool: Pool): Promise<void> {
   const client = await pool.connect();
@@ -81,6 +81,12 @@ export async function growWorks(pool: Pool): Promise<void> {
     await run(`insert into open_point (id, machine_id, stage_id, code, text, opened_entry, opened_by, opened_at)
       select gen_random_uuid(), machine_id, visit.stage_id, 'said', 'Guard to be seen to', round_id, person_id, at
       from visit, model where w = ${size.weeks} and n % 4 = 0`);
+    await run(`insert into store_item (id, workshop_id, kind, name, nominal_mm, count, place, created_at)
+      select gen_random_uuid(), workshop_id, (array['shim', 'spacer', 'gear', 'bearing', 'screw'])[1 + n % 5], 'Drawer ' || n,
+        0.01 * (1 + n % 900), n % 12, 'rack ' || n % 40, now() from generate_series(1, ${size.drawers}) n, model`);
+    await run(`insert into store_movement (id, item_id, change, count_after, why, made_by, made_at)
+      select gen_random_uuid(), i.id, 1, k, 'Entered', person_id, now() - k * interval '1 day'
+      from store_item i, model, generate_series(1, ${size.takings}) k where i.name like 'Drawer %'`);
     await run("commit");
     await run("vacuum analyze");
   } finally {

@@ -1,7 +1,7 @@
 import { gzipSync } from "node:zlib";
 import { cpuTicks, type Visitor } from "./visitor";
 
-export type Pages = { floor: string; machine: string; stage: string; job: string; jobs: string };
+export type Pages = { floor: string; machine: string; stage: string; job: string; jobs: string; stores: string };
 
 const rounds = 10;
 const batch = 10;

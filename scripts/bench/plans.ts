@@ -14,16 +14,18 @@ import {
   usageReadings,
 } from "../../data/queries/entries";
 import { floorGroups, floorPage, retiredMachines } from "../../data/queries/floor";
+import { instrumentsOfWorkshop } from "../../data/queries/instruments";
 import { dueStages, openJobs, openJobsOfWorkshop, signedJobs } from "../../data/queries/jobs";
 import { machineById, twinsOf } from "../../data/queries/machines";
 import { openPointsOf, openPointsOfWorkshop } from "../../data/queries/open-points";
 import { limitsRevisions, stagesById, stagesOfMachines } from "../../data/queries/stages";
 import { standingsOfStages } from "../../data/queries/standings";
+import { countsOfStore, itemsOfKinds, itemsOfStore, movementsOfItem } from "../../data/queries/store";
 import { size } from "./large-works";
 
 const file = resolve(import.meta.dirname, "../../docs/query-plans.md");
 
-/** What the plan of each query behind the floor, machine, stage, job and jobs pages is on the large works, for docs/query-plans.md. */
+/** What the plan of each query behind the floor, machine, stage, job, stores and jobs pages is on the large works, for docs/query-plans.md. */
 export async function writePlans(
   pool: Pool,
   at: { workshopId: string; machineId: string; stageId: string; jobId: string },
@@ -35,7 +37,9 @@ export async function writePlans(
   const page = await floorPage(pool, at.workshopId, soon, all, null, 31);
   const ids = page.map((item) => item.id);
   const stageIds = (await stagesOfMachines(pool, ids)).map((stage) => stage.id);
-  if (!machine) throw new Error("no machine");
+  const drawer = { kind: "shim", limit: 61 } as const;
+  const shim = (await itemsOfStore(pool, at.workshopId, { ...drawer, words: "", after: null })).at(-1);
+  if (!machine || !shim) throw new Error("no machine, or no shim");
   const queries: Record<string, Record<string, (db: Database) => Promise<unknown>>> = {
     Floor: {
       "A page of machines, worst first": (db) => floorPage(db, at.workshopId, soon, all, null, 31),
@@ -66,6 +70,15 @@ export async function writePlans(
       "Its stages": (db) => stagesById(db, [at.stageId]),
       "What taught the adjuster": (db) => recentStageWork(db, at.stageId, 40),
       "Earlier powered runs": (db) => earlierProofs(db, at.stageId, at.jobId, 6),
+    },
+    Stores: {
+      "A page of a drawer": (db) => itemsOfStore(db, at.workshopId, { ...drawer, words: "", after: null }),
+      "The next page": (db) => itemsOfStore(db, at.workshopId, { ...drawer, words: "", after: shim }),
+      "By words": (db) => itemsOfStore(db, at.workshopId, { ...drawer, words: "rack 7", after: null }),
+      "How many there are of each kind": (db) => countsOfStore(db, at.workshopId),
+      "What was taken from a drawer": (db) => movementsOfItem(db, shim.id, 100),
+      "What can be put into a stage": (db) => itemsOfKinds(db, at.workshopId, ["shim", "spacer"], 400),
+      "Instruments in use": (db) => instrumentsOfWorkshop(db, at.workshopId),
     },
     Jobs: {
       "Open jobs": (db) => openJobsOfWorkshop(db, at.workshopId, 100),
