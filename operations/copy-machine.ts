@@ -90,7 +90,7 @@ export async function copyMachine(
       await insertAdjuster(db, revision, { ...adjuster, id: ids.adjusterId, revision: 1 });
       await insertLimits(db, revision, { ...stage.limits, id: ids.limitsId, revision: 1 });
       for (const side of stage.sideLimits)
-        await insertSideLimits(db, revision, { ...side, id: own(`side ${side.quantity}`), revision: 1 });
+        await insertSideLimits(db, revision, { ...side, id: own(`side ${side.quantity}`) });
       const unwise = checkElement(geometry.element);
       await appendEntry(db, head, {
         ...by,

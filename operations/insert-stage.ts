@@ -4,7 +4,7 @@ import type { ChainHead } from "../data/queries/machines";
 import { insertAdjuster, insertGeometry, insertLimits, insertSideLimits, insertStage } from "../data/queries/stages";
 import { appendEntry } from "./append-entry";
 import { refreshStanding } from "./refresh-standing";
-import { adjusterRow, geometryRow, limitsRow, type StageInput, sideLimitsRow } from "./stage-input";
+import { adjusterRow, geometryRow, limitsRow, type StageInput } from "./stage-input";
 import { warningText } from "./warning-text";
 
 /** A stage with the first revision of everything, and the entry that says so with what is unwise about it. */
@@ -27,7 +27,7 @@ export async function insertWholeStage(
   await insertGeometry(db, revision, geometryRow(stage.geometryId, 1, stage.geometry));
   await insertAdjuster(db, revision, adjusterRow(stage.adjusterId, 1, stage.adjuster));
   await insertLimits(db, revision, limitsRow(stage.limitsId, 1, stage.limits));
-  for (const side of stage.sideLimits) await insertSideLimits(db, revision, sideLimitsRow(1, side));
+  for (const side of stage.sideLimits) await insertSideLimits(db, revision, side);
   await appendEntry(db, head, {
     id: stage.entryId,
     machineId: of.machineId,

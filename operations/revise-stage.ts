@@ -1,3 +1,4 @@
+import { v7 } from "uuid";
 import { z } from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
@@ -33,14 +34,14 @@ import {
   limitsInput,
   limitsRow,
   sideLimitsInput,
-  sideLimitsRow,
 } from "./stage-input";
 import { warningText } from "./warning-text";
 
 const envelope = { entryId: id, stageId: id, text: text(400).trim().default("") };
 const revision = { ...envelope, revisionId: id, seenRevision: z.number().int().gte(1) };
 
-const sides = z.array(sideLimitsInput).max(sideQuantities.length).default([]);
+/** All there are from now on; left out: they stay as they are. */
+const sides = z.array(sideLimitsInput).max(sideQuantities.length).optional();
 
 const reviseInput = z.discriminatedUnion("what", [
   z.object({ what: z.literal("geometry"), ...revision, geometry: geometryInput }),
@@ -127,14 +128,10 @@ async function revise(
     case "limits": {
       if (stage.limits.revision !== value.seenRevision) return refuse("revised-meanwhile", ["limits"]);
       const next = stage.limits.revision + 1;
-      const fit = limitsFit(stage.geometry.element, value.limits, value.sideLimits);
+      const fit = limitsFit(stage.geometry.element, value.limits, value.sideLimits ?? []);
       if (!fit.ok) return fit;
       await insertLimits(db, at, limitsRow(value.revisionId, next, value.limits));
-      for (const side of value.sideLimits) {
-        const before = stage.sideLimits.find(({ quantity }) => quantity === side.quantity);
-        if (before && before.lo === side.lo && before.hi === side.hi && before.source === side.source) continue;
-        await insertSideLimits(db, at, sideLimitsRow((before?.revision ?? 0) + 1, side));
-      }
+      if (value.sideLimits) await reviseSides(db, stage, value.sideLimits, at);
       const { lo, hi, source, quantity } = value.limits;
       const { unit } = quantity === "elongation" ? { unit: "%" } : measuredUnit[quantity];
       return accept(`Limits ${lo} to ${hi} ${unit}, ${source}, revision ${next}`);
@@ -152,5 +149,23 @@ async function revise(
       await retireStage(db, stage.id, by.from);
       return accept(`${stage.name} taken out`);
     }
+  }
+}
+
+/** A revision of each that differs; one that is no longer there is taken away. */
+async function reviseSides(
+  db: Database,
+  stage: Stage,
+  sides: readonly z.output<typeof sideLimitsInput>[],
+  at: { stageId: string; madeBy: string; from: Date },
+): Promise<void> {
+  for (const side of sides) {
+    const before = stage.sideLimits.find(({ quantity }) => quantity === side.quantity);
+    if (before && before.lo === side.lo && before.hi === side.hi && before.source === side.source) continue;
+    await insertSideLimits(db, at, side);
+  }
+  for (const { quantity, sourceKind } of stage.sideLimits) {
+    if (sides.some((side) => side.quantity === quantity)) continue;
+    await insertSideLimits(db, at, { id: v7(), quantity, lo: null, hi: null, sourceKind, source: "taken away" });
   }
 }

@@ -10,13 +10,7 @@ import {
   sidesOf,
   type Unwise,
 } from "../core/stages";
-import {
-  adjusterMeans,
-  type Geometry,
-  type SideLimits,
-  type StageAdjuster,
-  type StageLimits,
-} from "../data/queries/stages";
+import { adjusterMeans, type Geometry, type StageAdjuster, type StageLimits } from "../data/queries/stages";
 import { id, text, words } from "./input";
 import { elementInput, toElement } from "./stage-element";
 
@@ -120,11 +114,6 @@ export const limitsRow = (
   revision: number,
   { sourceKind, source, ...given }: z.output<typeof limitsInput>,
 ): LimitsRow => ({ id: rowId, revision, given, sourceKind, source });
-
-export const sideLimitsRow = (
-  revision: number,
-  input: z.output<typeof sideLimitsInput>,
-): Omit<SideLimits, "effectiveFrom"> => ({ revision, ...input });
 
 /** What is unwise in a geometry, to be recorded; or the refusal of one that cannot be, with the nearest that works. */
 export function checkGeometry({ element }: z.output<typeof geometryInput>, path: string[]): Result<Unwise[]> {

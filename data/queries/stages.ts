@@ -122,7 +122,8 @@ const stagesWhere = (db: Database, condition: Statement) =>
       join lateral (select * from stage_limits where stage_id = s.id order by revision desc limit 1) l on true
       join lateral (
         select coalesce(jsonb_agg(to_jsonb(one) order by one.quantity), '[]') as sides from (
-          select distinct on (quantity) * from side_limits where stage_id = s.id order by quantity, revision desc) one) k on true
+          select distinct on (quantity) * from side_limits where stage_id = s.id order by quantity, revision desc) one
+          where one.lo is not null or one.hi is not null) k on true
       where ${condition}
       order by s.machine_id, s.position`,
     toStage,
@@ -251,14 +252,17 @@ export const insertLimits = (
     sql`insert into stage_limits values (${l.id}, ${stageId}, ${l.revision}, ${l.given.quantity}, ${l.given.lo}, ${l.given.aim}, ${l.given.hi}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from}, ${l.given.held})`,
   );
 
+/** The next revision of them; without either end they are taken away. The machine has to be locked. */
 export const insertSideLimits = (
   db: Database,
   { stageId, madeBy, from }: Revision,
-  l: Omit<SideLimits, "effectiveFrom">,
+  l: Omit<SideLimits, "effectiveFrom" | "revision">,
 ) =>
   none(
     db,
-    sql`insert into side_limits values (${l.id}, ${stageId}, ${l.quantity}, ${l.revision}, ${l.lo}, ${l.hi}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from})`,
+    sql`insert into side_limits select ${l.id}, ${stageId}, ${l.quantity}, coalesce(max(revision), 0) + 1, ${l.lo}, ${l.hi},
+          ${l.sourceKind}, ${l.source}, ${madeBy}, ${from}
+        from side_limits where stage_id = ${stageId} and quantity = ${l.quantity}`,
   );
 
 export type LimitsRevision = Pick<

@@ -53,11 +53,12 @@ export function readLimits(texts: Texts): Read<LimitsInput> {
 
 export type SideLimitsInput = Pick<SideLimits, "quantity" | "lo" | "hi" | "sourceKind" | "source">;
 
-/** Limits of what is read beside it: those with a figure typed. */
-export function readSideLimits(texts: Texts): Read<SideLimitsInput[]> {
+/** Limits of what is read beside it: those with a figure typed. Nothing can be said of them while the stage itself cannot be read. */
+export function readSideLimits(texts: Texts): Read<SideLimitsInput[] | undefined> {
   const read = new Reader(texts);
   const element = readElement(texts).value;
-  const found = (element ? sidesOf(element) : []).flatMap((quantity): SideLimitsInput[] => {
+  if (!element) return read.done(undefined);
+  const found = sidesOf(element).flatMap((quantity): SideLimitsInput[] => {
     const name = (end: string) => `side.${quantity}.${end}`;
     const value = (end: string) => {
       if (!read.has(name(end))) return null;

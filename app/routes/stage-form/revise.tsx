@@ -139,7 +139,7 @@ function readPart(part: Part, texts: Texts): { value: object | null; problems: P
     case "limits": {
       const [limits, sides] = [readLimits(texts), readSideLimits(texts)];
       const problems = { ...limits.problems, ...sides.problems };
-      const value = limits.value && sides.value && Object.keys(problems).length === 0;
+      const value = limits.value && Object.keys(problems).length === 0;
       return {
         value: value ? { limits: limits.value, sideLimits: sides.value?.map((side) => ({ id: v7(), ...side })) } : null,
         problems,
