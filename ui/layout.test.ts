@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import { gaugeScale, niceTicks } from "./band-gauge/layout";
 import { dialScale, widestGap } from "./round-dial/layout";
+import { limitLabels } from "./round-dial/limit-labels";
 
 test("the dial: tooth positions clockwise from the top, larger values further out, mirrored when counted the other way", () => {
   const scale = dialScale({ lo: 0.1, hi: 0.2 }, [0.05, 0.25], { inner: 90, outer: 200 });
@@ -29,4 +30,26 @@ test("the gauge shows band and bars on one scale, with round figures under it", 
 test("a label goes where no reading stands", () => {
   expect(widestGap([0, 30, 60, 90])).toBe(225);
   expect(widestGap([])).toBe(50);
+});
+
+test("in another unit the figures under the gauge are round in that one", () => {
+  const { at, ticks } = gaugeScale(0.08, 0.18, [{ min: 0.07, max: 0.25 }], 440, 25.4);
+  const inches = ticks.map((tick) => tick / 25.4);
+  expect(inches.length).toBeGreaterThanOrEqual(3);
+  for (const inch of inches) expect(inch * 1000).toBeCloseTo(Math.round(inch * 1000), 9);
+  for (const tick of ticks) expect(at(tick)).toBeGreaterThan(0);
+});
+
+test("the labels of both limits stay on their circles, and never lie on each other", () => {
+  const figure = (value: number) => value.toFixed(4);
+  for (let angle = 0; angle < 360; angle += 5) {
+    for (const apart of [0, 8, 30, 90]) {
+      const radius = (value: number) => (value > 0.1 ? 100 + apart : 100);
+      const [hi, lo] = limitLabels(angle, [0.2, 0.1], radius, figure);
+      if (!hi || !lo) throw new Error("no labels");
+      expect([hi.text, lo.text]).toEqual(["0.2000", "0.1000"]);
+      expect(Math.abs(hi.y - lo.y) >= 19.999 || Math.abs(hi.x - lo.x) > 60).toBe(true);
+      expect(Math.abs(Math.hypot(hi.x, hi.y) - radius(0.2))).toBeLessThan(11);
+    }
+  }
 });

@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { MarkShape, type MarkState } from "../state-mark";
 import { curvePath, type DialPoint, dialScale, onCircle, outlinePath, widestGap } from "./layout";
+import { type LimitLabelAt, limitLabels } from "./limit-labels";
 
 export type DialReading = {
   key: string;
@@ -131,31 +132,7 @@ function Spoke({ from, to }: { from: DialPoint; to: DialPoint }) {
   return <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} className="stroke-copper" strokeWidth="2" />;
 }
 
-type Label = { text: string; x: number; y: number };
-
-/** Both limits on their circles; where one would lie on the other they are moved apart, upwards and downwards. */
-function limitLabels(
-  angle: number,
-  limits: readonly [number, number],
-  radius: (value: number) => number,
-  figure: (value: number) => string,
-): Label[] {
-  const [hi, lo] = limits.map((limit): Label => {
-    const [x, y] = onCircle(angle, radius(limit));
-    return { text: figure(limit), x, y };
-  }) as [Label, Label];
-  const apart = Math.abs(hi.y - lo.y);
-  if (apart >= lineHeight || Math.abs(hi.x - lo.x) > 10 * hi.text.length) return [hi, lo];
-  const push = ((lineHeight - apart) / 2) * (hi.y > lo.y ? 1 : -1);
-  return [
-    { ...hi, y: hi.y + push },
-    { ...lo, y: lo.y - push },
-  ];
-}
-
-const lineHeight = 20;
-
-function LimitLabel({ text, x, y }: Label) {
+function LimitLabel({ text, x, y }: LimitLabelAt) {
   return (
     <text
       x={x}
