@@ -1,7 +1,16 @@
 import { describe, expect, test } from "vitest";
 import { mustHold } from "../quantity";
 import { shimStack } from "../stacks";
-import { carryAcross, type DrawerStage, drawerQuestion, exchange, stackOutcome, totalOf } from "./drawer";
+import {
+  carryAcross,
+  type DrawerStage,
+  drawerQuestion,
+  exchange,
+  handled,
+  stackOutcome,
+  stacksToShow,
+  totalOf,
+} from "./drawer";
 
 const pieces = (...sizes: [number, number][]) => sizes.map(([thicknessMm, count]) => ({ thicknessMm, count }));
 const drawer = pieces([0.05, 4], [0.1, 4], [0.2, 4], [0.5, 2]);
@@ -63,6 +72,21 @@ describe("a stack for a stage", () => {
     // One that no choice reaches stays as near as the pieces allow.
     expect(carryAcross(wheel, pieces([0.5, 1]), -0.16).errorMm).toBeCloseTo(-0.04, 9);
     expect(carryAcross(wheel, [], 0.2).outcome.amount).toBe(0);
+  });
+
+  test("the stack for which fewest pieces change hands is shown, however near others come to the aim", () => {
+    const present = pieces([0.5, 1], [0.3, 1], [0.2, 1]);
+    const fitting = [
+      pieces([0.502, 1], [0.101, 3]),
+      pieces([0.502, 1], [0.3, 1]),
+      pieces([0.4, 2]),
+      pieces([0.5, 1], [0.3, 1]),
+    ];
+    const all = fitting.map((shims) => ({ shims }));
+    expect(fitting.map((shims) => handled(present, shims))).toEqual([7, 3, 5, 1]);
+    expect(stacksToShow(present, all, 3)).toEqual([all[0], all[1], all[3]]);
+    expect(stacksToShow(present, all, 4)).toEqual(all);
+    expect(stacksToShow(present, [], 3)).toEqual([]);
   });
 
   test("two sizes of one whole micrometre are one: what lay in it is not taken and put back at once", () => {

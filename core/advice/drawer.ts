@@ -27,7 +27,7 @@ export function drawerQuestion(
   { now, limits, expandedUncertainty: u, perShimMm, present }: DrawerStage,
   drawer: readonly StockShim[],
   maxPieces: number,
-  alternatives = 4,
+  alternatives = 40,
 ): StackQuestion | null {
   const spread = now.max - now.min;
   const guard = spread <= limits.hi - limits.lo - 2 * u ? u : 0;
@@ -75,6 +75,22 @@ export function stackOutcome(
   const u = Math.hypot(expandedUncertainty, perShimMm * Math.sqrt(own.reduce((sum, one) => sum + one, 0)));
   const [min, max] = [now.min + perShimMm * amount, now.max + perShimMm * amount];
   return { amount, min, max, expandedUncertainty: u, provable: min - u >= limits.lo && max + u <= limits.hi };
+}
+
+/** Pieces that come out and go back in all. */
+export const handled = (present: Pieces, stack: Pieces): number => {
+  const { taken, returned } = exchange(present, stack);
+  return [...taken, ...returned].reduce((sum, { count }) => sum + count, 0);
+};
+
+/**
+ * Of all that fit: the best first, those nearest to it, and in any case the one for which fewest pieces change hands; a few micrometres
+ * nearer to the aim are seldom worth a stack taken apart.
+ */
+export function stacksToShow<T extends { shims: Pieces }>(present: Pieces, fitting: readonly T[], most: number): T[] {
+  const easiest = [...fitting].sort((a, b) => handled(present, a.shims) - handled(present, b.shims))[0];
+  const first = fitting.slice(0, most);
+  return !easiest || first.includes(easiest) ? first : [...first.slice(0, most - 1), easiest];
 }
 
 export type Carried = {

@@ -15,10 +15,12 @@ export {
   type DrawerStage,
   drawerQuestion,
   exchange,
+  handled,
   type Pieces,
   type StackOutcome,
   shimUncertaintyMm,
   stackOutcome,
+  stacksToShow,
   totalOf,
 } from "./drawer";
 export { type FeelerStack, feelerFromSet } from "./feeler";

@@ -53,7 +53,7 @@ export function BothSides({
         )}
         {carried && carried.outcome.amount !== 0 && (
           <>
-            <div className="grid grid-cols-2 gap-3">
+            <div className="grid gap-3">
               {(
                 [
                   ["This side", carried.stack],

@@ -4,8 +4,10 @@ import {
   drawerQuestion,
   exchange,
   gainOf,
+  handled,
   type StackOutcome,
   stackOutcome,
+  stacksToShow,
   totalOf,
 } from "~/core/advice";
 import { lastStack, type MovedStack } from "~/core/logbook";
@@ -39,6 +41,10 @@ const start = () => new Worker(new URL("../../../workers/stack.ts", import.meta.
 
 /** More than that lie badly on each other (common practice: three to five). */
 const usualPieces = 4;
+const mostShown = 5;
+
+const handledWords = (pieces: number): string =>
+  pieces === 0 ? "as it lies" : pieces === 1 ? "one piece changed" : `${pieces} pieces changed`;
 
 /** The stack for this stage from one's own drawer: which pieces, how they lie, what it will read; taking it logs the move. */
 export function DrawerPane({
@@ -80,7 +86,10 @@ export function DrawerPane({
   if (adjuster?.type !== "shims") return null;
   const answer = found.answer?.ok ? found.answer.value : null;
   const fitting = answer?.best ? [answer.best, ...answer.alternatives] : [];
-  const stacks = fitting.length > 0 ? fitting : [answer?.nearestBelow, answer?.nearestAbove].filter(isThere);
+  const stacks =
+    fitting.length > 0
+      ? stacksToShow(present ?? [], fitting, mostShown)
+      : [answer?.nearestBelow, answer?.nearestAbove].filter(isThere);
   const stack = stacks[Math.min(chosen, stacks.length - 1)];
   const measured = (thicknessMm: number) =>
     items.some((item) => item.measuredMm !== null && sameSize(item.measuredMm, thicknessMm));
@@ -147,6 +156,7 @@ export function DrawerPane({
               <span className="figure">
                 {piecesText(other.shims)} = {lengthWords(other.totalMm, 3)}
               </span>
+              {present !== null && <span className="text-mid">{handledWords(handled(present, other.shims))}</span>}
             </label>
           ))}
         </fieldset>
@@ -187,7 +197,7 @@ function StackChoice({
   const { unit, figure, range } = stageUnit(stage.geometry.element);
   const { taken, returned } = exchange(of.present, stack.shims);
   const isGap = stage.geometry.element.kind === "gap";
-  const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : stack.totalMm;
+  const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : undefined;
   const place = (thicknessMm: number) => items.find((item) => sameSize(sizeOf(item), thicknessMm))?.place;
   return (
     <>

@@ -10,7 +10,7 @@ export function StackPicture({
   name = "Stack",
 }: {
   /** Left out: it lies tight between its parts. */
-  gapMm?: number;
+  gapMm?: number | undefined;
   shims: readonly { thicknessMm: number; count: number }[];
   name?: string;
 }) {
@@ -26,7 +26,7 @@ export function StackPicture({
   });
   const { figure } = spoken("mm", 3);
   const ceiling = floor - gapMm * scale;
-  const open = gapMm > totalMm ? [(ceiling + at) / 2] : [];
+  const open = gapMm - totalMm > 0.0005 ? [(ceiling + at) / 2] : [];
   const texts = [
     ...laid.map((thickness) => figure(thickness)),
     ...open.map(() => `${figure(gapMm - totalMm)} left open`),

@@ -61,7 +61,8 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
           {role === "lead" ? "Lists in and out, as CSV" : "Lists out, as CSV"}
         </h1>
         <p className="text-mid mb-5 max-w-3xl">
-          A list that goes out comes in again: change it in a spreadsheet, and only what differs is changed here.
+          A list that goes out comes in again: change it in a spreadsheet, and only what differs is changed here. A
+          column that is left out stays as it is.
         </p>
         <Choice
           legend="Which list?"
