@@ -16,6 +16,7 @@ export {
   drawerQuestion,
   exchange,
   handled,
+  type Piece,
   type Pieces,
   type StackOutcome,
   shimUncertaintyMm,

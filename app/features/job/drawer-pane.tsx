@@ -12,7 +12,7 @@ import {
 } from "~/core/advice";
 import { lastStack, type MovedStack } from "~/core/logbook";
 import type { Refusal, Result } from "~/core/quantity";
-import { micrometres, type Stack, type StackAnswer } from "~/core/stacks";
+import type { Stack, StackAnswer } from "~/core/stacks";
 import type { Stage } from "~/data/queries/stages";
 import type { StoreItem } from "~/data/queries/store";
 import { Button } from "~/ui/button";
@@ -25,6 +25,7 @@ import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { lengthWords } from "../words/spoken";
 import { BothSides } from "./both-sides";
+import { asMeasured, itemsFor, sameSize, sizeOf, stockOf, type Taking, takingsOf } from "./drawer-items";
 import { useJobScreen } from "./job-context";
 import type { RoundView } from "./round-view";
 
@@ -34,7 +35,7 @@ export type ChosenStack = {
   min: number;
   max: number;
   stack: MovedStack;
-  stock: { itemId: string; change: number }[];
+  stock: Taking[];
 };
 
 const start = () => new Worker(new URL("../../../workers/stack.ts", import.meta.url), { type: "module" });
@@ -65,8 +66,11 @@ export function DrawerPane({
   // After a move something else lies in it.
   const wasField = `stack.was.${job.record.moves.length}`;
   const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(known.here) : "");
-  const present = readPieces(wasText);
   const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
+  const present = useMemo(() => {
+    const typed = readPieces(wasText);
+    return typed && asMeasured(typed, items);
+  }, [wasText, items]);
   const sensitivity = view.assessment.sensitivity;
   const of = useMemo((): DrawerStage | null => {
     if (adjuster?.type !== "shims" || sensitivity === null || present === null) return null;
@@ -103,7 +107,11 @@ export function DrawerPane({
           value={wasText}
           autoComplete="off"
           onChange={(event) => job.changeText(wasField, event.target.value)}
-          hint="0.5 + 2 × 0.1; empty: these go in besides"
+          hint={
+            present && present.length > 0 && piecesTyped(present) !== piecesTyped(readPieces(wasText) ?? [])
+              ? `Taken as measured: ${piecesText(present)}`
+              : "0.5 + 2 × 0.1; empty: these go in besides"
+          }
           error={present === null ? refusalWords(notPieces) : undefined}
         />
         <Field
@@ -134,7 +142,7 @@ export function DrawerPane({
             onTake({
               ...outcome,
               stack: { was: [...of.present], now: stack.shims },
-              stock: takingsOf(of, stack, items),
+              stock: takingsOf(of.present, stack.shims, items),
             })
           }
         />
@@ -242,35 +250,4 @@ function StackChoice({
       )}
     </>
   );
-}
-
-/** Which kinds of pieces a stage is set with. */
-const itemsFor = (stage: Stage, stock: readonly StoreItem[]): StoreItem[] =>
-  stock.filter(({ kind }) => (stage.adjuster.means === "spacers" ? true : kind === "shim"));
-
-/** As measured where somebody did. */
-const sizeOf = ({ measuredMm, nominalMm }: StoreItem): number => measuredMm ?? nominalMm ?? 0;
-/** As the stacks count them, in whole micrometres: a shim of 2 thou and one that measures 0.051 are one size. */
-const sameSize = (a: number, b: number): boolean => micrometres(a) === micrometres(b);
-
-const stockOf = (items: readonly StoreItem[]) =>
-  items.filter(({ count }) => count > 0).map((item) => ({ thicknessMm: sizeOf(item), count: item.count }));
-
-/** What the drawers lose and get back; a piece that no drawer knows goes back into none. */
-function takingsOf(of: DrawerStage, stack: Stack, items: readonly StoreItem[]): ChosenStack["stock"] {
-  const { taken, returned } = exchange(of.present, stack.shims);
-  const change = new Map<string, number>();
-  for (const { thicknessMm, count } of taken) {
-    let left = count;
-    for (const item of items.filter((one) => sameSize(sizeOf(one), thicknessMm))) {
-      const here = Math.min(left, item.count);
-      if (here > 0) change.set(item.id, -here);
-      left -= here;
-    }
-  }
-  for (const { thicknessMm, count } of returned) {
-    const item = items.find((one) => sameSize(sizeOf(one), thicknessMm));
-    if (item) change.set(item.id, (change.get(item.id) ?? 0) + count);
-  }
-  return [...change].map(([itemId, pieces]) => ({ itemId, change: pieces }));
 }
