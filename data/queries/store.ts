@@ -69,10 +69,13 @@ export const itemsOfStore = (
     toItem,
   );
 
+/** Items of some kinds by size, as many of each as of all. */
 export const itemsOfKinds = (db: Database, workshopId: string, kinds: readonly StoreKind[], limit: number) =>
   many(
     db,
-    sql`select ${columns} from store_item where workshop_id = ${workshopId} and kind = any(${kinds})
+    sql`select ${columns} from unnest(${kinds}::text[]) wanted cross join lateral (
+          select * from store_item where workshop_id = ${workshopId} and kind = wanted
+          order by coalesce(nominal_mm, 0), id limit ${limit}) item
         order by kind, coalesce(nominal_mm, 0), id limit ${limit}`,
     toItem,
   );
