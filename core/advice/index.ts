@@ -9,9 +9,8 @@ export {
   type ReasonCode,
 } from "./advise";
 export { type Assessment, assessRound, type StageToAssess } from "./assess-round";
+export { type Carried, carryAcross } from "./carry-across";
 export {
-  type Carried,
-  carryAcross,
   type DrawerStage,
   drawerQuestion,
   exchange,
