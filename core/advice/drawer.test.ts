@@ -1,16 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { mustHold } from "../quantity";
 import { shimStack } from "../stacks";
-import {
-  carryAcross,
-  type DrawerStage,
-  drawerQuestion,
-  exchange,
-  handled,
-  stackOutcome,
-  stacksToShow,
-  totalOf,
-} from "./drawer";
+import { type DrawerStage, drawerQuestion, exchange, handled, stackOutcome, stacksToShow, totalOf } from "./drawer";
 
 const pieces = (...sizes: [number, number][]) => sizes.map(([thicknessMm, count]) => ({ thicknessMm, count }));
 const drawer = pieces([0.05, 4], [0.1, 4], [0.2, 4], [0.5, 2]);

@@ -1,4 +1,4 @@
-import { micrometres, type Stack, type StackQuestion, type StockShim, twoSides } from "../stacks";
+import { micrometres, type Stack, type StackQuestion, type StockShim } from "../stacks";
 
 export type Piece = { thicknessMm: number; count: number };
 export type Pieces = readonly Piece[];
