@@ -69,8 +69,7 @@ export function buildSide(
     });
   }
   const values = readings.map(({ value }) => value);
-  const u =
-    way.factor * differenceUncertainty(instrument.resolution, instrument.expandedUncertainty, instrument.coverage);
+  const u = sideUncertainty(element, quantity, input.held, instrument);
   const found = stage.sideLimits.find((limits) => limits.quantity === quantity) ?? null;
   const bounds = found && { lo: found.lo ?? undefined, hi: found.hi ?? undefined };
   return accept({
@@ -88,8 +87,18 @@ export function buildSide(
   });
 }
 
-/** Elongation is typed as the length of the counted pitches; everything else as itself. */
+/** Expanded uncertainty (k = 2) of one reading, in the unit in which the quantity is kept: zero and reading each by a step, and the certificate. */
+export const sideUncertainty = (
+  element: StageElement,
+  quantity: SideQuantity,
+  held: number | null,
+  { resolution, expandedUncertainty, coverage }: Pick<Instrument, "resolution" | "expandedUncertainty" | "coverage">,
+): number => sideWay(element, quantity, held).factor * differenceUncertainty(resolution, expandedUncertainty, coverage);
+
+/** Elongation is typed as the length of the counted pitches; everything else as itself. `factor`: of the instrument's own figures. */
 function sideWay(element: StageElement, quantity: SideQuantity, held: number | null) {
+  // An instrument's angles are minutes of arc, those between wheels degrees.
+  if (quantity === "angle") return { convert: (value: number) => value, factor: 1 / 60 };
   if (quantity !== "elongation" || isBelt(element) || element.kind !== "chain")
     return { convert: (value: number) => value, factor: 1 };
   const counted = (held ?? usualPitches) * element.pitchMm;

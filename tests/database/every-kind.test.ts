@@ -180,6 +180,36 @@ describe("read beside what a stage is judged by", () => {
   });
 });
 
+describe("an angle between the wheels", () => {
+  // A protractor of 5′ and ±3′ (k = 2) is good to 2·√((5/√6)² + 1.5²) = 5.07′, a twelfth of a degree.
+  test("is kept in degrees, and its uncertainty with it, though the instrument's figures are minutes of arc", async () => {
+    const protractor = v7();
+    await insertInstrument(works.pool, works.lead.workshopId, {
+      id: protractor,
+      name: "Protractor",
+      kind: "protractor",
+      dimension: "angle",
+      resolution: 5,
+      expandedUncertainty: 3,
+      coverage: 2,
+      leavesMm: [],
+    });
+    const limits = { id: v7(), quantity: "angle", lo: null, hi: 0.25, sourceKind: "standard", source: "S" };
+    const { stageId } = mustHold(
+      await addStage(works.as(), { ...stageOf(belt, "Slanted belt"), sideLimits: [limits] }),
+    );
+    const job = await works.openJob([stageId]);
+    const read = async (typed: string) => {
+      const work = { kind: "side", quantity: "angle", instrumentId: protractor, typed: [typed] };
+      return mustHold(await works.entry(job, { stageId, ...work })).body;
+    };
+    const expandedUncertainty = expect.closeTo((2 * Math.hypot(5 / Math.sqrt(6), 1.5)) / 60, 9);
+    expect(await read("0.1")).toMatchObject({ max: 0.1, verdict: "conforms", expandedUncertainty });
+    expect(await read("15'")).toMatchObject({ max: expect.closeTo(0.25, 9), verdict: "undecided" });
+    expect(await read("0.4")).toMatchObject({ verdict: "does-not-conform" });
+  });
+});
+
 test("a switchable gear is read in the gear that is in, at that gear's own pitch circle; one that is not there is refused", async () => {
   const { stageId } = mustHold(await add({ ...gears, gearName: "slow" }, "Gearbox"));
   const job = await works.openJob([stageId]);

@@ -1,11 +1,11 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { judge } from "~/core/limits";
-import { judgedBy } from "~/core/stages";
+import { judgedBy, judgedUnit } from "~/core/stages";
 import { meanUncertainty, type ReadingBudget, whatSettles } from "~/core/statistics";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { StateMark } from "~/ui/state-mark";
 import { placeOf, stageUnit } from "../words/quantity";
+import { spoken } from "../words/spoken";
 import { verdictState } from "../words/state";
 import type { RoundView } from "./round-view";
 
@@ -19,8 +19,8 @@ type Props = {
 
 /** The parts of a reading's uncertainty, and what would settle the place that lies nearest to a limit. */
 export function BudgetPane({ stage, view, budget, instrument, instruments }: Props) {
-  const { unit } = stageUnit(stage.geometry.element);
-  const f = (value: number) => formatNumber(value, 4);
+  const { unit: kept, digits } = judgedUnit[judgedBy(stage.geometry.element)];
+  const { unit, figure } = spoken(kept, digits + 2);
   const rows: [string, number | null, string][] = [
     ["step of the instrument", budget.resolution, "r/√6, two positions of the pointer"],
     ["its certificate", budget.calibration, "U/k"],
@@ -38,7 +38,7 @@ export function BudgetPane({ stage, view, budget, instrument, instruments }: Pro
           {rows.map(([name, u, from]) => (
             <tr key={name} className="border-b border-rule align-top">
               <th className="font-normal py-1 pr-3">{name}</th>
-              <td className="figure pr-3">{u === null ? "–" : f(u)}</td>
+              <td className="figure pr-3">{u === null ? "–" : figure(u)}</td>
               <td className="text-mid">{from}</td>
             </tr>
           ))}

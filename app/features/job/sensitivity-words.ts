@@ -5,7 +5,6 @@ import { degrees, turnDegrees } from "~/core/numerics";
 import type { RoundFit, Wave } from "~/core/rounds";
 import { frameOf, isBelt, judgedBy, judgedUnit, pathPull, type StageElement, spanOf, stagePath } from "~/core/stages";
 import { wormPair } from "~/core/worms";
-import { stageUnit } from "../words/quantity";
 
 const f = (value: number, digits = 3) => formatNumber(value, digits);
 
@@ -40,7 +39,7 @@ const at = (wave: Wave): string => `${f(turnDegrees(degrees(wave.tightRad)), 0)}
 
 /** What comes round with the turn: runout of gears, the wave of a tension. */
 export function wavesWords(element: StageElement, { harmonics, residual }: RoundFit): string {
-  const { unit } = stageUnit(element);
+  const { unit } = judgedUnit[judgedBy(element)];
   if (element.kind === "gear-pair") {
     const mesh = gearPair(element.pair);
     const slope = mesh.ok ? Math.abs(mesh.value.backlashPerCentreMm) : 1;

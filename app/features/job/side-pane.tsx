@@ -1,7 +1,9 @@
 import { useState } from "react";
+import { shownIn } from "~/core/practice";
 import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
 import { measuredUnit, type SideQuantity, sidesOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
+import { sideUncertainty } from "~/operations/entries/side";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
@@ -37,14 +39,15 @@ export function SidePane({ stage }: { stage: Stage }) {
   const usual = measuredUnit[quantity];
   const bare = instrument ? bareUnit(quantity, undefined, instrument) : usual.bare;
   const limits = stage.sideLimits.find((known) => known.quantity === quantity);
+  const pitches = parseQuantity(texts["side.held"] ?? "", "length", "mm");
+  const held = quantity === "elongation" && pitches.ok ? pitches.value.value : null;
+  const u = instrument ? sideUncertainty(stage.geometry.element, quantity, held, instrument) : 0;
   const log = async () => {
     if (!instrument) return setProblem({ code: "no-such-instrument", path: ["instrumentId"], facts: {} });
     const typed = asked[quantity]
       .map((_, i) => withUnit(texts[name(i)] ?? "", bare, usual.bare))
       .filter((text) => text !== "");
     if (typed.length === 0) return setProblem({ code: "empty", path: ["typed", 0], facts: {} });
-    const counted = parseQuantity(texts["side.held"] ?? "", "length", "mm");
-    const held = quantity === "elongation" && counted.ok ? counted.value.value : null;
     const result = await job.put({ kind: "side", quantity, instrumentId: instrument.id, typed, held, note: "" });
     setProblem(result.ok ? null : result.refusal);
     if (result.ok) for (const i of asked[quantity].keys()) job.changeText(name(i), "");
@@ -93,6 +96,13 @@ export function SidePane({ stage }: { stage: Stage }) {
               ))}
             </select>
           </label>
+        )}
+        {instrument && (
+          <p>
+            A reading by the {instrument.name} is good to <b>±{sideIn(quantity).said(u, 1)}</b> (k = 2): its step of{" "}
+            {shownIn(instrument).shown(instrument.resolution)} {shownIn(instrument).symbol} at zero and at the reading,
+            and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} of its certificate.
+          </p>
         )}
         {quantity === "elongation" && (
           <Field
