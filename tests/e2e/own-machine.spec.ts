@@ -82,7 +82,7 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
 
   await page.getByRole("link", { name: "Back" }).click();
   await page.getByRole("link", { name: "To the stage's trend" }).click();
-  await expect(page.getByRole("heading", { name: /^It (grows too loose|does not drift)/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /^It (will be too loose|does not drift)/ })).toBeVisible();
   await page.getByText("Why, and the figures").click();
   await expect(page.getByRole("row")).toHaveCount(4);
   await context.close();

@@ -44,8 +44,8 @@ test("without a drift it looks a third of the way ahead; the headline says what 
   const none = trend({ drift: null, loosest: line(0, 0.15, null) });
   expect(trendRows(none).to).toBeCloseTo(266, 9);
   expect(trendNews(none, "Europe/London", "hours", limits)).toBe("It does not drift out by what was read so far");
-  expect(trendNews(trend(), "Europe/London", "hours", limits)).toBe("It grows too loose about 1 January 2027");
+  expect(trendNews(trend(), "Europe/London", "hours", limits)).toBe("It will be too loose about 1 January 2027");
   const byUsage = trend({ axis: "usage", drift: { limit: "lo", at: "12400.2", earliest: "12000", latest: "13000" } });
-  expect(trendNews(byUsage, "Europe/London", "hours", limits)).toMatch(/^It grows too tight about 12.?400 hours$/);
+  expect(trendNews(byUsage, "Europe/London", "hours", limits)).toMatch(/^It will be too tight about 12.?400 hours$/);
   expect(trendNews(none, "Europe/London", "hours", { lo: 0.05, hi: 0.16 })).toBe("It lies outside its limits already");
 });

@@ -1,18 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { StageTrend } from "~/core/logbook";
 import type { JudgedQuantity } from "~/core/stages";
+import { endWords } from "../words/ends";
 import type { Spoken } from "../words/spoken";
 import { day } from "../words/times";
-
-/** What becomes of it at the lower and the upper limit. */
-const endWords: Record<JudgedQuantity, { lo: string; hi: string }> = {
-  backlash: { lo: "grows too tight", hi: "grows too loose" },
-  "lost-motion": { lo: "grows too tight", hi: "grows too loose" },
-  tension: { lo: "grows too slack", hi: "grows too tight" },
-  sag: { lo: "grows too tight", hi: "sags too far" },
-  elongation: { lo: "is shorter than it should be", hi: "is worn out" },
-  gap: { lo: "grows too narrow", hi: "grows too wide" },
-};
 
 const dateless = (axis: StageTrend["axis"], at: string, timeZone: string, unit: string): string =>
   axis === "time" ? day(at, timeZone) : `${formatNumber(Number(at), 0)} ${unit}`;
@@ -29,7 +20,7 @@ export function trendNews(
   const last = points[points.length - 1];
   if (last && (last.min < limits.lo || last.max > limits.hi)) return "It lies outside its limits already";
   if (!drift) return "It does not drift out by what was read so far";
-  return `It ${endWords[quantity][drift.limit]} about ${dateless(axis, drift.at, timeZone, unit)}`;
+  return `It will be ${endWords[quantity][drift.limit]} about ${dateless(axis, drift.at, timeZone, unit)}`;
 }
 
 /** The interval of the forecast. */

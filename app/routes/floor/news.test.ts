@@ -1,15 +1,17 @@
 import { describe, expect, test } from "vitest";
 import type { Standing } from "~/core/logbook";
 import type { FloorGroup } from "~/data/queries/floor";
+import { everyKind } from "~/tests/elements";
 import { floorNews, machineReasons } from "./news";
 
 const at = { now: "2026-11-25T08:00:00Z", timeZone: "Europe/London" };
 type StageNow = Parameters<typeof machineReasons>[0][number];
 const stage = (name: string, state: Standing["state"], more: object = {}): StageNow =>
   ({
-    stage: { name, limits: { lo: 0.12, hi: 0.3 } },
+    stage: { name, limits: { lo: 0.12, hi: 0.3 }, geometry: { element: everyKind[0] } },
     standing: { state, readAt: at.now, result: { min: 0.13, max: 0.2, fits: true }, ...more },
   }) as unknown as StageNow;
+const belt = (result: object) => stage("Belt", "outside", { result: { quantity: "tension", fits: true, ...result } });
 const group = (more: Partial<FloorGroup>): FloorGroup => ({
   site: "",
   hall: "",
@@ -44,6 +46,9 @@ describe("the reason is the worst stage's, in words", () => {
       0,
       ["Cam: no setting can hold it, the gear is not round"],
     ],
+    [[belt({ min: 0.2, max: 0.4 })], 0, ["Belt: too tight"]],
+    [[belt({ min: 0.1, max: 0.2 })], 0, ["Belt: too slack"]],
+    [[belt({ min: 0.1, max: 0.4 })], 0, ["Belt: outside at both ends"]],
     [
       [stage("Fold", "near"), stage("Anvil", "outside", { result: { min: 0.1, max: 0.2, fits: true } })],
       2,

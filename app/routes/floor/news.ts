@@ -1,10 +1,12 @@
+import { notRound } from "~/app/features/job/how-to-read";
 import { capital, countWords } from "~/app/features/words/count";
+import { endWords } from "~/app/features/words/ends";
 import { day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";
 import type { FloorGroup } from "~/data/queries/floor";
 import type { Stage } from "~/data/queries/stages";
 
-type StageNow = { stage: Pick<Stage, "name" | "limits">; standing: Standing | null };
+type StageNow = { stage: Pick<Stage, "name" | "limits" | "geometry">; standing: Standing | null };
 type Now = { now: string; timeZone: string };
 
 const machines = (n: number, verb: [one: string, many: string]): string =>
@@ -62,17 +64,17 @@ const soonMs = 60 * 86_400_000;
 function outsideReason({ stage, standing }: StageNow): string {
   if (standing?.felt) return `${stage.name}: out by feel`;
   const result = standing?.result;
-  if (result && !result.fits) return `${stage.name}: no setting can hold it, the gear is not round`;
-  const loose = (result?.max ?? 0) > stage.limits.hi;
-  const tight = (result?.min ?? 0) < stage.limits.lo;
-  return `${stage.name}: ${tight && loose ? "outside at both ends" : loose ? "too loose" : tight ? "too tight" : "outside over its hunting cycle"}`;
+  if (result && !result.fits) return `${stage.name}: no setting can hold it, ${notRound(stage.geometry.element)}`;
+  const [above, below] = [(result?.max ?? 0) > stage.limits.hi, (result?.min ?? 0) < stage.limits.lo];
+  if (above === below) return `${stage.name}: outside ${above ? "at both ends" : "over its hunting cycle"}`;
+  return `${stage.name}: ${endWords[result?.quantity ?? "backlash"][above ? "hi" : "lo"]}`;
 }
 
 /** "drifts out about 9 December", or that by its trend it already should have. */
 function driftWords({ standing }: StageNow, { now, timeZone }: Now): string {
   const drift = standing?.drift;
   if (!drift) return "";
-  const which = drift.limit === "lo" ? "tight" : "loose";
-  if (Date.parse(drift.at) <= Date.parse(now)) return `by its trend too ${which} by now`;
-  return `drifts out, too ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
+  const which = endWords[standing.result?.quantity ?? "backlash"][drift.limit];
+  if (Date.parse(drift.at) <= Date.parse(now)) return `by its trend ${which} by now`;
+  return `drifts out, ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
 }
