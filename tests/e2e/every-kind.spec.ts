@@ -122,9 +122,9 @@ test("a bevel gear between shims: carried from side to side without the drawer, 
   const job = await beginJob(page, "Folder-gluer", "cross drive", "Whines");
   await readRound(page, ["0.03", "0.04", "0.05", "0.03", "0.04", "0.05", "0.03", "0.04", ""]);
   await expect(nextMove(page)).toContainText(/Shims behind the gear .* mm of shim in/);
-  await page.getByLabel("What lies in it now").fill("0.5 + 0.2 + 0.1");
+  await page.getByLabel("What lies in it now").fill("0.45 + 0.25 + 0.12");
   await page.getByText("It lies between shims on both sides").click();
-  await page.getByLabel("What lies on the other side").fill("0.3 + 2 × 0.1");
+  await page.getByLabel("What lies on the other side").fill("0.35 + 2 × 0.12");
   await page.keyboard.press("Tab");
   await expect(page.getByRole("img", { name: /^Other side, \d pieces? of/ })).toBeVisible();
   await page.getByRole("button", { name: "Carry these over, and log it" }).click();
@@ -141,6 +141,6 @@ test("a bevel gear between shims: carried from side to side without the drawer, 
     const [count, size] = piece.includes("×") ? piece.split("×") : ["1", piece];
     return all + Number(count) * Number(size);
   }, 0);
-  expect(sum).toBeCloseTo(1.3, 9);
+  expect(sum).toBeCloseTo(0.45 + 0.25 + 0.12 + 0.35 + 2 * 0.12, 9);
   await closeJob(page, next);
 });

@@ -1,4 +1,4 @@
-import { carryAcross, type DrawerStage, type StackOutcome } from "~/core/advice";
+import { carryAcross, type DrawerStage, type Piece, type Pieces, type StackOutcome } from "~/core/advice";
 import type { LaidStack, MovedStack } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
@@ -16,6 +16,7 @@ export function BothSides({
   of,
   known,
   wantedMm,
+  measured,
   onTake,
 }: {
   stage: Stage;
@@ -24,13 +25,15 @@ export function BothSides({
   known: LaidStack | null;
   /** How much thicker this side should become. */
   wantedMm: number;
+  /** Pieces as the drawer's are measured. */
+  measured: (pieces: Pieces) => Piece[];
   onTake: (outcome: StackOutcome, stack: MovedStack) => void;
 }) {
   const { job } = useJobScreen();
   const field = `stack.other.${job.record.moves.length}`;
   const text = job.draft.texts[field] ?? (known ? piecesTyped(known) : "");
   const other = readPieces(text);
-  const carried = other && text !== "" ? carryAcross(of, other, wantedMm) : null;
+  const carried = other && text !== "" ? carryAcross(of, measured(other), wantedMm) : null;
   const { unit, range } = stageUnit(stage.geometry.element);
   return (
     <details open={known !== null}>

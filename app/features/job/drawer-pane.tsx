@@ -175,6 +175,7 @@ export function DrawerPane({
           of={of}
           known={known?.other ?? null}
           wantedMm={view.move.amount}
+          measured={(pieces) => asMeasured(pieces, items)}
           onTake={(outcome, across) => onTake({ ...outcome, stack: across, stock: [] })}
         />
       )}
