@@ -2,6 +2,7 @@ import { Bar, BarChart, LabelList, ResponsiveContainer, XAxis, YAxis } from "rec
 import { formatNumber } from "~/app/features/words/figure";
 import { aheadPercent, type DriveLine, type OutputState } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
+import { lengthWords } from "../words/spoken";
 
 const f = (value: number, digits = 2) => formatNumber(value, digits);
 
@@ -46,7 +47,8 @@ function Output({ output, stages }: { output: OutputState; stages: readonly Stag
       </h3>
       <p className="text-lg">
         {shaft.rpm === null ? "Speed not known" : `${f(Math.abs(shaft.rpm), 1)} turns a minute`}
-        {surfaceMPerS !== null && `, ${f(surfaceMPerS, 3)} m/s at its wheel of ${f(output.wheelDiameterMm ?? 0, 1)} mm`}
+        {surfaceMPerS !== null &&
+          `, ${f(surfaceMPerS, 3)} m/s at its wheel of ${lengthWords(output.wheelDiameterMm ?? 0, 1)}`}
         {surfaceMPerS !== null &&
           scale !== null &&
           `, ${f(3.6 * surfaceMPerS * scale, 1)} km/h at a scale of 1 : ${f(scale, 0)}`}

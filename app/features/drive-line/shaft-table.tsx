@@ -2,6 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
+import { spoken } from "../words/spoken";
 import { shaftName } from "./solve";
 
 /** Speed, torque and direction of every shaft. */
@@ -35,7 +36,7 @@ export function ShaftTable({
               </td>
               <td className="figure pr-4">{shaft.rpm === null ? "not known" : formatNumber(Math.abs(shaft.rpm), 1)}</td>
               <td className="figure pr-4">
-                {shaft.torqueNm === null ? "not known" : `${formatNumber(shaft.torqueNm, 2)} N·m`}
+                {shaft.torqueNm === null ? "not known" : spoken("N·m", 2).said(shaft.torqueNm)}
               </td>
               <td>{shaft.ratio === null ? "" : shaft.ratio > 0 ? "as its motor" : "against its motor"}</td>
             </tr>

@@ -1,9 +1,9 @@
 import { Link, useSearchParams } from "react-router";
-import { formatNumber } from "~/app/features/words/figure";
 import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
 import type { ClampPattern } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
+import { spoken } from "../words/spoken";
 import { useJobScreen } from "./job-context";
 import { ReadingStation } from "./reading-station";
 
@@ -56,7 +56,7 @@ export function LockUp() {
                     : next.pass === 1
                       ? ": after starting every screw, to "
                       : ": to "}
-                  <span className="figure">{formatNumber(torque ?? 0, torque && torque < 10 ? 1 : 0)}</span> N·m.
+                  <span className="figure">{spoken("N·m", torque && torque < 10 ? 1 : 0).said(torque ?? 0)}</span>.
                 </>
               )}
             </p>
@@ -67,7 +67,7 @@ export function LockUp() {
             </div>
             <p className="text-lg">
               Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>. {pattern.size}, full torque{" "}
-              <span className="figure">{formatNumber(pattern.torqueNm, 0)}</span> N·m. Touch another clamp in the
+              <span className="figure">{spoken("N·m", 0).said(pattern.torqueNm)}</span>. Touch another clamp in the
               drawing if you took it first.
             </p>
           </>
