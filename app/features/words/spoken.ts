@@ -19,7 +19,7 @@ export type Spoken = {
 const inches: Record<string, { id: UnitId; more: number }> = {
   mm: { id: "in", more: 2 },
   N: { id: "lbf", more: 1 },
-  N·m: { id: "lbf-ft", more: 0 },
+  N·m: { id: "lbf-ft", more: 1 },
 };
 const metric: Record<string, UnitId> = { mm: "mm", N: "N", N·m: "Nm" };
 
