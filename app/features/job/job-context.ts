@@ -1,36 +1,13 @@
 import { createContext, useContext } from "react";
 import type { Entry, JobRecord } from "~/core/logbook";
 import type { Result } from "~/core/quantity";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Job } from "~/data/queries/jobs";
-import type { Machine } from "~/data/queries/machines";
 import type { Stage } from "~/data/queries/stages";
-import type { StoreItem } from "~/data/queries/store";
 import type { TapeEntry } from "../logbook/tape";
-import type { StoredDraft } from "./draft-store";
+import type { JobLoaded } from "./job-loaded";
 import type { StageBefore } from "./stage-before";
 import type { StationKey } from "./stations";
 import type { JobDraft } from "./use-draft";
 import type { JobEntries } from "./use-entries";
-
-/** A job with everything its screen needs, as loaded or as last kept on this tablet. */
-export type JobLoaded = {
-  job: Job;
-  machine: Machine;
-  stages: Stage[];
-  /** Stages of the machine that a move on one of these sets as well. */
-  movedAlong: Stage[];
-  instruments: Instrument[];
-  /** What lies in the drawers for stages that are set by shims; one kept by an earlier release has none. */
-  stock?: StoreItem[];
-  entries: NamedEntry[];
-  drafts: StoredDraft[];
-  before: StageBefore[];
-  person: { id: string; name: string };
-  timeZone: string;
-  now: string;
-};
 
 /** The job on this screen, as it stands on the stage that is worked on. */
 export type JobNow = Omit<JobDraft, "at" | "why"> &

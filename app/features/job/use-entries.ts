@@ -10,7 +10,7 @@ import { post } from "../offline/outbox";
 import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../offline/outbox-state";
 import { keepSnapshot, snapshotOf } from "../offline/snapshots";
 import type { Waiting } from "../offline/waiting-store";
-import type { JobLoaded } from "./job-context";
+import type { JobLoaded } from "./job-loaded";
 import { optimistic, withWaiting } from "./optimistic";
 
 export type JobEntries = {

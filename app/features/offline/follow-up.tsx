@@ -1,6 +1,6 @@
 import { useNavigate } from "react-router";
 import { v7 } from "uuid";
-import type { JobLoaded } from "~/app/features/job/job-context";
+import type { JobLoaded } from "~/app/features/job/job-loaded";
 import { Button } from "~/ui/button";
 import { allWaiting } from "./outbox";
 import { putAside, putOnItsWay } from "./outbox-state";

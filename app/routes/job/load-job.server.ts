@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import type { JobLoaded } from "~/app/features/job/job-context";
+import type { JobLoaded } from "~/app/features/job/job-loaded";
 import type { Revisions } from "~/app/features/job/use-entries";
 import { stageBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
