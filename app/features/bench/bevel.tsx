@@ -2,7 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { BevelPair } from "~/core/bevels";
 import { fieldsOf } from "../stage-form/element-fields";
 import { ElementFigures } from "../stage-form/element-figures";
-import { readElement } from "../stage-form/element-texts";
+import { readElement } from "../stage-form/read-element";
 import { benchTool } from "./bench-tool";
 
 export const bevel = benchTool<BevelPair>({

@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { GearPair, PairGeometry } from "~/core/gears";
 import { ElementFigures } from "../stage-form/element-figures";
-import { readElement } from "../stage-form/element-texts";
+import { readElement } from "../stage-form/read-element";
 import type { Read, Texts } from "../stage-form/reader";
 import { TextField, TickField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";

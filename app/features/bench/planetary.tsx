@@ -2,7 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { stageShapes } from "~/core/drawing";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { fieldsOf } from "../stage-form/element-fields";
-import { readElement } from "../stage-form/element-texts";
+import { readElement } from "../stage-form/read-element";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 

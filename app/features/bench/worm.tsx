@@ -2,7 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { WormPair } from "~/core/worms";
 import { fieldsOf } from "../stage-form/element-fields";
 import { ElementFigures } from "../stage-form/element-figures";
-import { readElement } from "../stage-form/element-texts";
+import { readElement } from "../stage-form/read-element";
 import { Reader, type Texts } from "../stage-form/reader";
 import { TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";

@@ -5,7 +5,7 @@ import type { AdjusterMeans } from "~/data/queries/stages";
 import { Tick } from "~/ui/field";
 import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
 import { type AdjusterType, adjusterTypeOf, meansOf, meansOfKind, readLaw } from "./adjuster-texts";
-import { kindOf } from "./element-texts";
+import { kindOf } from "./read-element";
 import type { Texts } from "./reader";
 import { ChoiceField, TextField, TickField, useForm } from "./text-field";
 

@@ -1,8 +1,8 @@
 import { type Adjuster, canMove } from "~/core/advice";
 import type { StageKind } from "~/core/stages";
 import type { AdjusterMeans, StageAdjuster } from "~/data/queries/stages";
-import { kindOf } from "./element-texts";
 import { numberText as n } from "./number-text";
+import { kindOf } from "./read-element";
 import { type Read, Reader, type Texts } from "./reader";
 
 export type AdjusterInput = Omit<StageAdjuster, "id" | "revision">;

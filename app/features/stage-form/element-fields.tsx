@@ -3,7 +3,7 @@ import { type StageKind, stageKinds } from "~/core/stages";
 import { capital } from "../words/count";
 import { kindWords } from "../words/quantity";
 import { ElementFigures } from "./element-figures";
-import { kindOf, readElement } from "./element-texts";
+import { kindOf, readElement } from "./read-element";
 import { ChoiceField, LinesField, TextField, TickField, useForm } from "./text-field";
 
 /** What the stage is made of, its fields, and beside them the drawing and what follows from it while one types. */

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { ratiosOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
-import { readElement, textsOfElement } from "./element-texts";
+import { textsOfElement } from "./element-texts";
+import { readElement } from "./read-element";
 import type { Texts } from "./reader";
 
 const kindTexts = (kind: string): Texts => {

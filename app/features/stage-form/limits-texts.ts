@@ -7,7 +7,7 @@ import {
   sidesOf,
 } from "~/core/stages";
 import type { SideLimits, StageLimits } from "~/data/queries/stages";
-import { kindOf, readElement } from "./element-texts";
+import { kindOf, readElement } from "./read-element";
 import { type Read, Reader, type Texts } from "./reader";
 
 export type LimitsInput = StageLimits["given"] & Pick<StageLimits, "sourceKind" | "source">;
