@@ -46,6 +46,9 @@ export function buildSide(
   for (const [ordinal, typed] of input.typed.entries()) {
     const parsed = parseQuantity(typed, unit.dimension, unit.bare);
     if (!parsed.ok) return refuse(parsed.refusal.code, ["typed", ordinal], parsed.refusal.facts);
+    const value = way.convert(parsed.value.value * unit.factor);
+    // A way there and back has no sign; a chain may read a little short.
+    if (value < 0 && quantity !== "elongation") return refuse("below-nothing", ["typed", ordinal]);
     readings.push({
       ordinal,
       tooth: ordinal + 1,
@@ -55,7 +58,7 @@ export function buildSide(
       quantity,
       typed,
       unit: parsed.value.unit.id,
-      value: way.convert(parsed.value.value * unit.factor),
+      value,
       struck: false,
       repeats: null,
       indicatorRadiusMm: null,
@@ -71,7 +74,8 @@ export function buildSide(
   const values = readings.map(({ value }) => value);
   const u = sideUncertainty(element, quantity, input.held, instrument);
   const found = stage.sideLimits.find((limits) => limits.quantity === quantity) ?? null;
-  const bounds = found && { lo: found.lo ?? undefined, hi: found.hi ?? undefined };
+  // Nothing is not too little: a lower limit of 0 asks for nothing.
+  const bounds = found && { lo: found.lo !== null && found.lo > 0 ? found.lo : undefined, hi: found.hi ?? undefined };
   return accept({
     body: {
       quantity,
@@ -97,8 +101,9 @@ export const sideUncertainty = (
 
 /** Elongation is typed as the length of the counted pitches; everything else as itself. `factor`: of the instrument's own figures. */
 function sideWay(element: StageElement, quantity: SideQuantity, held: number | null) {
-  // An instrument's angles are minutes of arc, those between wheels degrees.
-  if (quantity === "angle") return { convert: (value: number) => value, factor: 1 / 60 };
+  // Which way a wheel stands off says where to move it, not whether it may stay. An instrument's angles are minutes of arc.
+  if (quantity === "angle") return { convert: Math.abs, factor: 1 / 60 };
+  if (quantity === "offset") return { convert: Math.abs, factor: 1 };
   if (quantity !== "elongation" || isBelt(element) || element.kind !== "chain")
     return { convert: (value: number) => value, factor: 1 };
   const counted = (held ?? usualPitches) * element.pitchMm;

@@ -153,6 +153,34 @@ describe("read beside what a stage is judged by", () => {
     ...more,
   });
 
+  test("nothing is not too little, and a swing below nothing is a mistake", async () => {
+    const limits = (quantity: string, lo: number | null, hi: number) => ({
+      id: v7(),
+      quantity,
+      lo,
+      hi,
+      sourceKind: "house rule",
+      source: "H",
+    });
+    const { stageId } = mustHold(
+      await addStage(works.as(), {
+        ...stageOf(belt, "Aligned belt"),
+        sideLimits: [limits("runout", 0, 0.1), limits("offset", null, 0.5)],
+      }),
+    );
+    const job = await works.openJob([stageId]);
+    const read = async (quantity: string, ...typed: string[]) =>
+      works.entry(job, { stageId, ...side(typed, { quantity }) });
+    expect(mustHold(await read("runout", "0")).body).toMatchObject({ verdict: "conforms" });
+    expect(mustHold(await read("offset", "-0.3", "0.2")).body).toMatchObject({
+      min: 0.2,
+      max: 0.3,
+      verdict: "conforms",
+    });
+    expect(mustHold(await read("offset", "-0.6", "0.2")).body).toMatchObject({ verdict: "does-not-conform" });
+    expect(refusalOf(await read("runout", "-0.02"))).toBe("below-nothing typed.0");
+  });
+
   test("an elongation is worked out over the pitches counted and judged by its own limits", async () => {
     const input = {
       ...stageOf(chain, "Feeder chain"),
@@ -207,6 +235,8 @@ describe("an angle between the wheels", () => {
     expect(await read("0.1")).toMatchObject({ max: 0.1, verdict: "conforms", expandedUncertainty });
     expect(await read("15'")).toMatchObject({ max: expect.closeTo(0.25, 9), verdict: "undecided" });
     expect(await read("0.4")).toMatchObject({ verdict: "does-not-conform" });
+    // Off to the other side it is off as far.
+    expect(await read("-0.4")).toMatchObject({ max: 0.4, verdict: "does-not-conform" });
   });
 });
 

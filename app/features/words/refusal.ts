@@ -119,6 +119,8 @@ export function refusalWords({ code, facts, path }: Refusal): string {
       return "The lower one is above the upper one.";
     case "aim-outside":
       return "The aim lies outside of the limits.";
+    case "below-nothing":
+      return "That is below nothing. Zero the instrument and read it again.";
     case "too-small":
       return "That is smaller than anything here can be.";
     case "too-few":
