@@ -4,7 +4,7 @@ import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StackPicture } from "../stacks/stack-picture";
-import { piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
+import { piecesKept, piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
 import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { lengthWords } from "../words/spoken";
@@ -46,6 +46,7 @@ export function BothSides({
           value={text}
           autoComplete="off"
           onChange={(event) => job.changeText(field, event.target.value)}
+          onBlur={() => job.changeText(field, piecesKept(text))}
           hint="0.3 + 0.1; the sum of both sides stays"
           error={other === null ? refusalWords({ code: "not-pieces", path: [], facts: {} }) : undefined}
         />

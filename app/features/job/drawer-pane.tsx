@@ -20,7 +20,7 @@ import { Field } from "~/ui/field";
 import { Running } from "../calculation/running";
 import { useWorker } from "../calculation/use-worker";
 import { StackPicture } from "../stacks/stack-picture";
-import { piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
+import { piecesKept, piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
 import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { lengthWords } from "../words/spoken";
@@ -107,6 +107,7 @@ export function DrawerPane({
           value={wasText}
           autoComplete="off"
           onChange={(event) => job.changeText(wasField, event.target.value)}
+          onBlur={() => job.changeText(wasField, piecesKept(wasText))}
           hint={
             present && present.length > 0 && piecesTyped(present) !== piecesTyped(readPieces(wasText) ?? [])
               ? `Taken as measured: ${piecesText(present)}`

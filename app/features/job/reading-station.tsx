@@ -1,26 +1,25 @@
 import { useEffect, useMemo, useRef, useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { firstOfRound, isKind, knownIn, knownRounds, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
+import { useNavigate } from "react-router";
+import { firstOfRound, isKind, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
 import { frameOf, leastPlaces, measuredUnit, placeCount } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { inGear } from "~/operations/stage-as-read";
-import { Button, buttonClass } from "~/ui/button";
+import { Button } from "~/ui/button";
 import { usePreferences } from "../people/use-preferences";
-import { placeOf, tightWords } from "../words/quantity";
 import { withUnit } from "../words/spoken";
+import { Onward, ReadAgain } from "./after-move";
 import { emptyRound } from "./draft-store";
 import type { ChosenStack } from "./drawer-pane";
 import { FeelStation } from "./feel-station";
 import { useJobScreen } from "./job-context";
-import { learnStage } from "./learn-stage";
+import { useGhost, useGoingOn, useKnown } from "./known-round";
 import { MethodForm, methodInput, methodOf } from "./method-form";
 import { MovePane } from "./move-pane";
 import { NoInstrument } from "./no-instrument";
 import { ReadingsPane } from "./readings-pane";
 import { RoundPane } from "./round-pane";
-import { recordedView, roundView } from "./round-view";
+import { roundView } from "./round-view";
 import { SidePane } from "./side-pane";
 import { doneWords } from "./stations";
 
@@ -235,76 +234,6 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   );
 }
 
-/** What is known of the stage so far: its last round, that round carried over its moves, the adjuster's response. */
-function useKnown(gear: string | undefined) {
-  const { data, stage, before, job } = useJobScreen();
-  const { entries } = job;
-  const learnt = useMemo(
-    () =>
-      learnStage(
-        stage,
-        [
-          ...before.moves,
-          ...pastMoves(
-            entries.filter((entry) => entry.stageId === stage.id),
-            stage.adjuster.id,
-          ),
-        ],
-        data.instruments,
-      ),
-    [stage, before.moves, entries, data.instruments],
-  );
-  const response = useMemo(
-    () => (learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined),
-    [learnt],
-  );
-  const { school } = usePreferences();
-  const last = job.record.lastRound;
-  const known = useMemo(() => knownIn(knownRounds(entries, stage.id), gear), [entries, stage.id, gear]);
-  const recorded = useMemo(() => {
-    if (!last) return null;
-    const earlier = knownRounds(
-      entries.filter((entry) => entry.seq < last.seq),
-      stage.id,
-    );
-    return recordedView(
-      stage,
-      last,
-      wholeRound(entries, last),
-      knownIn(earlier, last.body.result.gear),
-      response,
-      school,
-      data.instruments,
-    );
-  }, [stage, last, entries, response, school, data.instruments]);
-  return { learnt, response, last, known, recorded };
-}
-
-/** The round as found, as a ghost behind the present one. */
-function useGhost() {
-  const { stage, job } = useJobScreen();
-  const { asFound } = job.record;
-  const asFoundGhost = useMemo(
-    () =>
-      asFound
-        ? (recordedView(stage, asFound, wholeRound(job.entries, asFound), null, undefined)?.fitted ?? null)
-        : null,
-    [asFound, job.entries, stage],
-  );
-  return { asFoundGhost };
-}
-
-/** The round that what is typed goes on with, if that was asked for and nothing was moved since. */
-function useGoingOn(phase: RoundPhase) {
-  const { job } = useJobScreen();
-  const wanted = job.draft.texts[`on.${phase}`];
-  const last = job.record.lastRound;
-  return useMemo(() => {
-    if (!wanted || !last || firstOfRound(last) !== wanted) return null;
-    return { first: wanted, phase: last.body.phase, readings: wholeRound(job.entries, last) };
-  }, [wanted, last, job.entries]);
-}
-
 /** Planned places that the round does not have yet; when it has them all, every other one. */
 function stillToRead(
   planned: readonly number[],
@@ -325,37 +254,4 @@ function useFieldAfterMove(phase: RoundPhase, goesOnWith: string): void {
     if ((phase === "set" && moves > 0) || goesOnWith !== "")
       document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus({ preventScroll: true });
   }, [phase, moves, goesOnWith]);
-}
-
-function Onward({ to, phase }: { to: string; phase: RoundPhase }) {
-  return (
-    <Link to={to} replace className={buttonClass("now", true)}>
-      {phase === "check" ? "Prove it" : "Lock up"}
-    </Link>
-  );
-}
-
-function ReadAgain({ stage, tooth }: { stage: Stage; tooth: number | null }) {
-  const { element } = stage.geometry;
-  const one = placeCount(frameOf(element)) === 1;
-  return (
-    <section aria-label="Next move">
-      <p className="text-mid font-semibold mb-1">Moved</p>
-      <p className="text-2xl font-semibold leading-snug">
-        Clamp at full torque and read{" "}
-        {one || tooth === null ? (
-          "again."
-        ) : (
-          <>
-            <span className="text-copper">{placeOf(element, tooth)}</span>, {tightWords(element)}, again.
-          </>
-        )}
-      </p>
-      {!one && (
-        <p className="text-lg text-mid mt-2">
-          The rest of the round is carried over from it; read more places if you doubt it.
-        </p>
-      )}
-    </section>
-  );
 }

@@ -1,5 +1,5 @@
 import { parseQuantity } from "~/core/quantity";
-import { lengthUnit, spoken } from "../words/spoken";
+import { lengthUnit, spoken, withUnit } from "../words/spoken";
 
 type Pieces = readonly { thicknessMm: number; count: number }[];
 
@@ -12,6 +12,18 @@ export const piecesTyped = (pieces: Pieces): string =>
   pieces
     .map(({ thicknessMm, count }) => `${count > 1 ? `${count} × ` : ""}${spoken("mm", 3).figure(thicknessMm)}`)
     .join(" + ");
+
+/** What was typed, each bare size with its unit behind it where the reader's is not the millimetre, so that it means the same to whoever takes over. */
+export const piecesKept = (text: string): string =>
+  lengthUnit() === "mm"
+    ? text
+    : text
+        .split("+")
+        .map((part) => {
+          const [, count = "", size = ""] = /^\s*(\d+\s*[×x*]\s*)?(.*)$/i.exec(part) ?? [];
+          return `${count}${withUnit(size, lengthUnit(), "mm")}`;
+        })
+        .join(" + ");
 
 /** Feeler leaves put together: "0.05 + 0.10 mm". */
 export const leavesText = (leavesMm: readonly number[]): string => {

@@ -1,5 +1,5 @@
 import { afterEach, expect, test } from "vitest";
-import { piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
+import { piecesKept, piecesText, piecesTyped, readPieces } from "../stacks/stack-words";
 import { amountWords, asTyped, parseAmount } from "./amount";
 import { readWords } from "./entry";
 import { inUnitsOf, readerOf, writeFor } from "./figure";
@@ -46,6 +46,18 @@ test("pieces of a stack read back as they were written", () => {
   }
   writeFor(inch);
   expect(piecesText(pieces)).toBe("2 × 0.02000 + 0.00394 in");
+});
+
+test("pieces left standing by an inch reader are the same pieces to whoever takes over", () => {
+  writeFor(inch);
+  const left = piecesKept("0.02 + 2 × 0.004 + 5 thou");
+  expect(left).toBe("0.02 in + 2 × 0.004 in + 5 thou");
+  expect(piecesKept(left)).toBe(left);
+  expect(piecesKept("nothing")).toBe("nothing");
+  const typed = readPieces("0.02 + 2 × 0.004 + 5 thou");
+  writeFor(readerOf({ units: "metric" }));
+  expect(readPieces(left)).toEqual(typed);
+  expect(piecesKept("0.5 + 2 × 0.1")).toBe("0.5 + 2 × 0.1");
 });
 
 test("as the machine says: each in its own, and back to the page's after it; whoever chose gets what was chosen", () => {

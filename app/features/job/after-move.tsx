@@ -1,0 +1,41 @@
+import { Link } from "react-router";
+import type { RoundPhase } from "~/core/logbook";
+import { frameOf, placeCount } from "~/core/stages";
+import type { Stage } from "~/data/queries/stages";
+import { buttonClass } from "~/ui/button";
+import { placeOf, tightWords } from "../words/quantity";
+
+/** Where it goes on once nothing is left to move. */
+export function Onward({ to, phase }: { to: string; phase: RoundPhase }) {
+  return (
+    <Link to={to} replace className={buttonClass("now", true)}>
+      {phase === "check" ? "Prove it" : "Lock up"}
+    </Link>
+  );
+}
+
+/** What is asked for after a move, before the next reading. */
+export function ReadAgain({ stage, tooth }: { stage: Stage; tooth: number | null }) {
+  const { element } = stage.geometry;
+  const one = placeCount(frameOf(element)) === 1;
+  return (
+    <section aria-label="Next move">
+      <p className="text-mid font-semibold mb-1">Moved</p>
+      <p className="text-2xl font-semibold leading-snug">
+        Clamp at full torque and read{" "}
+        {one || tooth === null ? (
+          "again."
+        ) : (
+          <>
+            <span className="text-copper">{placeOf(element, tooth)}</span>, {tightWords(element)}, again.
+          </>
+        )}
+      </p>
+      {!one && (
+        <p className="text-lg text-mid mt-2">
+          The rest of the round is carried over from it; read more places if you doubt it.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+import { useMemo } from "react";
+import { firstOfRound, knownIn, knownRounds, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
+import { usePreferences } from "../people/use-preferences";
+import { useJobScreen } from "./job-context";
+import { learnStage } from "./learn-stage";
+import { recordedView } from "./round-view";
+
+/** What is known of the stage so far: its last round, that round carried over its moves, the adjuster's response. */
+export function useKnown(gear: string | undefined) {
+  const { data, stage, before, job } = useJobScreen();
+  const { entries } = job;
+  const learnt = useMemo(
+    () =>
+      learnStage(
+        stage,
+        [
+          ...before.moves,
+          ...pastMoves(
+            entries.filter((entry) => entry.stageId === stage.id),
+            stage.adjuster.id,
+          ),
+        ],
+        data.instruments,
+      ),
+    [stage, before.moves, entries, data.instruments],
+  );
+  const response = useMemo(
+    () => (learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined),
+    [learnt],
+  );
+  const { school } = usePreferences();
+  const last = job.record.lastRound;
+  const known = useMemo(() => knownIn(knownRounds(entries, stage.id), gear), [entries, stage.id, gear]);
+  const recorded = useMemo(() => {
+    if (!last) return null;
+    const earlier = knownRounds(
+      entries.filter((entry) => entry.seq < last.seq),
+      stage.id,
+    );
+    return recordedView(
+      stage,
+      last,
+      wholeRound(entries, last),
+      knownIn(earlier, last.body.result.gear),
+      response,
+      school,
+      data.instruments,
+    );
+  }, [stage, last, entries, response, school, data.instruments]);
+  return { learnt, response, last, known, recorded };
+}
+
+/** The round as found, as a ghost behind the present one. */
+export function useGhost() {
+  const { stage, job } = useJobScreen();
+  const { asFound } = job.record;
+  const asFoundGhost = useMemo(
+    () =>
+      asFound
+        ? (recordedView(stage, asFound, wholeRound(job.entries, asFound), null, undefined)?.fitted ?? null)
+        : null,
+    [asFound, job.entries, stage],
+  );
+  return { asFoundGhost };
+}
+
+/** The round that what is typed goes on with, if that was asked for and nothing was moved since. */
+export function useGoingOn(phase: RoundPhase) {
+  const { job } = useJobScreen();
+  const wanted = job.draft.texts[`on.${phase}`];
+  const last = job.record.lastRound;
+  return useMemo(() => {
+    if (!wanted || !last || firstOfRound(last) !== wanted) return null;
+    return { first: wanted, phase: last.body.phase, readings: wholeRound(job.entries, last) };
+  }, [wanted, last, job.entries]);
+}
