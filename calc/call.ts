@@ -8,10 +8,19 @@ export type CalcAnswer = { ok: true; result: unknown } | { ok: false; refused: C
 
 /** Checks the input, runs the tool, and turns every refusal into the contract's error object. */
 export function callTool(tool: Tool, input: unknown, done?: (share: number) => void): CalcAnswer {
-  const parsed = tool.input.safeParse(input, { reportInput: true });
+  const parsed = tool.input.safeParse(nullAsLeftOut(input), { reportInput: true });
   if (!parsed.success) return refused(issueError(parsed.error.issues[0] as z.core.$ZodIssue));
   const result = tool.run(parsed.data, done);
   return result.ok ? { ok: true, result: result.value } : refused(refusalError(result.refusal));
+}
+
+/** `null` on a key counts as left out: undefined, so that an unknown key is still one. Items of lists stay what they are. */
+function nullAsLeftOut(input: unknown): unknown {
+  if (Array.isArray(input)) return input.map((item) => (item === null ? null : nullAsLeftOut(item)));
+  if (typeof input !== "object" || input === null) return input;
+  return Object.fromEntries(
+    Object.entries(input).map(([key, value]) => [key, value === null ? undefined : nullAsLeftOut(value)]),
+  );
 }
 
 const refused = (error: CalcError["error"]): CalcAnswer => ({ ok: false, refused: { error } });

@@ -71,6 +71,11 @@ export function ordered<T extends object>(low: keyof T & string, high: keyof T &
   };
 }
 
+/** A window in newtons with the aim inside or outside it, refused at its lower end where upside down. */
+export const newtonWindow = z
+  .strictObject({ lo: notNegative, aim: notNegative.optional(), hi: notNegative })
+  .superRefine(ordered("lo", "hi"));
+
 export const pitchShape = { moduleMm: positive.optional(), diametralPitch: positive.optional() };
 export const rackShape = { pressureAngleDeg: pressureAngle, helixAngleDeg: helixAngle };
 

@@ -7,20 +7,25 @@ import { bevelPairTool } from "./tools/bevel-pair";
 import { chainConditionTool } from "./tools/chain-condition";
 import { chainDriveTool } from "./tools/chain-drive";
 import { fastenOrderTool } from "./tools/fasten-order";
+import { feelRoundTool } from "./tools/feel-round";
 import { fitTool } from "./tools/fit";
 import { gearIdentify } from "./tools/gear-identify";
 import { gearPairTool } from "./tools/gear-pair";
 import { gearSpanTool } from "./tools/gear-span";
+import { handSlackTool } from "./tools/hand-slack";
 import { holeGridTool } from "./tools/hole-grid";
 import { idlerSetTool } from "./tools/idler-set";
 import { indexPlanTool } from "./tools/index-plan";
 import { meshRoundTool } from "./tools/mesh-round";
 import { planetaryTool } from "./tools/planetary";
 import { responseTool } from "./tools/response";
+import { rollerGridTool } from "./tools/roller-grid";
 import { roundPlanTool } from "./tools/round-plan";
 import { shaftStackTool } from "./tools/shaft-stack";
 import { shimStackTool } from "./tools/shim-stack";
 import { stepsPerUnitTool } from "./tools/steps-per-unit";
+import { swapPairsTool } from "./tools/swap-pairs";
+import { tensionFirstTool } from "./tools/tension-first";
 import { thermalMeshTool } from "./tools/thermal-mesh";
 import { trainTool } from "./tools/train";
 import { trendTool } from "./tools/trend";
@@ -57,6 +62,11 @@ export const tools: readonly Tool[] = [
   holeGridTool,
   indexPlanTool,
   stepsPerUnitTool,
+  feelRoundTool,
+  swapPairsTool,
+  rollerGridTool,
+  handSlackTool,
+  tensionFirstTool,
 ] as unknown as readonly Tool[];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

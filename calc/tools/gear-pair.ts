@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { gearPair } from "../../core/gears";
+import { gearPair, usableContactRatio } from "../../core/gears";
+import { accept } from "../../core/quantity";
 import { both, pairGeometry, pairSchema } from "../fields";
 import { tool } from "../tool";
 
@@ -21,6 +22,7 @@ export const gearPairTool = tool({
     centreDistanceMm: z.number(),
     workingPressureAngleDeg: z.number(),
     transverseContactRatio: z.number(),
+    usableContactRatio: z.number().optional(),
     overlapRatio: z.number(),
     backlash: z.strictObject({
       circumferentialMm: z.number(),
@@ -33,5 +35,10 @@ export const gearPairTool = tool({
     undercut: both(z.boolean()),
     ratio: z.number(),
   }),
-  run: (input) => gearPair(pairGeometry(input)),
+  run: (input) => {
+    const geometry = pairGeometry(input);
+    const pair = gearPair(geometry);
+    if (!pair.ok || geometry.internal) return pair;
+    return accept({ ...pair.value, usableContactRatio: usableContactRatio(geometry, pair.value) });
+  },
 });

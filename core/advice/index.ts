@@ -28,3 +28,4 @@ export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove }
 export { learnResponse, type ObservedMove, type Response } from "./response";
 export { type RoundedMove, roundedMove } from "./rounded-move";
 export { type MoveStep, moveSteps, type StepKind, wholeSteps } from "./steps";
+export { guessedSpread, type TensionFirst, type TensionFirstQuestion, tensionFirst } from "./tension-first";

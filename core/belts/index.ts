@@ -20,6 +20,7 @@ export {
 } from "./belt-path";
 export { type EccentricIdler, type IdlerSetting, idlerSet } from "./idler-set";
 export { pulleyOutlines } from "./outline";
+export { type GridRoller, type GridRow, type RollerGrid, rollerGrid } from "./roller-grid";
 export {
   type BeltSpan,
   deflectionOfForce,

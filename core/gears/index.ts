@@ -6,6 +6,18 @@ export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from
 export { saidToothToTooth } from "./said-pitch";
 export { gearSpan, type SpanMeasure } from "./span";
 export { gearsToMake, type SwapGear, type SwapOption, type SwapQuestion, swapOptions } from "./swap";
+export {
+  type OfferedGear,
+  presentDriven,
+  presentDriver,
+  type RejectedGear,
+  type RejectedPair,
+  type SwapPair,
+  type SwapPairs,
+  type SwapPairsQuestion,
+  swapPairs,
+} from "./swap-pairs";
 export { type ThermalMesh, thermalMesh } from "./thermal-mesh";
 export { type GearBlank, toothCircles } from "./tooth-circles";
 export { type GearParts, type Unwise, unwiseIn } from "./unwise";
+export { usableContactRatio } from "./usable-contact";

@@ -1,5 +1,14 @@
 export { type AtPlace, carryRound } from "./carry";
 export {
+  type FeelGrade,
+  type FeelRound,
+  type FeelSide,
+  type FeelStep,
+  type FeelVerdict,
+  type FeltWord,
+  feelRound,
+} from "./feel-round";
+export {
   type Extreme,
   fitRound,
   fittedAt,

@@ -1,5 +1,6 @@
 export { meanUncertainty, type ReadingBudget, type Settling, studentFactor, whatSettles } from "./budget";
 export { median } from "./median";
+export { normalProbability } from "./normal-probability";
 export { normalQuantile } from "./normal-quantile";
 export { pooledDeviation } from "./pooled-deviation";
 export { robustTrend, type Trend, type TrendPoint } from "./trend";

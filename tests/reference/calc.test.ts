@@ -26,7 +26,7 @@ test("the command line: a result, a refusal with its path and exit 2, many lines
 
   expect(calc(["no-such-tool"], "{}").status).toBe(2);
   const listed = execFileSync("npm", ["run", "--silent", "calc", "--", "--list"], { cwd: root, encoding: "utf8" });
-  expect(listed.split("\n").filter(Boolean)).toHaveLength(28);
+  expect(listed.split("\n").filter(Boolean)).toHaveLength(33);
   const schema = JSON.parse(calc(["advise", "--schema"]).stdout);
   expect(schema.input.properties.adjuster).toBeDefined();
   expect(schema.output.properties.steps).toBeDefined();
