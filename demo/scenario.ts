@@ -72,10 +72,24 @@ function cam(v: Visits): Visits {
 /** Kept by quick looks and by feel between the rounds. */
 function register(v: Visits): Visits {
   v.whole(610, "Motor changed", { temperature: 21 });
-  v.felt(520, "Quick look", "by hand", ["small click", "small click", "faint click", "small click"]);
+  v.felt(520, "Quick look", "by hand", [
+    "small click",
+    "small click",
+    "faint click",
+    "faint click",
+    "small click",
+    "small click",
+  ]);
   v.drift(0.012).look(420, "Routine");
   v.drift(0.014).look(300, "Routine");
-  v.felt(214, "Quick look", "paper strip", ["small click", "loose click", "small click"]);
+  v.felt(214, "Quick look", "paper strip", [
+    "small click",
+    "small click",
+    "loose click",
+    "loose click",
+    "small click",
+    "small click",
+  ]);
   v.drift(0.012).whole(160, "Routine", { temperature: 22 });
   v.drift(0.008).look(41, "Routine");
   return v;
@@ -140,9 +154,18 @@ function feed(v: Visits): Visits {
     "loose click",
     "small click",
     "small click",
+    "small click",
+    "loose click",
     "loose click",
   ]);
-  v.felt(24, "Looked at with the strap change", "by ear", ["small click", "small click", "faint click", "small click"]);
+  v.felt(24, "Looked at with the strap change", "by ear", [
+    "small click",
+    "small click",
+    "faint click",
+    "faint click",
+    "small click",
+    "small click",
+  ]);
   return v;
 }
 

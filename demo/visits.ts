@@ -1,4 +1,4 @@
-import { assessRound, centreChange, roundedMove } from "../core/advice";
+import { adjusterNow, assessRound, centreChange, learnFromMoves, type Response, roundedMove } from "../core/advice";
 import { circleOrder, pointsOrder } from "../core/fastening";
 import type { Feel, FeelMethod } from "../core/logbook";
 import { type Random, type SimulatedStage, simulatedStage, usualInstruments } from "../core/practice";
@@ -14,6 +14,7 @@ import {
   placeAngle,
   placeCount,
   type SideQuantity,
+  sensitivityOf,
   waysToMeasure,
 } from "../core/stages";
 import type { DemoMachine, DemoStage } from "./types";
@@ -33,7 +34,20 @@ export type Act = {
   input: Record<string, unknown>;
 };
 
-const liveChecks = ["guards-on", "nothing-left-in", "screws-firm", "people-clear", "locks-off"];
+/** What stood on the screen and was acknowledged, word for word. */
+const cautions = [
+  { key: "electric", text: "Supply isolated and proved dead at the motor" },
+  { key: "air", text: "Compressed air vented, and nothing left that recharges" },
+  { key: "loads", text: "Raised loads landed or propped; springs and counterweights held" },
+];
+const hands = { key: "hands", text: "No hand, paper or rag in a mesh that has power. Heavy parts: two to lift" };
+const liveChecks = [
+  { key: "guards-on", text: "Guards are on" },
+  { key: "nothing-left-in", text: "Indicator, keys, paper, pins and wedges are out" },
+  { key: "screws-firm", text: "Every screw is at least firm" },
+  { key: "people-clear", text: "People are clear" },
+  { key: "locks-off", text: "Every lock was taken off by its owner" },
+];
 const day = 86_400_000;
 const minute = 60_000;
 
@@ -44,6 +58,8 @@ const readWith: Partial<Record<MeasuredQuantity, { key: string; noise: number; d
   elongation: { key: "caliper", noise: 0.02, digits: 2 },
   gap: { key: "feelers", noise: 0.004, digits: 2 },
 };
+/** A belt of guessed stiffness is brought up in safe parts. */
+const mostMoves = 6;
 const byIndicator = { key: "lever", noise: 0.003, digits: 2 };
 
 type DemoReading = { tooth: number; value: number; entry?: string };
@@ -60,6 +76,8 @@ export class Visits {
   private clock = new Date(0);
   private job = "";
   private count = 0;
+  /** How far the adjuster was moved since it was entered. */
+  private moved = 0;
 
   constructor(
     private readonly machine: DemoMachine,
@@ -96,7 +114,7 @@ export class Visits {
       meshes &&
       this.push("record-entry", { kind: "loose-thing", state: "in", thing: "paper strip", where: "in the mesh" });
     let readings = this.round(firstBuild ? "set" : "as-found", temperature);
-    for (let i = 0; i < 3 && this.move(readings); i++) readings = this.readTightSpot(readings, temperature);
+    for (let i = 0; i < mostMoves && this.move(readings); i++) readings = this.readTightSpot(readings, temperature);
     if (paper) this.push("record-entry", { kind: "loose-thing", state: "out", names: paper });
     this.clamps("firm");
     if (this.stage.geometry.clamps.compound && !undressed) this.clamps("dressed");
@@ -238,7 +256,13 @@ export class Visits {
   }
 
   private isolate(): void {
-    this.push("record-entry", { kind: "isolated", lock: "12", acknowledged: ["electric", "air", "loads"] });
+    this.push("record-entry", {
+      kind: "isolated",
+      lock: "12",
+      noLock: null,
+      acknowledged: cautions,
+      notAcknowledged: [hands],
+    });
   }
 
   private note(text: string): void {
@@ -300,37 +324,42 @@ export class Visits {
     const { adjuster, limits, geometry } = this.stage;
     const at = (tooth: number) => placeAngle(this.frame, { tooth, turn: 1 });
     if (!adjuster.adjuster) return false;
+    const stood = adjusterNow(adjuster.adjuster, this.moved);
     const assessed = mustHold(
-      assessRound(
-        {
-          element: geometry.element,
-          limits: { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
-          adjuster: adjuster.adjuster,
-          arcDeg: geometry.arcDeg,
-        },
-        readings.map(({ tooth, value }) => ({ gearAngleDeg: at(tooth), value })),
-        this.judged === "backlash" ? 0.0102 : 0.03 * (limits.hi - limits.lo),
-      ),
+      assessRound({
+        element: geometry.element,
+        limits: { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
+        adjuster: stood,
+        arcDeg: geometry.arcDeg,
+        readings: readings.map(({ tooth, value }) => ({ tooth, angleDeg: at(tooth), value, struck: false })),
+        expandedUncertainty: this.judged === "backlash" ? 0.0102 : 0.03 * (limits.hi - limits.lo),
+        how: "as-found",
+        known: null,
+        response: this.expected(),
+      }),
     );
-    const values = readings.map((reading) => reading.value);
-    const rounded = roundedMove(
-      assessed.advice,
-      adjuster.adjuster,
-      adjuster.step,
-      { min: Math.min(...values), max: Math.max(...values) },
-      this.judged,
-    );
+    const rounded = roundedMove(assessed.advice, stood, adjuster.step, assessed.judged, limits);
     if (!rounded || rounded.amount === 0) return false;
     this.push("record-entry", {
       kind: "move",
       amount: rounded.amount,
       did: "so",
       advised: { ...rounded, standTooth: this.tightest(readings) },
-      reasons: assessed.advice.reasons,
+      reasons: assessed.advice?.reasons ?? [],
       note: "",
     });
-    this.mesh.moveCentres(centreChange(adjuster.adjuster, rounded.amount));
+    this.mesh.moveCentres(centreChange(stood, rounded.amount));
+    this.moved += rounded.amount;
     return true;
+  }
+
+  /** What its law says a unit of the adjuster does, as the app takes it before any move has taught. */
+  private expected(): Response | undefined {
+    const { adjuster, limits, geometry } = this.stage;
+    const sensitivity = sensitivityOf(geometry.element, 0.5, limits.aim ?? (limits.lo + limits.hi) / 2);
+    return adjuster.adjuster && sensitivity
+      ? learnFromMoves(geometry.element, adjuster.adjuster, sensitivity, [])
+      : undefined;
   }
 
   private prove(temperature: number): void {
@@ -343,6 +372,8 @@ export class Visits {
     for (const [direction, speed, current, noise] of runs)
       this.push("record-entry", {
         kind: "proof",
+        way: "powered",
+        outcome: "ran",
         direction,
         speed,
         current,
@@ -355,7 +386,9 @@ export class Visits {
     this.tick(4);
     this.push("sign-job", {
       kind: "signature",
-      seenEntry: this.acts.at(-1)?.input.id,
+      saw: this.acts
+        .filter(({ input }) => input.jobId === this.job || input.id === this.job)
+        .map(({ operation, input }) => (operation === "open-job" ? input.entryId : input.id)),
       stages: [
         {
           stageId: this.stage.key,
@@ -368,6 +401,8 @@ export class Visits {
             "no-compound",
             "things-left-in",
             "side-not-inside",
+            "clamps-not-known",
+            "run-went-wrong",
           ],
           nextDate: new Date(this.clock.getTime() + daysToNext * day).toISOString().slice(0, 10),
         },

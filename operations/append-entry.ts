@@ -2,6 +2,7 @@ import type { Bodies, Entry, EntryKind, ReadingRecord } from "../core/logbook";
 import type { Database } from "../data/postgres";
 import { insertEntry } from "../data/queries/entries";
 import { advanceHead, type ChainHead } from "../data/queries/machines";
+import { nameOfPerson } from "../data/queries/people";
 import { entryHash } from "./entry-hash";
 
 /** An entry before it has its number; what it does not say is null, and the usage is the machine's. */
@@ -42,6 +43,8 @@ export async function appendEntry<K extends EntryKind>(
     body: newEntry.body,
     namesEntry: newEntry.namesEntry ?? null,
     madeBy: newEntry.madeBy,
+    // As the author is called now: it stays in the entry, whatever becomes of the account.
+    madeByName: await nameOfPerson(db, newEntry.madeBy),
     madeAt: new Date(newEntry.madeAt).toISOString(),
     recordedAt: newEntry.recordedAt.toISOString(),
     usage: newEntry.kind === "usage" ? (newEntry.body as Bodies["usage"]).total : head.usageTotal,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { adjusterNow } from "../core/advice";
 import {
   type Bodies,
   type Entry,
@@ -6,22 +7,22 @@ import {
   firstOfRound,
   isKind,
   jobRecord,
-  type KnownRound,
   knownIn,
   knownRounds,
+  movedBy,
   type ReadingRecord,
   wholeRound,
 } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { frameOf, placeCount } from "../core/stages";
+import type { KnownRound } from "../core/rounds";
 import type { Instrument } from "../data/queries/instruments";
-import type { Stage } from "../data/queries/stages";
+import type { Stage, StageAdjuster } from "../data/queries/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
 import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
 import { buildMove, moveInput } from "./entries/move";
 import { noteInput } from "./entries/note";
-import { buildLive, isolatedInput, liveChecks, liveInput } from "./entries/power";
+import { buildIsolated, buildLive, isolatedInput, liveInput } from "./entries/power";
 import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
 import { buildSide, sideInput } from "./entries/side";
@@ -43,13 +44,16 @@ export type WorkInput = z.output<typeof workInput>;
 
 export type Built = { body: Bodies[WorkInput["kind"]]; readings: ReadingRecord[]; namesEntry: string | null };
 
+/** What is known of a stage from before a job. */
+export type StageSoFar = { known: readonly KnownRound[]; moved: number };
+
 /**
  * Body and readings of an entry, from what was put in and what the job holds so far. Pure: the server builds what it keeps
  * with this, and a tablet without a connection what it shows until then.
  *
  * @param entries of the job, in order
  * @param stages of the job: going live looks at the screws of all of them
- * @param before the stage's round as it was known before this job, for one that carries it over
+ * @param before the stage's rounds as they were known before this job, for one that carries them over, and how far its adjuster had been moved
  */
 export function buildEntry(
   work: WorkInput,
@@ -57,32 +61,30 @@ export function buildEntry(
   instruments: readonly Instrument[],
   entries: readonly Entry[],
   stages: readonly Stage[] = [stage],
-  before: readonly KnownRound[] = [],
+  before: StageSoFar = { known: [], moved: 0 },
 ): Result<Built> {
   const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
     body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
-  const recordOf = (of: Stage) => jobRecord(entries, { id: of.id, clamps: of.geometry.clamps });
+  const recordOf = (of: Stage) => jobRecord(entries, of);
   const record = () => recordOf(stage);
   switch (work.kind) {
     case "move":
-      return plain(buildMove(work, stage.adjuster));
+      return plain(buildMove(work, stoodAdjuster(stage, before.moved + movedBy(entries, stage.adjuster.id))));
     case "clamp":
       return plain(buildClamp(work, stage.geometry.clamps));
     case "feel":
-      return plain(buildFeel(work, placeCount(frameOf(stage.geometry.element))));
+      return plain(buildFeel(work, stage));
     case "loose-thing":
       return plain(buildLooseThing(work, record()), work.state === "out" ? work.names : null);
     case "proof":
-      return plain(buildProof(work));
+      return plain(buildProof(work, record().power));
     case "note":
       return plain(accept({ text: work.text }));
     case "isolated":
-      return plain(accept({ lock: work.lock, acknowledged: work.acknowledged }));
+      return plain(buildIsolated(work));
     case "live": {
-      const missing = liveChecks.find((check) => !work.acknowledged.includes(check));
-      if (missing) return refuse("not-acknowledged", ["acknowledged", missing]);
       const parts = stages.map((item) => ({ name: stages.length > 1 ? item.name : "", record: recordOf(item) }));
-      return plain(accept(buildLive(work, parts)));
+      return plain(buildLive(work, parts));
     }
     case "side": {
       const instrument = instruments.find((candidate) => candidate.id === work.instrumentId);
@@ -96,11 +98,16 @@ export function buildEntry(
       const first = work.continues === null ? null : roundToGoOnWith(work.continues, stage, entries);
       if (work.continues !== null && first === null) return refuse("no-such-round", ["continues"]);
       const live = record().power?.state === "live";
-      const known = knownIn(knownRounds(entries, stage.id, work.carries ? before : []), work.method.gear);
+      const known = knownIn(knownRounds(entries, stage.id, work.carries ? before.known : []), work.method.gear);
       const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }
   }
+}
+
+/** A stage's adjuster as it stands after its moves, for whatever is worked out from where it is now. */
+export function stoodAdjuster({ adjuster }: Stage, moved: number): StageAdjuster {
+  return { ...adjuster, adjuster: adjuster.adjuster && adjusterNow(adjuster.adjuster, moved) };
 }
 
 /** The last entry of a round, by its first, unless something was moved after it. */

@@ -59,7 +59,13 @@ export async function copyMachine(
       at: now,
     });
     const head = await lockHead(db, fields.id);
-    const by = { machineId: fields.id, madeBy: person.id, madeAt: now.toISOString(), recordedAt: now };
+    const by = {
+      machineId: fields.id,
+      madeBy: person.id,
+
+      madeAt: now.toISOString(),
+      recordedAt: now,
+    };
     const kind = mirrored ? "Mirror image" : "Twin";
     await appendEntry(db, head, {
       ...by,
@@ -102,7 +108,12 @@ export async function copyMachine(
       });
       await refreshStanding(db, revision.stageId);
     }
-    await copyDriveLine(db, source.id, stages, mirrored, { machineId: fields.id, madeBy: person.id, from: now });
+    await copyDriveLine(db, source.id, stages, mirrored, {
+      machineId: fields.id,
+      madeBy: person.id,
+
+      from: now,
+    });
     return accept({ machineId: fields.id });
   });
 }

@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { type Entry, isKind } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
-import { entryById, lastUsage } from "../data/queries/entries";
+import { type Database, transaction } from "../data/postgres";
+import { moveAdjuster } from "../data/queries/adjuster-positions";
+import { correctionsOf, entryById, lastUsage } from "../data/queries/entries";
 import { keepUsage, lockHead, machineById } from "../data/queries/machines";
 import { alreadyThere } from "./already-there";
 import { appendEntry } from "./append-entry";
@@ -51,6 +52,8 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
       limitsId,
     });
     if (value.voids && stageId) await refreshStanding(db, stageId);
+    if (value.voids && isKind("move")(named.entry) && adjusterId && !(await voidedBefore(db, named.entry.id, entry.id)))
+      await moveAdjuster(db, adjusterId, -named.entry.body.amount);
     if (value.voids && isKind("usage")(named.entry)) {
       const before = await lastUsage(db, machine.id);
       await keepUsage(db, machine.id, before?.reading ?? null, before?.total ?? null);
@@ -58,6 +61,12 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
     return accept(entry);
   });
 }
+
+/** Whether an earlier correction said already that it does not count: its amount was taken back then. */
+const voidedBefore = async (db: Database, entryId: string, but: string): Promise<boolean> =>
+  (await correctionsOf(db, [entryId])).some(
+    (entry) => entry.id !== but && isKind("correction")(entry) && entry.body.voids,
+  );
 
 /** What can be said never to have counted. Isolation, going live and signatures happened, whatever is said of them later. */
 const voidable: ReadonlySet<string> = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { accept, type Result, refuse } from "../core/quantity";
+import { accept, asRefusalCode, type Result, refuse } from "../core/quantity";
 
 /** Text that PostgreSQL and the canonical JSON can hold: no NUL, no half of a surrogate pair. */
 export const text = (most: number) =>
@@ -35,7 +35,7 @@ export function checkInput<T extends z.ZodType>(schema: T, input: unknown): Resu
         least: Number(issue.minimum),
       });
     case "custom":
-      return refuse(String(issue.params?.code ?? "refused"), path);
+      return refuse(asRefusalCode(issue.params?.code), path);
     default:
       return refuse(issue.code === "invalid_type" && issue.input === undefined ? "missing" : "not-understood", path);
   }

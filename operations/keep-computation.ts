@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { callTool, tools } from "../calc";
 import type { Entry } from "../core/logbook";
-import { accept, type Result, refuse } from "../core/quantity";
+import { accept, asRefusalCode, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import { lockHead } from "../data/queries/machines";
 import { machineOfStage } from "../data/queries/stages";
@@ -33,7 +33,7 @@ export async function keepComputation({ pool, person, now }: Context, input: unk
   const size = JSON.stringify(value.input ?? null).length;
   if (size > mostInputLetters) return refuse("text-too-long", ["input"], { given: size, most: mostInputLetters });
   const answer = callTool(tool, value.input);
-  if (!answer.ok) return refuse(answer.refused.error.code, ["input", ...answer.refused.error.path]);
+  if (!answer.ok) return refuse(asRefusalCode(answer.refused.error.code), ["input", ...answer.refused.error.path]);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machineId = await machineOfStage(db, person.workshopId, value.stageId);
     if (!machineId) return refuse("no-such-stage", ["stageId"]);

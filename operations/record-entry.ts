@@ -1,8 +1,10 @@
 import { v5 } from "uuid";
 import { z } from "zod";
-import { type Entry, isOverdue, type KnownRound, knownRounds } from "../core/logbook";
+import { type Entry, isKind, isOverdue, knownRounds } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { KnownRound } from "../core/rounds";
 import { type Database, transaction } from "../data/postgres";
+import { moveAdjuster, movedBeforeJob } from "../data/queries/adjuster-positions";
 import { entriesOfJob, recentStageWork } from "../data/queries/entries";
 import { type Instrument, instrumentsOfWorkshop } from "../data/queries/instruments";
 import { jobById } from "../data/queries/jobs";
@@ -43,7 +45,10 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
     if (!stage) return refuse("no-such-stage", ["stageId"]);
     const instruments = await instrumentsOfWorkshop(db, person.workshopId);
     const carries = work.value.kind === "round" && work.value.carries;
-    const before = carries ? await roundsBefore(db, stage, job.id) : [];
+    const before = {
+      known: carries ? await roundsBefore(db, stage, job.id) : [],
+      moved: work.value.kind === "move" ? await movedBeforeJob(db, stage.adjuster.id, job.id) : 0,
+    };
     const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id), stages, before);
     if (!built.ok) return built;
     const stock = work.value.kind === "move" ? work.value.stock : [];
@@ -67,7 +72,10 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
       adjusterId: stage.adjuster.id,
       limitsId: stage.limits.id,
     });
-    if (kind === "move") await moveAlong(db, chain, stage, entry);
+    if (isKind("move")(entry)) {
+      await moveAdjuster(db, stage.adjuster.id, entry.body.amount);
+      await moveAlong(db, chain, stage, entry);
+    }
     await takeReserved(db, stock, { entryId: entry.id, why: stage.name, madeBy: person.id, at: now });
     if (kind === "clamp") await refreshAfterClamp(db, stage.id);
     else if (kind === "round" || kind === "side" || kind === "feel" || kind === "move")

@@ -12,8 +12,8 @@ const lookBack = 120;
 export async function refreshStanding(db: Database, stageId: string): Promise<void> {
   const stage = await stageById(db, stageId);
   if (!stage || stage.retiredAt) return;
-  const { lo, hi } = stage.limits;
-  const standing = standingOf(await stageHistory(db, stageId, lookBack), { lo: lo, hi: hi });
+  const { element, arcDeg } = stage.geometry;
+  const standing = standingOf(await stageHistory(db, stageId, lookBack), { limits: stage.limits, element, arcDeg });
   await keepStanding(db, stageId, stage.machineId, standing);
 }
 

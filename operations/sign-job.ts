@@ -23,8 +23,8 @@ const signInput = z.object({
   jobId: id,
   madeAt: instant,
   sentAt: instant.optional(),
-  /** The last entry of the job that the signer saw. */
-  seenEntry: id,
+  /** The entries of the job that the signer saw. */
+  saw: z.array(id).max(20_000),
   stages: z
     .array(
       z.object({
@@ -60,16 +60,18 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
     if (!job || job.signedEntry) return refuse("job-signed", ["jobId"]);
     const stages = await stagesById(db, job.stageIds);
     const entries = await entriesOfJob(db, job.id);
-    const seen = entries.findIndex((entry) => entry.id === value.seenEntry);
-    const unseen = entries.length - 1 - seen;
-    if (unseen > 0) return refuse("job-changed", ["seenEntry"], { count: unseen });
+    const saw = new Set(value.saw);
+    // What a move did to another stage is noted by the server with it.
+    const unseen = entries.filter((entry) => !saw.has(entry.id) && entry.kind !== "change").length;
+    if (unseen > 0) return refuse("job-changed", ["saw"], { count: unseen });
+    const missing = value.saw.filter((id) => !entries.some((entry) => entry.id === id)).length;
+    if (missing > 0) return refuse("entries-missing", ["saw"], { count: missing });
 
     const parts = job.stageIds.flatMap((stageId) => {
       const stage = stages.find((s) => s.id === stageId);
-      return stage ? [{ stage, record: jobRecord(entries, { id: stageId, clamps: stage.geometry.clamps }) }] : [];
+      return stage ? [{ stage, record: jobRecord(entries, stage) }] : [];
     });
-    if (parts.every(({ record }) => !record.lastRound && !record.lastFeel))
-      return refuse("nothing-read", ["seenEntry"]);
+    if (parts.every(({ record }) => !record.lastRound && !record.lastFeel)) return refuse("nothing-read", ["saw"]);
     for (const { stage, record } of parts) {
       const said = value.stages.find((part) => part.stageId === stage.id);
       if (!said) return refuse("no-such-stage", ["stages"]);
@@ -86,7 +88,14 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
         jobId: job.id,
         stageId: stage.id,
         kind: "signature",
-        body: { record: signedRecord(record), comment: value.comment, nextDate, provisional: record.provisional },
+        body: {
+          record: signedRecord(record, stage),
+          comment: value.comment,
+          nextDate,
+          provisional: record.provisional,
+          saw: value.saw,
+          unproven: record.unproven,
+        },
         madeBy: person.id,
         madeAt,
         recordedAt: now,

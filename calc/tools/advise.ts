@@ -104,5 +104,6 @@ const reasonText: Record<ReasonCode, string> = {
   provisional: "No setting that can be reached holds every reading inside; the tight side is kept inside for now.",
   "tight-risk": "Any further push could end too tight, and the screw cannot go back.",
   "best-possible": "A further move would change less than the reading's uncertainty.",
+  "guessed-stiffness": "The stiffness is a guess: a safe part of the way, then read again.",
   "draw-back-by-hand": "The screw can only push; the part has to be brought back by hand.",
 };

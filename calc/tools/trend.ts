@@ -26,6 +26,8 @@ export const trendTool = tool({
   }),
   run: ({ points, resets, limit }) => {
     const trend = robustTrend(points, resets, limit);
-    return trend ? accept(trend) : refuse("no-two-times", ["points"]);
+    if (!trend) return refuse("no-two-times", ["points"]);
+    const { coverage: _, ...told } = trend;
+    return accept(told);
   },
 });

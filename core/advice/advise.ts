@@ -1,11 +1,19 @@
-import { judge, type Verdict, worstVerdict } from "../limits";
+import { type BandFit, bandFit, judge, type Verdict, worstVerdict } from "../limits";
 import { normalQuantile } from "../statistics";
 import { type Adjuster, amountFor, centreChange, type MoveUnit, unitOf, withinTravel } from "./adjusters";
 import { type MoveStep, moveSteps } from "./steps";
 
 export type Quantity = "backlash" | "tension" | "sag" | "clearance";
 export type AdviceReading = { gearAngleDeg?: number | undefined; value: number };
-export type ReasonCode = "not-provable" | "provisional" | "tight-risk" | "best-possible" | "draw-back-by-hand";
+export const reasonCodes = [
+  "not-provable",
+  "provisional",
+  "tight-risk",
+  "best-possible",
+  "draw-back-by-hand",
+  "guessed-stiffness",
+] as const;
+export type ReasonCode = (typeof reasonCodes)[number];
 
 export type AdviceQuestion = {
   quantity: Quantity;
@@ -120,6 +128,7 @@ type Scale = {
   perUnit: number | null;
   relativeSd: number;
   verdict: Verdict;
+  holds: BandFit;
 };
 
 function makeScale(question: AdviceQuestion): Scale {
@@ -143,20 +152,21 @@ function makeScale(question: AdviceQuestion): Scale {
     perUnit: response ? response.perUnit * grown : null,
     relativeSd: response ? response.sd / Math.abs(response.perUnit) : 0.1,
     verdict: worstVerdict(verdicts),
+    holds: bandFit({ min: mn, max: mx }, limits, expandedUncertainty, sag ? "square" : "linear"),
   };
 }
 
 type Wanted = { shift: number; provable: boolean; fits: boolean; reasons: ReasonCode[] };
 
 /** Steps 3 and 4: the shift of f that is wanted, before anybody asks whether the adjuster reaches it. */
-function wantedShift(question: AdviceQuestion, { f, a, b }: Scale): Wanted {
+function wantedShift(question: AdviceQuestion, { f, a, b, holds }: Scale): Wanted {
   const { lo, hi } = question.limits;
   const u = question.expandedUncertainty;
   const tightIsGreatest = question.quantity === "tension";
   const innerLo = f(lo + u);
   const innerHi = f(hi - u);
-  const fits = b - a <= f(hi) - f(lo);
-  if (b - a <= innerHi - innerLo) {
+  const fits = holds !== "too-wide";
+  if (holds === "provable") {
     const aim = question.limits.aim ?? (lo + hi) / 2;
     const toTight = tightIsGreatest ? f(hi - 2 * u) - b : f(lo + 2 * u) - a;
     const ideal = question.school === "tight-spot" ? toTight : f(aim) - (a + b) / 2;

@@ -1,89 +1,104 @@
-import { accept, type Result, refuse } from "../quantity";
-import { fitRound, questionable, type ReadingAt, type RoundFit } from "../rounds";
-import { frameOf, type JudgedQuantity, judgedBy, type StageElement, sensitivityOf } from "../stages";
-import type { Adjuster } from "./adjusters";
-import { type Advice, advise, type Quantity } from "./advise";
-import { judgeOnly } from "./judge-only";
+import { accept, type Result } from "../quantity";
+import { type JudgedRound, judgeRound, type RoundToJudge } from "../rounds";
+import { type JudgedQuantity, type StageElement, sensitivityOf } from "../stages";
+import { type Adjuster, amountFor, gainOf, type Travel } from "./adjusters";
+import { type Advice, type AdviceQuestion, advise, type Quantity } from "./advise";
+import { stiffnessGuessed } from "./prior";
 import type { Response } from "./response";
+import { tensionFirst } from "./tension-first";
 
-/**
- * Below this the pinion is not fitted, though the positions could tell it apart: twice as many places as unknowns leave a
- * residual; with fewer, one wild reading becomes a runout that is not there (common practice).
- */
-const placesForPinion = 10;
-
-export type StageToAssess = {
-  element: StageElement;
+export type RoundToAssess = Omit<RoundToJudge, "limits"> & {
   limits: { lo: number; aim?: number | undefined; hi: number };
   /** null: nothing on this stage can be adjusted. */
   adjuster: Adjuster | null;
-  /** As learnt, on the scale of `learnFromMoves`; left out where no move has taught anything yet. */
+  /** On the scale of `learnFromMoves`: as learnt, or what is expected before any move has taught. */
   response?: Response | undefined;
-  /** Of a stage that turns only so far; the worst is looked for there alone. */
-  arcDeg?: readonly [number, number] | null | undefined;
   /** Where a round is put inside its limits; by default in the middle. */
   school?: "centre-of-band" | "tight-spot" | undefined;
 };
 
 export type Assessment = {
-  /** null below three readings, or where nothing comes round in waves or the positions do not determine a fit. */
-  fit: RoundFit | null;
-  advice: Advice;
+  judged: JudgedRound;
+  /** null where nothing can be moved, or a move would not change what is read. */
+  advice: Advice | null;
   /** Change of the judged quantity per mm of centre distance, now; null where nothing can be adjusted. */
   sensitivity: number | null;
-  /** Indices of readings to be questioned. */
-  questioned: number[];
 };
 
 /**
- * A round judged: the fit, its worst over the hunting cycle, and the next move. With fewer than three readings, or where no wave is to
- * be expected, the advice rests on the readings alone. A stage without an adjuster, and a chain judged by its wear, are judged only.
+ * A round judged, and the next move. A stage without an adjuster, and a chain judged by its wear, are judged only.
  *
- * @param readings at least one, in the judged unit
- * @param expandedUncertainty of one reading
- * @returns the assessment, or `no-readings` at readings
+ * @returns the assessment, or `all-struck` at readings
  */
-export function assessRound(
-  stage: StageToAssess,
-  readings: readonly ReadingAt[],
-  expandedUncertainty: number,
-): Result<Assessment> {
-  if (readings.length === 0) return refuse("no-readings", ["readings"]);
-  const { element, limits, adjuster } = stage;
-  const frame = frameOf(element);
-  const places = new Set(readings.map((reading) => reading.gearAngleDeg)).size;
-  const fitted = frame.wave
-    ? fitRound(frame.teeth ?? [1, frame.places], readings, {
-        separatePinion: frame.teeth !== null && places >= placesForPinion,
-        arcDeg: stage.arcDeg ?? undefined,
-      })
-    : null;
-  const fit = fitted?.ok ? fitted.value : null;
-  const values = readings.map((reading) => reading.value);
-  const worst = fit ? { min: fit.least.value, max: fit.greatest.value } : undefined;
-  const seen = worst ? [...values, worst.min, worst.max] : values;
-  const ends = Math.min(...seen) + Math.max(...seen);
+export function assessRound(round: RoundToAssess): Result<Assessment> {
+  const found = judgeRound(round);
+  if (!found.ok) return found;
+  const judged = found.value;
+  const { element, limits, adjuster, expandedUncertainty } = round;
+  const ends = judged.least + judged.greatest;
   const sensitivity = sensitivityOf(element, ends / 2, limits.aim ?? (limits.lo + limits.hi) / 2);
-  const question = { readings, worst, limits, expandedUncertainty };
-  const quantity = advised[judgedBy(element)];
+  const quantity = advised[judged.quantity];
+  const response = round.response && quantity ? unscaled(round.response, quantity, ends) : undefined;
   return accept({
-    fit,
+    judged,
     sensitivity,
     advice:
       adjuster && sensitivity && quantity
-        ? advise({
-            ...question,
+        ? adviseSafely(element, judged, {
             quantity,
+            readings: judged.counting,
+            worst: { min: judged.least, max: judged.greatest },
+            limits,
+            expandedUncertainty,
             sensitivity,
             adjuster,
-            response: stage.response && unscaled(stage.response, quantity, ends),
-            school: stage.school ?? "centre-of-band",
+            response,
+            school: round.school ?? "centre-of-band",
             tightRisk: 0.005,
           })
-        : judgeOnly(question, judgedBy(element)),
-    questioned: frame.wave ? questionable(readings, 3 * expandedUncertainty) : [],
+        : null,
   });
 }
+
+/**
+ * Of a belt whose stiffness is a guess only a safe part of the way is advised (`tensionFirst`): so far that the chance of passing the upper
+ * limit stays small, and back no further than keeps it taut.
+ */
+function adviseSafely(element: StageElement, judged: JudgedRound, question: AdviceQuestion): Advice {
+  const whole = advise(question);
+  if (!stiffnessGuessed(element) || !question.response || !whole.move) return whole;
+  const { sensitivity, adjuster, response, limits } = question;
+  const factor = adjuster.type === "eccentric" ? response.perUnit : 1;
+  // In mm of centre distance, on which the stiffness acts evenly whatever the adjuster.
+  const perMm = adjuster.type === "eccentric" ? sensitivity * factor : perMmOf(adjuster, response.perUnit);
+  const first = tensionFirst({
+    tensionN: Math.max(1e-9, judged.greatest),
+    readingSdN: Math.max(1e-9, judged.expandedUncertainty / 2),
+    perUnitN: Math.abs(perMm),
+    spread: response.sd / Math.abs(response.perUnit),
+    limitsN: { lo: limits.lo, aim: limits.aim, hi: limits.hi },
+    risk: question.tightRisk,
+    moves: [],
+  });
+  if (!first.ok) return whole;
+  const taut = judged.greatest / (Math.abs(perMm) * (1 + response.sd / Math.abs(response.perUnit)) ** 2.5758);
+  const reach = [first.value.safeAmount, -taut].map((mm) => amountFor(adjuster, Math.sign(perMm) * mm).amount);
+  const travel: Travel = { min: Math.min(...reach), max: Math.max(...reach) };
+  if (whole.move.amount >= travel.min && whole.move.amount <= travel.max) return whole;
+  const within = adjuster.travel
+    ? { min: Math.max(travel.min, adjuster.travel.min), max: Math.min(travel.max, adjuster.travel.max) }
+    : travel;
+  const cut = advise({ ...question, adjuster: { ...adjuster, travel: within } });
+  return {
+    ...cut,
+    feasible: whole.feasible,
+    reasons: [...cut.reasons.filter((code) => code !== "provisional"), "guessed-stiffness"],
+  };
+}
+
+/** Change of the tension per mm of centre distance, from that per unit of the adjuster. */
+const perMmOf = (adjuster: Exclude<Adjuster, { type: "eccentric" }>, perUnit: number): number =>
+  perUnit / gainOf(adjuster);
 
 const advised: Record<JudgedQuantity, Quantity | null> = {
   backlash: "backlash",

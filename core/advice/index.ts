@@ -1,3 +1,4 @@
+export { adjusterNow, nearDeadPoint } from "./adjuster-now";
 export { type Adjuster, canMove, centreChange, gainOf, type MoveUnit, type Travel, unitOf } from "./adjusters";
 export {
   type Advice,
@@ -7,8 +8,9 @@ export {
   type Move,
   type Quantity,
   type ReasonCode,
+  reasonCodes,
 } from "./advise";
-export { type Assessment, assessRound, type StageToAssess } from "./assess-round";
+export { type Assessment, assessRound, type RoundToAssess } from "./assess-round";
 export { type Carried, carryAcross } from "./carry-across";
 export {
   type DrawerStage,
@@ -25,7 +27,8 @@ export {
 } from "./drawer";
 export { type FeelerStack, feelerFromSet } from "./feeler";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
+export { priorResponse, priorWidth, stiffnessGuessed } from "./prior";
 export { learnResponse, type ObservedMove, type Response } from "./response";
-export { type RoundedMove, roundedMove } from "./rounded-move";
+export { type RoundedMove, roundedMove, type Setting } from "./rounded-move";
 export { type MoveStep, moveSteps, type StepKind, wholeSteps } from "./steps";
 export { guessedSpread, type TensionFirst, type TensionFirstQuestion, tensionFirst } from "./tension-first";

@@ -1,11 +1,18 @@
-import type { JudgedQuantity } from "../stages";
-import { type Adjuster, centreChange, gainOf } from "./adjusters";
+import { judgedBy, type StageElement } from "../stages";
+import { adjusterNow } from "./adjuster-now";
+import { type Adjuster, centreChange } from "./adjusters";
+import { priorResponse, stiffnessGuessed } from "./prior";
 import { isSurprising, learnResponse, type ObservedMove, type Response } from "./response";
+import { guessedSpread, learnStiffness, leastLogSpread } from "./tension-first";
 
 /** A signed or kept move with what was read at the same teeth before and after it. */
 export type PastMove = {
   /** In the adjuster's unit, signed. */
   amount: number;
+  /** Where the adjuster stood before it: the sum of earlier moves of this mounting. */
+  from: number;
+  /** Standard deviation of one reading of those rounds, by the instruments that took them. */
+  readingSd: number;
   /** False for a part brought back by hand, or a move whose adjuster has since been changed. */
   teaches: boolean;
   before: readonly { tooth: number; value: number }[];
@@ -14,45 +21,58 @@ export type PastMove = {
 
 export type MoveEvidence = ObservedMove & {
   used: boolean;
+  /** What was read went the other way than the move should have sent it, by more than the readings' doubt. */
+  opposite: boolean;
   why: "used" | "no-common-tooth" | "not-teaching" | "reversal" | "surprising";
 };
 
 export type LearntResponse = Response & { evidence: MoveEvidence[]; moves: number };
 
-/** Width of the prior, as a part of what the law says (common practice: 25 to 30 %). */
-export const priorWidth = 0.3;
-
 /**
  * The response of one stage's adjuster from its past moves, oldest first. The change of a move is the mean difference at
  * the teeth read both before and after it. Left out, and said so: moves that teach nothing, the first move of a screw after
- * its direction changed (the screw's own lost motion is in it), and moves off by more than three standard deviations.
+ * its direction changed (the screw's own lost motion is in it), and moves off by more than three standard deviations. A belt whose
+ * stiffness is a guess is learnt on the logarithm of it (`learnStiffness`).
  *
  * @param sensitivity change of the quantity per mm of centre distance; of sag that of its square, since its slack goes so
- * @param readingSd standard deviation of one reading
  * @returns response per unit; for an eccentric a factor on its law
  */
 export function learnFromMoves(
+  element: StageElement,
   adjuster: Adjuster,
   sensitivity: number,
   moves: readonly PastMove[],
-  readingSd: number,
-  quantity: JudgedQuantity = "backlash",
 ): LearntResponse {
+  const sag = judgedBy(element) === "sag";
   const eccentric = adjuster.type === "eccentric";
-  const expected = eccentric ? 1 : sensitivity * gainOf(adjuster);
-  let response: Response = { perUnit: expected, sd: priorWidth * Math.abs(expected) };
+  let response: Response = priorResponse(element, adjuster, sensitivity);
+  const guessed = stiffnessGuessed(element);
+  if (guessed) response = { ...response, sd: guessedSpread * Math.abs(response.perUnit) };
+  let known = { mean: Math.log(Math.abs(response.perUnit)), sd: Math.log(1 + guessedSpread) };
   const evidence: MoveEvidence[] = [];
   let lastSign = 0;
   for (const move of moves) {
-    const amount = eccentric ? sensitivity * centreChange(adjuster, move.amount) : move.amount;
-    const change = meanDifference(move, quantity === "sag" ? (value) => value * value : (value) => value);
-    const sd = quantity === "sag" ? readingSd * 2 * meanOf(move) : readingSd;
+    const stood = adjusterNow(adjuster, move.from);
+    const amount = eccentric ? sensitivity * centreChange(stood, move.amount) : move.amount;
+    const change = meanDifference(move, sag ? (value) => value * value : (value) => value);
+    const sd = sag ? move.readingSd * 2 * meanOf(move) : move.readingSd;
     const sign = Math.sign(move.amount);
     const reversed = adjuster.type === "screw" && lastSign !== 0 && sign !== 0 && sign !== lastSign;
     if (sign !== 0) lastSign = sign;
-    const why = whyNot(move, change, reversed, response, amount, sd);
-    evidence.push({ amount: move.amount, change: change ?? 0, used: why === "used", why });
-    if (why === "used" && change !== null) response = learnResponse(response, [{ amount, change }], sd);
+    const why = guessed
+      ? whyNotStiffness(move, change, reversed, response, amount)
+      : whyNot(move, change, reversed, response, amount, sd);
+    const expected = response.perUnit * amount;
+    const opposite = change !== null && change * expected < 0 && Math.abs(change) > 2 * Math.SQRT2 * sd;
+    evidence.push({ amount: move.amount, change: change ?? 0, used: why === "used", opposite, why });
+    if (why !== "used" || change === null) continue;
+    if (!guessed) response = learnResponse(response, [{ amount, change }], sd);
+    else {
+      known = learnStiffness(known, Math.sign(response.perUnit) * amount, change, sd);
+      const sure = Math.max(leastLogSpread, known.sd);
+      const perUnit = Math.sign(response.perUnit) * Math.exp(known.mean);
+      response = { perUnit, sd: (Math.exp(sure) - 1) * Math.abs(perUnit) };
+    }
   }
   return { ...response, evidence, moves: evidence.filter((item) => item.used).length };
 }
@@ -69,6 +89,20 @@ function whyNot(
   if (change === null) return "no-common-tooth";
   if (reversed) return "reversal";
   return isSurprising(response, { amount, change }, readingSd) ? "surprising" : "used";
+}
+
+/** A tension that goes against its move says nothing of a stiffness: the clamp slipped, or the belt was slack. */
+function whyNotStiffness(
+  move: PastMove,
+  change: number | null,
+  reversed: boolean,
+  response: Response,
+  amount: number,
+): MoveEvidence["why"] {
+  if (!move.teaches || move.amount === 0) return "not-teaching";
+  if (change === null) return "no-common-tooth";
+  if (reversed) return "reversal";
+  return change * amount * response.perUnit > 0 ? "used" : "surprising";
 }
 
 /** Mean of all that was read, for the slope of the square; never 0, or the first move of a straight chain would teach for sure. */

@@ -1,39 +1,62 @@
-import type { JudgedQuantity } from "../stages";
+import { type Verdict, worstVerdict } from "../limits";
+import { type JudgedRound, judgeEnds } from "../rounds";
 import { type Adjuster, centreChange } from "./adjusters";
 import type { Advice } from "./advise";
 
-export type RoundedMove = { amount: number; min: number; max: number; at: number | null };
+/** A setting that a hand can have, and what it then reads. */
+export type Setting = { amount: number; min: number; max: number; at: number | null; verdict: Verdict };
+
+export type RoundedMove = Setting & {
+  /** The setting on the other side of what was advised; null where that is the same. */
+  other: Setting | null;
+};
 
 /**
- * An advised move in whole steps that a hand can set, and what it then reads. A push of a one-way screw is rounded down, never
- * up: what was cut for safety stays cut. The shift goes with the change of centre distance, for sag on the scale of its square.
+ * An advised move as a setting that a hand can have, whole steps of a thread, holes, barrels or sizes of shim: of the two next to
+ * what was advised the one that is judged better, then the nearer. A push of a one-way screw is never rounded up: what was cut for safety
+ * stays cut. The shift goes with the change of centre distance, for sag on the scale of its square.
  *
  * @param step the smallest amount of this adjuster, e.g. 1/16 turn
  * @returns null where no move is advised
  */
 export function roundedMove(
-  advice: Advice,
+  advice: Advice | null,
   adjuster: Adjuster,
   step: number,
-  now: { min: number; max: number },
-  quantity: JudgedQuantity = "backlash",
+  judged: JudgedRound,
+  limits: { lo: number; hi: number },
 ): RoundedMove | null {
-  if (!advice.move) return null;
-  const steps = advice.move.amount / step;
-  const pushes = adjuster.type === "screw" && adjuster.oneWay && steps > 0;
-  const amount = (pushes ? Math.floor(steps + 1e-9) : Math.round(steps)) * step;
+  if (!advice?.move) return null;
+  const { quantity, least, greatest, expandedUncertainty } = judged;
   const sag = quantity === "sag";
   const f = (x: number) => (sag ? x * x : x);
   const inverse = (y: number) => (sag ? Math.sqrt(Math.max(0, y)) : y);
   const advised = centreChange(adjuster, advice.move.amount);
-  const share = advised === 0 ? 0 : centreChange(adjuster, amount) / advised;
-  const whole = f(advice.predicted.min) - f(now.min);
-  const after = (value: number) => inverse(f(value) + share * whole);
+  const whole = f(advice.predicted.min) - f(least);
   const { atAngle } = advice.predicted;
-  return {
-    amount,
-    min: after(now.min),
-    max: after(now.max),
-    at: atAngle === undefined ? null : inverse(f(atAngle) + (share - 1) * whole),
+  const settingOf = (steps: number): Setting => {
+    const amount = steps * step;
+    const share = advised === 0 ? 0 : centreChange(adjuster, amount) / advised;
+    const [min, max] = [least, greatest].map((value) => inverse(f(value) + share * whole)) as [number, number];
+    const ends = { quantity, min, max, worstMin: null, worstMax: null, expandedUncertainty };
+    return {
+      amount,
+      min,
+      max,
+      at: atAngle === undefined ? null : inverse(f(atAngle) + (share - 1) * whole),
+      verdict: judgeEnds(ends, limits).verdict,
+    };
   };
+  const steps = advice.move.amount / step;
+  const [below, above] = [settingOf(Math.floor(steps + 1e-9)), settingOf(Math.ceil(steps - 1e-9))];
+  if (below.amount === above.amount) return { ...below, other: null };
+  const inTravel = ({ amount }: Setting) =>
+    !adjuster.travel || (amount >= adjuster.travel.min - 1e-9 && amount <= adjuster.travel.max + 1e-9);
+  const pushes = adjuster.type === "screw" && adjuster.oneWay && steps > 0;
+  if (pushes || !inTravel(above)) return { ...below, other: inTravel(above) ? above : null };
+  if (!inTravel(below)) return { ...above, other: null };
+  const better = worstVerdict([below.verdict, above.verdict]);
+  const nearer = steps - Math.floor(steps) < 0.5 ? below : above;
+  const best = below.verdict === above.verdict ? nearer : below.verdict === better ? above : below;
+  return { ...best, other: best === below ? above : below };
 }

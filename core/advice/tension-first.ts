@@ -30,7 +30,7 @@ export type TensionFirst = {
 /** Spread of a guessed stiffness of a belt in its frame (common practice). */
 export const guessedSpread = 0.6;
 /** Stiffness grows with tension as cords straighten and the frame seats: nothing learnt is taken more surely than this. */
-const leastLogSpread = 0.15;
+export const leastLogSpread = 0.15;
 
 /** What is known of ln k, a normal variable. */
 export type LogStiffness = { mean: number; sd: number };

@@ -1,3 +1,4 @@
+export { type BandFit, bandFit, onScale, type ShiftScale } from "./band-fit";
 export { classWindow, type Fit, fitOf } from "./fit";
 export { limitsInWork } from "./in-work";
 export { anglesShown, type RecommendedBy, type RecommendedLimits, recommendBacklash } from "./recommend";

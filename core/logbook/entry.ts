@@ -1,7 +1,7 @@
 import type { ReasonCode } from "../advice";
-import type { Verdict } from "../limits";
-import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "../stages";
-import type { Feel, FeelMethod, FeelSays } from "./feel";
+import type { BandFit, Verdict } from "../limits";
+import type { JudgedQuantity, MeasuredQuantity, PlaceWord, SideQuantity } from "../stages";
+import type { FeelMethod, FeltAt, FeltJudged } from "./feel";
 
 export type RoundPhase = "as-found" | "set" | "check";
 export type ClampState = "eased" | "started" | "snug" | "firm" | "dressed";
@@ -51,16 +51,28 @@ export type RoundResult = {
   tightTooth: number | null;
   expandedUncertainty: number;
   verdict: Verdict;
-  /** Whether the spread fits between the limits at all. */
-  fits: boolean;
+  /** Whether one setting can hold all of it; null: an earlier release judged it on a scale that did not hold for its quantity. */
+  holds: BandFit | null;
   /** Of a switchable gear, which one was read. */
   gear?: string;
+  /** What was measured, and on what part: of a set of belts, places are counted on through all of them. */
+  read?: { how: MeasuredQuantity; part: PlaceWord; belts: number };
   /** The earlier round that this one, read at the tight spot alone, was carried over from. */
   carriedFrom: string | null;
 };
 
-/** A click by hand or ear at one tooth. */
-export type FeltAt = { tooth: number; feel: Feel };
+/** Words as they stood on the screen for whoever acknowledged them, and what they stand for. */
+export type Said = { key: string; text: string };
+
+/** How a run ended. */
+export const runOutcomes = ["ran", "stalled", "stopped"] as const;
+export type RunOutcome = (typeof runOutcomes)[number];
+export const runWays = ["powered", "by-hand"] as const;
+export type RunWay = (typeof runWays)[number];
+export type RunDirection = "forwards" | "backwards";
+
+/** What was to be proven and was not: a direction of a gear, null of a stage that has one. */
+export type UnprovenRun = { gear: string | null; direction: RunDirection };
 
 /** Shims as they lie in a stage, a size a line. */
 export type LaidStack = { thicknessMm: number; count: number }[];
@@ -87,8 +99,10 @@ export type ChangedThing =
 export type Bodies = {
   /** `firstBuild`: there is nothing as found. */
   "job-opened": { reason: string; firstBuild?: boolean };
-  isolated: { lock: string; acknowledged: string[] };
-  live: { acknowledged: string[]; saw: string[] };
+  /** `lock` null: none was put on, and `noLock` says what was done instead. What was asked and not ticked stands apart. */
+  isolated: { lock: string | null; noLock: Said | null; acknowledged: Said[]; notAcknowledged: Said[] };
+  /** `saw`: what the app saw open then; `notKnown`: what nobody had said. */
+  live: { acknowledged: Said[]; saw: string[]; notKnown: string[] };
   /** `overdue`: the day on which the calibration of its instrument had been due. */
   round: { phase: RoundPhase; result: RoundResult; overdue?: string };
   /** Something read beside the quantity that the stage is judged by, against limits of its own where it has any. */
@@ -104,7 +118,15 @@ export type Bodies = {
     note: string;
     overdue?: string;
   };
-  feel: { phase: RoundPhase; method: FeelMethod; places: FeltAt[]; verdict: Verdict; says: FeelSays };
+  /** `of`: places of the whole turn; null, and `judged` null, of entries that an earlier release judged by another table. */
+  feel: {
+    phase: RoundPhase;
+    method: FeelMethod;
+    gear: string | null;
+    of: number | null;
+    places: FeltAt[];
+    judged: FeltJudged | null;
+  };
   move: {
     amount: number;
     unit: string;
@@ -122,8 +144,11 @@ export type Bodies = {
   /** Put in for the work, or taken out again: then the entry names the one that put it in. */
   "loose-thing": { thing: string; state: "in" | "out"; where: string };
   clamp: { clamp: number; of: number; pass: number; passes: number; state: ClampState; torqueNm: number | null };
+  /** `outcome` null: nobody was asked how it ended. */
   proof: {
-    direction: "forwards" | "backwards";
+    way: RunWay;
+    outcome: RunOutcome | null;
+    direction: RunDirection;
     speed: "slow" | "working" | "fast";
     currentA: number | null;
     temperatureC: number | null;
@@ -132,7 +157,15 @@ export type Bodies = {
     gear?: string;
   };
   note: { text: string };
-  signature: { record: SignedRecord; comment: string; nextDate: string | null; provisional: Provisional[] };
+  /** `saw`: the ids of the entries that the signer saw; null: nobody noted them. */
+  signature: {
+    record: SignedRecord;
+    comment: string;
+    nextDate: string | null;
+    provisional: Provisional[];
+    saw: string[] | null;
+    unproven: UnprovenRun[];
+  };
   /** Of a lead, beside the signature that it names. */
   countersignature: { comment: string };
   correction: { text: string; voids: boolean };
@@ -153,7 +186,7 @@ export type SignedRecord = {
   asFound: RoundResult | null;
   asLeft: RoundResult | null;
   /** By feel only, where nothing was measured. */
-  asLeftByFeel?: FeelSays;
+  asLeftByFeel?: Pick<FeltJudged, "verdict" | "side">;
   moves: number;
   clampsFirm: number;
   proofs: number;
@@ -168,6 +201,8 @@ export type Provisional =
   | "no-check-round"
   | "things-left-in"
   | "clamps-not-firm"
+  | "clamps-not-known"
+  | "run-went-wrong"
   | "no-compound"
   | "not-proved";
 
@@ -181,6 +216,8 @@ type Envelope = {
   stageId: string | null;
   namesEntry: string | null;
   madeBy: string;
+  /** As the author was called then. */
+  madeByName: string;
   madeAt: string;
   recordedAt: string;
   usage: number | null;

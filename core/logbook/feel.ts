@@ -1,6 +1,8 @@
-import type { Verdict } from "../limits";
+import { type FeelGrade, type FeelRound, feelRound } from "../rounds";
+import { frameOf, type StageElement } from "../stages";
+import type { Bodies } from "./entry";
 
-/** Five words for the click of a mesh, from loose to tight. */
+/** Five words for the click of a mesh, from loose to tight: grades 1 to 5. */
 export const feels = ["knocks", "loose click", "small click", "faint click", "binds"] as const;
 export type Feel = (typeof feels)[number];
 
@@ -8,21 +10,65 @@ export type Feel = (typeof feels)[number];
 export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint"] as const;
 export type FeelMethod = (typeof feelMethods)[number];
 
-export type FeelSays = "right" | "leans-loose" | "leans-tight" | "too-loose" | "too-tight" | "not-round";
+/** A round by feel as judged, its places counted from 1 as on the part. A verdict by feel is never as good as a measured one. */
+export type FeltJudged = Pick<FeelRound, "verdict" | "side" | "step" | "feasible" | "missing"> & {
+  tightTooth: number | null;
+  /** Where to feel next; null where enough is felt. */
+  nextTooth: number | null;
+};
 
-/**
- * What a round by feel says: a small click all the way round, less at the tight spot but still there, is right (common
- * practice). It is a verdict by feel and never as good as a measured one, so it is told apart wherever it is shown.
- *
- * @param felt one word a place, at least one
- * @returns too tight as soon as one place binds, too loose as soon as one knocks, not round where both are
- */
-export function judgeFeel(felt: readonly Feel[]): { verdict: Verdict; says: FeelSays } {
-  const some = (feel: Feel) => felt.includes(feel);
-  if (some("binds") && some("knocks")) return { verdict: "does-not-conform", says: "not-round" };
-  if (some("binds")) return { verdict: "does-not-conform", says: "too-tight" };
-  if (some("knocks")) return { verdict: "does-not-conform", says: "too-loose" };
-  if (felt.every((feel) => feel === "loose click")) return { verdict: "undecided", says: "leans-loose" };
-  if (felt.every((feel) => feel === "faint click")) return { verdict: "undecided", says: "leans-tight" };
-  return { verdict: "conforms", says: "right" };
+export type FeltAt = { tooth: number; feel: Feel };
+
+/** Kinds whose mesh clicks; what is felt on others has no words yet. */
+export const hasClick = ({ kind }: Pick<StageElement, "kind">): boolean =>
+  kind === "gear-pair" || kind === "worm" || kind === "bevel";
+
+/** First and last tooth, from 0, of a stage that turns only so far; undefined on a whole turn. */
+export function feltArc(
+  places: number,
+  arcDeg: readonly [number, number] | null | undefined,
+): [number, number] | undefined {
+  if (!arcDeg || arcDeg[1] - arcDeg[0] >= 360) return undefined;
+  const first = Math.ceil((arcDeg[0] * places) / 360 - 1e-9);
+  const last = Math.floor((arcDeg[1] * places) / 360 + 1e-9);
+  const from = ((first % places) + places) % places;
+  return last > first && last - first < places ? [from, from + last - first] : undefined;
+}
+
+/** A round by feel judged, by the table of `feelRound`; null where nothing was felt inside the arc. */
+export function judgeFelt(
+  felt: readonly FeltAt[],
+  places: number,
+  arc: readonly [number, number] | undefined,
+): FeltJudged | null {
+  const words = felt
+    .map(({ tooth, feel }) => ({ place: tooth - 1, grade: (feels.indexOf(feel) + 1) as FeelGrade }))
+    // Felt before its arc was known to be shorter.
+    .filter(({ place }) => place < places && (!arc || (place - arc[0] + places) % places <= arc[1] - arc[0]));
+  const judged = feelRound(words, places, arc);
+  if (!judged.ok) return null;
+  const { tightPlace, feelNext, verdict, side, step, feasible, missing } = judged.value;
+  const tooth = (place: number | null) => (place === null ? null : place + 1);
+  return { verdict, side, step, feasible, missing, tightTooth: tooth(tightPlace), nextTooth: tooth(feelNext) };
+}
+
+/** What an entry's round by feel says: as judged when it was logged, or, of an entry that kept an older verdict, by the table of today. */
+export function feltOf(
+  body: Bodies["feel"],
+  element: StageElement | undefined,
+  arcDeg?: readonly [number, number] | null,
+): FeltJudged {
+  if (body.judged) return body.judged;
+  const places = body.of ?? (element ? frameOf(element).places : Math.max(3, ...body.places.map(({ tooth }) => tooth)));
+  return (
+    judgeFelt(body.places, places, feltArc(places, arcDeg)) ?? {
+      verdict: "not-known",
+      side: null,
+      step: "none",
+      feasible: true,
+      missing: places,
+      tightTooth: null,
+      nextTooth: 1,
+    }
+  );
 }

@@ -6,7 +6,6 @@ export {
   type Entry,
   type EntryKind,
   type EntryOf,
-  type FeltAt,
   isKind,
   type LaidStack,
   type MovedStack,
@@ -14,26 +13,48 @@ export {
   type ReadingRecord,
   type RoundPhase,
   type RoundResult,
+  type RunDirection,
+  type RunOutcome,
+  type RunWay,
+  runOutcomes,
+  runWays,
+  type Said,
   type Sense,
   type SignedRecord,
+  type UnprovenRun,
 } from "./entry";
-export { type Feel, type FeelMethod, type FeelSays, feelMethods, feels, judgeFeel } from "./feel";
+export {
+  type Feel,
+  type FeelMethod,
+  type FeltAt,
+  type FeltJudged,
+  feelMethods,
+  feels,
+  feltArc,
+  feltOf,
+  hasClick,
+  judgeFelt,
+} from "./feel";
 export {
   type ClampNow,
   type Clamps,
+  feltOfStage,
   isSlack,
   type JobRecord,
   jobRecord,
   type LooseThing,
+  ranWell,
+  runsGoneWrong,
   type StageOfJob,
   signedRecord,
   voidedBy,
 } from "./job-record";
-export { type CountingReading, countingReadings, type KnownRound, knownIn, knownRounds } from "./known-round";
+export { knownIn, knownRounds } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
+export { movedBy } from "./moved";
 export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
 export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
-export { roundVerdict, type StageState, type Standing, standingOf } from "./standing";
+export { type StageState, type Standing, standingOf } from "./standing";
 export { type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

@@ -1,9 +1,16 @@
 import { expect, test } from "vitest";
+import { spurPair } from "../gears";
+import type { StageElement } from "../stages";
 import type { Entry } from "./entry";
 import { jobRecord } from "./job-record";
 import { knownIn, knownRounds } from "./known-round";
 import { pastMoves } from "./past-moves";
 
+const pair: StageElement = { kind: "gear-pair", pair: spurPair([20, 40], 2, 60.2), parts: {} };
+const stageWith = (points: unknown[], compound: boolean, element = pair) => ({
+  id: "s",
+  geometry: { clamps: { points, compound }, element },
+});
 let seq = 0;
 const entry = (kind: Entry["kind"], body: unknown, more: Partial<Entry> = {}): Entry =>
   ({
@@ -26,21 +33,22 @@ const round = (phase: string, verdict = "conforms", values: number[] = [0.2]) =>
     },
   );
 const move = (amount: number) => entry("move", { amount, teaches: true });
+const run = (direction: string, outcome = "ran", more = {}) =>
+  entry("proof", { way: "powered", direction, speed: "slow", outcome, ...more });
 const clamp = (n: number, state: string) => entry("clamp", { clamp: n, state, pass: 2 });
 
 test("what is provisional follows from what was done, in order", () => {
-  const of = (entries: Entry[], compound = true) =>
-    jobRecord(entries, { id: "s", clamps: { points: [1, 2], compound } }).provisional;
+  const of = (entries: Entry[], compound = true) => jobRecord(entries, stageWith([1, 2], compound)).provisional;
   const provisional = (entries: Entry[]) => of(entries);
   expect(provisional([])).toEqual(["no-as-found"]);
-  expect(provisional([entry("job-opened", { reason: "new", firstBuild: true })])).toEqual([]);
+  expect(provisional([entry("job-opened", { reason: "new", firstBuild: true })])).toEqual(["clamps-not-known"]);
   const found = round("as-found", "does-not-conform");
   expect(provisional([found])).toEqual(["not-inside"]);
   const set = [found, move(0.1), round("set")];
-  expect(provisional(set)).toEqual(["clamps-not-firm", "not-proved"]);
+  expect(provisional(set)).toEqual(["clamps-not-known", "not-proved"]);
   const firm = [...set, clamp(1, "firm"), clamp(2, "firm")];
   expect(provisional(firm)).toEqual(["no-check-round", "no-compound", "not-proved"]);
-  const dressed = [...firm, clamp(1, "dressed"), clamp(2, "dressed"), round("check"), entry("proof", {})];
+  const dressed = [...firm, clamp(1, "dressed"), clamp(2, "dressed"), round("check"), run("forwards")];
   expect(provisional(dressed)).toEqual([]);
   // Where no compound belongs on the screws, its absence is nothing provisional.
   expect(of(firm, false)).toEqual(["no-check-round", "not-proved"]);
@@ -52,27 +60,68 @@ test("what was put in stays in, for every stage of the job, until that very thin
   const paper = entry("loose-thing", { thing: "paper strip", state: "in", where: "" }, { stageId: "other" });
   const pin = entry("loose-thing", { thing: "pin", state: "in", where: "" });
   const out = entry("loose-thing", { thing: "pin", state: "out", where: "" }, { namesEntry: pin.id });
-  const record = jobRecord([paper, pin, out], { id: "s", clamps: { points: [], compound: false } });
+  const record = jobRecord([paper, pin, out], stageWith([], false));
   expect(record.things.map((thing) => thing.thing)).toEqual(["paper strip"]);
   expect(record.provisional).toContain("things-left-in");
 });
 
 test("as left by feel stands only where nothing was moved after it; it never hides a measured round that stands", () => {
-  const felt = () => entry("feel", { phase: "check", verdict: "does-not-conform", says: "too-tight", places: [] });
-  const of = (entries: Entry[]) => jobRecord(entries, { id: "s", clamps: { points: [], compound: false } });
+  const felt = () =>
+    entry("feel", {
+      phase: "check",
+      method: "by hand",
+      of: 40,
+      judged: { verdict: "outside", side: "tight" },
+      places: [],
+    });
+  const of = (entries: Entry[]) => jobRecord(entries, stageWith([], false));
   expect(of([round("as-found"), move(0.1), felt()]).provisional).toContain("not-inside");
   expect(of([round("as-found"), move(0.1), felt()]).provisional).not.toContain("no-check-round");
   expect(of([felt(), move(0.1)]).provisional).toContain("no-check-round");
   expect(of([felt(), round("check")]).provisional).not.toContain("not-inside");
 });
 
+test("only a run that went well proves anything; one that did not stays until the same run has gone well", () => {
+  const of = (entries: Entry[], element = pair) => jobRecord(entries, stageWith([], false, element));
+  const set = [round("as-found"), move(0.1), round("check")];
+  expect(of([...set, run("forwards", "stalled")]).provisional).toEqual(["run-went-wrong", "not-proved"]);
+  expect(of([...set, run("forwards", "stalled"), run("forwards")]).provisional).toEqual([]);
+  expect(of([...set, run("forwards", "ran", { way: "by-hand" })]).provisional).toEqual(["not-proved"]);
+  const [forwards, backwards] = ["forwards", "backwards"].map((direction) => ({ gear: null, direction }));
+  expect(of(set).unproven).toEqual([forwards, backwards]);
+  expect(of([...set, run("forwards")]).unproven).toEqual([backwards]);
+  const two: StageElement = {
+    ...(pair as Extract<StageElement, { kind: "gear-pair" }>),
+    gearName: "low",
+    gears: [{ name: "high", teeth: [24, 36], profileShift: [0, 0] }],
+  };
+  const ran = of([...set, run("forwards", "ran", { gear: "low" }), run("backwards", "ran", { gear: "low" })], two);
+  expect(ran.unproven.map(({ gear, direction }) => `${gear} ${direction}`)).toEqual([
+    "high forwards",
+    "high backwards",
+  ]);
+});
+
+test("paper and paint used as the means of a round by feel are in until somebody says they are out", () => {
+  const felt = (method: string) =>
+    entry("feel", { phase: "set", method, of: 40, judged: { verdict: "inside", side: null }, places: [] });
+  const paper = felt("paper strip");
+  const of = (entries: Entry[]) => jobRecord(entries, stageWith([], false)).things.map(({ thing }) => thing);
+  expect(of([felt("by hand")])).toEqual([]);
+  expect(of([paper, felt("paper strip")])).toEqual(["paper strip"]);
+  const again = felt("paper strip");
+  const out = entry("loose-thing", { thing: "paper strip", state: "out", where: "" }, { namesEntry: again.id });
+  expect(of([paper, again, out])).toEqual([]);
+  expect(of([paper, again, out, felt("paper strip")])).toEqual(["paper strip"]);
+});
+
 test("a voided round no longer counts as found", () => {
   const wrong = round("as-found");
   const right = round("as-found", "undecided");
-  const record = jobRecord([wrong, right, entry("correction", { voids: true }, { namesEntry: wrong.id })], {
-    id: "s",
-    clamps: { points: [], compound: true },
-  });
+  const record = jobRecord(
+    [wrong, right, entry("correction", { voids: true }, { namesEntry: wrong.id })],
+    stageWith([], true),
+  );
   expect(record.asFound?.id).toBe(right.id);
 });
 
@@ -89,12 +138,14 @@ test("a move teaches only alone between two rounds, under the present adjuster, 
     move(0.4),
     round("check"),
   ];
-  const moves = pastMoves(entries, "a1");
+  const moves = pastMoves(entries, "a1", 1.25);
   expect(moves.map(({ amount, teaches }) => [amount, teaches])).toEqual([
     [0.25, true],
     [0.3, false],
   ]);
   expect(moves[0]?.before).toContainEqual({ tooth: 1, value: 0.1 });
+  // 1.25 in all, 0.85 of it in these entries: the first began 0.4 from where it was entered.
+  expect(moves[0]?.from).toBeCloseTo(0.4, 12);
 });
 
 test("after two moves with one reading each the whole round is still known", () => {

@@ -1,10 +1,23 @@
-import { type ClampState, type Entry, type EntryOf, isKind, type Provisional, type SignedRecord } from "./entry";
+import { gearsOf, type StageElement } from "../stages";
+import {
+  type ClampState,
+  type Entry,
+  type EntryOf,
+  isKind,
+  type Provisional,
+  type SignedRecord,
+  type UnprovenRun,
+} from "./entry";
+import { type FeltJudged, feltOf } from "./feel";
 import { firstOfRound } from "./whole-round";
 
 /** The stage's clamp screws: how many, and whether they are to be dressed with locking compound. */
 export type Clamps = { points: readonly unknown[]; compound: boolean };
 /** One stage of a job. */
-export type StageOfJob = { id: string; clamps: Clamps };
+export type StageOfJob = {
+  id: string;
+  geometry: { clamps: Clamps; element: StageElement; arcDeg?: readonly [number, number] | null };
+};
 
 export type ClampNow = { state: ClampState | "unknown"; pass: number };
 export type LooseThing = { entry: string; thing: string; where: string };
@@ -24,12 +37,14 @@ export type JobRecord = {
   /** Clamp n at index n − 1. */
   clamps: ClampNow[];
   proofs: EntryOf<"proof">[];
+  /** Directions, of every gear, in which no powered run went well. */
+  unproven: UnprovenRun[];
   /** The last reading of each side quantity. */
   sides: EntryOf<"side">[];
   /** What was put in for the work and is not out again, on any stage of the job. */
   things: LooseThing[];
   /** null: nobody has said. */
-  power: { state: "isolated"; lock: string } | { state: "live" } | null;
+  power: { state: "isolated"; lock: string | null } | { state: "live" } | null;
   provisional: Provisional[];
 };
 
@@ -41,6 +56,7 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
   const voided = voidedBy(entries);
   const counting = entries.filter((entry) => !voided.has(entry.id));
   const here = counting.filter((entry) => entry.stageId === stage.id);
+  const { clamps, element } = stage.geometry;
   const rounds = here.filter(isKind("round"));
   const felt = here.filter(isKind("feel"));
   const lastRound = rounds[rounds.length - 1] ?? null;
@@ -61,24 +77,53 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     changedSinceRound: changedAfter(lastRound),
     changedSinceFeel: changedAfter(lastFeel),
     moves: here.filter(isKind("move")),
-    clamps: clampsNow(here, stage.clamps.points.length),
+    clamps: clampsNow(here, clamps.points.length),
     proofs: here.filter(isKind("proof")),
+    unproven: unprovenRuns(here.filter(isKind("proof")), element),
     sides: lastSides(here),
     things: thingsIn(counting),
     power: powerNow(counting),
   };
-  return { ...record, provisional: whatIsProvisional(record, stage.clamps.compound) };
+  return { ...record, provisional: whatIsProvisional(record, stage.geometry) };
 }
 
-export const signedRecord = (record: JobRecord): SignedRecord => ({
-  asFound: record.asFound?.body.result ?? null,
-  asLeft: record.changedSinceRound ? null : (record.lastRound?.body.result ?? null),
-  ...(leftByFeel(record) ? { asLeftByFeel: leftByFeel(record)?.body.says } : {}),
-  moves: record.moves.length,
-  clampsFirm: record.clamps.filter(isTight).length,
-  proofs: record.proofs.length,
-  ...(record.sides.length > 0 ? { sides: record.sides.map(({ body }) => body) } : {}),
-});
+export function signedRecord(record: JobRecord, stage: StageOfJob): SignedRecord {
+  const felt = leftByFeel(record);
+  const judged = felt && feltOfStage(felt, stage.geometry);
+  return {
+    asFound: record.asFound?.body.result ?? null,
+    asLeft: record.changedSinceRound ? null : (record.lastRound?.body.result ?? null),
+    ...(judged ? { asLeftByFeel: { verdict: judged.verdict, side: judged.side } } : {}),
+    moves: record.moves.length,
+    clampsFirm: record.clamps.filter(isTight).length,
+    proofs: record.proofs.length,
+    ...(record.sides.length > 0 ? { sides: record.sides.map(({ body }) => body) } : {}),
+  };
+}
+
+/** What a round by feel of a stage says. */
+export const feltOfStage = (felt: EntryOf<"feel">, geometry: StageOfJob["geometry"]): FeltJudged =>
+  feltOf(felt.body, geometry.element, geometry.arcDeg);
+
+/** Whether a run went as it should; of one of an earlier release nobody said otherwise. */
+export const ranWell = ({ body }: EntryOf<"proof">): boolean => body.outcome === "ran" || body.outcome === null;
+
+function unprovenRuns(proofs: readonly EntryOf<"proof">[], element: StageElement): UnprovenRun[] {
+  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [null];
+  const good = proofs.filter((run) => run.body.way === "powered" && ranWell(run));
+  return gears.flatMap((gear) =>
+    (["forwards", "backwards"] as const)
+      .filter((direction) => !good.some(({ body }) => body.direction === direction && (body.gear ?? null) === gear))
+      .map((direction) => ({ gear, direction })),
+  );
+}
+
+/** Runs that went wrong and were not run again well in the same way. */
+export function runsGoneWrong(proofs: readonly EntryOf<"proof">[]): EntryOf<"proof">[] {
+  const like = (a: EntryOf<"proof">["body"], b: EntryOf<"proof">["body"]) =>
+    a.way === b.way && a.direction === b.direction && a.speed === b.speed && a.gear === b.gear;
+  return proofs.filter((run, i) => !ranWell(run) && !proofs.slice(i + 1).some((later) => like(later.body, run.body)));
+}
 
 /** The round by feel that stands for what was left, where no measured one does. */
 const leftByFeel = (
@@ -120,13 +165,27 @@ function clampsNow(entries: readonly Entry[], count: number): ClampNow[] {
   return clamps;
 }
 
+/** What was put in by the ledger or as the means of a round by feel: paper and paint stay in the mesh until they are taken out. */
 function thingsIn(entries: readonly Entry[]): LooseThing[] {
-  const moves = entries.filter(isKind("loose-thing"));
-  const out = new Set(moves.filter((entry) => entry.body.state === "out").map((entry) => entry.namesEntry));
-  return moves
+  const said = entries.filter(isKind("loose-thing"));
+  const out = new Set(said.filter((entry) => entry.body.state === "out").map((entry) => entry.namesEntry));
+  const put = said
     .filter((entry) => entry.body.state === "in" && !out.has(entry.id))
     .map((entry) => ({ entry: entry.id, thing: entry.body.thing, where: entry.body.where }));
+  const felt = entries.filter(isKind("feel")).filter(({ body }) => staysIn.has(body.method));
+  const lastOut = (method: string) =>
+    Math.max(0, ...felt.filter((f) => f.body.method === method && out.has(f.id)).map(({ seq }) => seq));
+  const left = felt.filter(
+    (entry, i) =>
+      entry.seq > lastOut(entry.body.method) && felt.findLastIndex((f) => f.body.method === entry.body.method) === i,
+  );
+  return [
+    ...put,
+    ...left.map((entry) => ({ entry: entry.id, thing: entry.body.method, where: "from the round by feel" })),
+  ];
 }
+
+const staysIn: ReadonlySet<string> = new Set(["paper strip", "marking paint"]);
 
 function powerNow(entries: readonly Entry[]): JobRecord["power"] {
   const last = entries.findLast((entry) => entry.kind === "isolated" || entry.kind === "live");
@@ -134,19 +193,25 @@ function powerNow(entries: readonly Entry[]): JobRecord["power"] {
   return last ? { state: "live" } : null;
 }
 
-function whatIsProvisional(record: Omit<JobRecord, "provisional">, compound: boolean): Provisional[] {
+function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: StageOfJob["geometry"]): Provisional[] {
   const result: Provisional[] = [];
+  const { compound } = geometry.clamps;
   const worked = record.moves.length > 0 || record.clamps.some((clamp) => clamp.state !== "unknown");
   if (!record.asFound && !record.feltAsFound && !record.firstBuild) result.push("no-as-found");
   const feel = leftByFeel(record) ?? (record.lastRound ? null : record.lastFeel);
-  const verdict = feel ? feel.body.verdict : record.lastRound?.body.result.verdict;
-  if (verdict && verdict !== "conforms") result.push("not-inside");
+  const inside = feel
+    ? feltOfStage(feel, geometry).verdict === "inside"
+    : (record.lastRound?.body.result.verdict ?? "conforms") === "conforms";
+  if (!inside) result.push("not-inside");
   if (record.sides.some(({ body }) => body.verdict !== null && body.verdict !== "conforms"))
     result.push("side-not-inside");
   if (record.changedSinceRound && record.changedSinceFeel && worked) result.push("no-check-round");
   if (record.things.length > 0) result.push("things-left-in");
-  if (worked && !record.clamps.every(isTight)) result.push("clamps-not-firm");
+  const clamped = worked || record.firstBuild;
+  if (clamped && record.clamps.some(isSlack)) result.push("clamps-not-firm");
+  else if (clamped && record.clamps.some(({ state }) => state === "unknown")) result.push("clamps-not-known");
   else if (worked && compound && !record.clamps.every((clamp) => clamp.state === "dressed")) result.push("no-compound");
-  if (worked && record.proofs.length === 0) result.push("not-proved");
+  if (runsGoneWrong(record.proofs).length > 0) result.push("run-went-wrong");
+  if (worked && !record.proofs.some((run) => run.body.way === "powered" && ranWell(run))) result.push("not-proved");
   return result;
 }

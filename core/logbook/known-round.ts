@@ -1,37 +1,7 @@
-import { carryRound } from "../rounds";
-import { type Entry, isKind, type ReadingRecord, type RoundPhase } from "./entry";
+import { countingReadings, type KnownRound } from "../rounds";
+import { type Entry, isKind } from "./entry";
 import { voidedBy } from "./job-record";
 import { wholeRound } from "./whole-round";
-
-export type CountingReading = { tooth: number; gearAngleDeg: number; value: number };
-
-/** A round as it is known all the way round, carried over its moves where only the tight spot was read again; of a switchable gear, in which. */
-export type KnownRound = { id: string; gear?: string; readings: CountingReading[] };
-
-type ReadAt = Pick<ReadingRecord, "tooth" | "angleDeg" | "value" | "struck">;
-
-/**
- * The readings of a round that count: those not struck out, or, while setting and where it was asked for, the round known
- * before carried over to what was read at fewer than three places.
- *
- * @param how its phase, or "carries" where the rest is carried over in any phase
- */
-export function countingReadings(
-  readings: readonly ReadAt[],
-  how: RoundPhase | "carries",
-  known: KnownRound | null,
-): { readings: CountingReading[]; carriedFrom: string | null } {
-  const fresh = readings
-    .filter((reading) => !reading.struck)
-    .map(({ tooth, angleDeg, value }) => ({ tooth, gearAngleDeg: angleDeg, value }));
-  const places = new Set(fresh.map((reading) => reading.tooth)).size;
-  const carried =
-    (how === "set" || how === "carries") && places < 3 && known ? carryRound(known.readings, fresh) : null;
-  // Where every place was read again, nothing is carried over.
-  return carried && known && carried.length > places
-    ? { readings: carried, carriedFrom: known.id }
-    : { readings: fresh, carriedFrom: null };
-}
 
 /**
  * The stage's round as known after a job's entries, each carried over from the one before it: after two moves with one reading

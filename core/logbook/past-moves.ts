@@ -10,20 +10,28 @@ import { wholeRound } from "./whole-round";
  *
  * @param entries rounds, moves and corrections of the stage in order of their numbers
  * @param adjusterId the present revision
+ * @param moved sum of the amounts of all moves under that revision, up to the last entry given
  */
-export function pastMoves(entries: readonly Entry[], adjusterId: string): PastMove[] {
+export function pastMoves(entries: readonly Entry[], adjusterId: string, moved: number): PastMove[] {
   const voided = voidedBy(entries);
   const counting = entries.filter((entry) => !voided.has(entry.id));
   const moves: PastMove[] = [];
+  const ofThis = (move: EntryOf<"move">) => (move.adjusterId === adjusterId ? move.body.amount : 0);
+  let stood = moved - counting.filter(isKind("move")).reduce((sum, move) => sum + ofThis(move), 0);
   let before: EntryOf<"round"> | null = null;
   let between: EntryOf<"move">[] = [];
   for (const entry of counting) {
-    if (isKind("move")(entry)) between.push(entry);
+    if (isKind("move")(entry)) {
+      between.push(entry);
+      stood += ofThis(entry);
+    }
     if (!isKind("round")(entry)) continue;
     const [move] = between;
     if (before && move && between.length === 1 && entry.body.phase === "set") {
       moves.push({
         amount: move.body.amount,
+        from: stood - ofThis(move),
+        readingSd: Math.max(before.body.result.expandedUncertainty, entry.body.result.expandedUncertainty) / 2,
         teaches: move.body.teaches && move.adjusterId === adjusterId,
         before: teethOf(wholeRound(counting, before)),
         after: teethOf(wholeRound(counting, entry)),

@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { spurPair } from "../gears";
 import { daysToIso } from "./days";
 import type { Entry } from "./entry";
 import { stageTrend } from "./stage-trend";
@@ -6,6 +7,8 @@ import { standingOf } from "./standing";
 
 let seq = 0;
 const limits = { lo: 0.1, hi: 0.2 };
+const element = { kind: "gear-pair" as const, pair: spurPair([20, 40], 2, 60.2), parts: {} };
+const stage = { limits, element };
 const from = 20_000;
 const entry = (kind: Entry["kind"], day: number, body: object, jobId: string | null = null): Entry =>
   ({
@@ -32,7 +35,8 @@ const round = (day: number, min: number, jobId: string | null = null, phase = "a
         worstMin: null,
         worstMax: null,
         expandedUncertainty: 0.001,
-        fits: true,
+        quantity: "backlash",
+        holds: "provable",
         verdict: "conforms",
       },
     },
@@ -71,16 +75,43 @@ test("nothing is forecast where the slope may as well be nothing, nor for a stag
   const wobble = [0.13, 0.15, 0.12, 0.14, 0.13].map((min, i) => round(i * 100, min));
   expect(stageTrend(wobble, limits, "time")?.drift).toBeNull();
   const out = [0, 100, 200, 300].map((day) => round(day, 0.19 + day / 10_000));
-  expect(standingOf(out, limits)).toMatchObject({ state: "outside", drift: null });
+  expect(standingOf(out, stage)).toMatchObject({ state: "outside", drift: null });
 });
 
 test("a part replaced or a move makes a standing unknown until it is read again; limits of today judge it", () => {
   const good = round(0, 0.14);
-  expect(standingOf([good], limits).state).toBe("inside");
-  expect(standingOf([good], { lo: 0.2, hi: 0.3 }).state).toBe("outside");
-  expect(standingOf([good, entry("change", 1, { what: "geometry" })], limits)).toMatchObject({
+  expect(standingOf([good], stage).state).toBe("inside");
+  expect(standingOf([good], { ...stage, limits: { lo: 0.2, hi: 0.3 } }).state).toBe("outside");
+  expect(standingOf([good, entry("change", 1, { what: "geometry" })], stage)).toMatchObject({
     state: "unknown",
     changedSince: true,
   });
-  expect(standingOf([good, entry("change", 1, { what: "limits" })], limits).state).toBe("inside");
+  expect(standingOf([good, entry("change", 1, { what: "limits" })], stage).state).toBe("inside");
+});
+
+test("a forecast says how surely: three rounds are none, four are 92 in a hundred, five and more 95", () => {
+  const opening = (count: number) =>
+    stageTrend(
+      Array.from({ length: count }, (_, i) => round(i * 100, 0.12 + i / 100)),
+      limits,
+      "time",
+    )?.drift;
+  expect(opening(3)).toBeNull();
+  expect(opening(4)?.coverage).toBeCloseTo(11 / 12, 9);
+  expect(opening(5)?.coverage).toBeGreaterThan(0.95);
+});
+
+test("a reading in one gear says nothing of the other: each is judged by its own last round, and the worst counts", () => {
+  const inGear = (gear: string, day: number, min: number) => {
+    const one = round(day, min);
+    return { ...one, body: { ...one.body, result: { ...(one.body as { result: object }).result, gear } } } as Entry;
+  };
+  const standing = standingOf([inGear("low", 0, 0.3), inGear("high", 1, 0.14)], stage);
+  expect(standing).toMatchObject({ state: "outside", result: { gear: "low" } });
+  expect(standingOf([inGear("low", 0, 0.3), inGear("low", 1, 0.14)], stage).state).toBe("inside");
+});
+
+test("a side that is out is named as what makes the state, not the round that is inside", () => {
+  const side = entry("side", 1, { quantity: "end-float", verdict: "does-not-conform", max: 0.4 });
+  expect(standingOf([round(0, 0.14), side], stage)).toMatchObject({ state: "outside", because: "end-float" });
 });

@@ -1,55 +1,98 @@
-import { judge, type Limits, type Verdict, worstVerdict } from "../limits";
+import { type Verdict, worstVerdict } from "../limits";
+import { type JudgedEnds, judgeEnds } from "../rounds";
+import type { SideQuantity, StageElement } from "../stages";
 import type { Entry, EntryOf, RoundResult } from "./entry";
-import type { FeelSays } from "./feel";
+import { type FeltJudged, feltOf } from "./feel";
 import { lastSides, voidedBy } from "./job-record";
 import { type Drift, stageTrend } from "./stage-trend";
 
 export type StageState = "inside" | "near" | "outside" | "unknown";
 
 export type Standing = {
-  /** The last round that counts; null: never read. */
+  /** The last round that counts, of a switchable gear the worst of each gear's last; null: never read. */
   result: RoundResult | null;
+  /** That round judged by the limits of today. */
+  judged: JudgedEnds | null;
   /** Where the last word on it was by feel. */
-  felt: FeelSays | null;
+  felt: Pick<FeltJudged, "verdict" | "side"> | null;
   readAt: string | null;
   /** Something was moved or clamped after it was read. */
   changedSince: boolean;
   state: StageState;
+  /** What is read beside it and is outside or near, where that is what makes the state. */
+  because: SideQuantity | null;
   drift: Drift | null;
-  /** As last read, mm; null: never. Standings kept by an earlier release do not know it. */
-  endFloatMm?: number | null;
+  /** As last read, mm; null: never. */
+  endFloatMm: number | null;
 };
 
-type Judged = { lo: number; hi: number };
+type StageNow = {
+  limits: { lo: number; hi: number };
+  element: StageElement;
+  arcDeg?: readonly [number, number] | null | undefined;
+};
 
 /**
- * How a stage stands now, from its rounds, moves, clamps and corrections in order of their numbers. The last round is judged
- * by the limits of today; the verdict in its entry stays what it was.
+ * How a stage stands now, from its rounds, moves, clamps and corrections in order of their numbers. The last round is judged anew
+ * by the limits of today, as every screen judges it; the verdict in its entry stays what it was. Each gear of a switchable pair is a
+ * mesh of its own: a reading in one says nothing of another.
  */
-export function standingOf(entries: readonly Entry[], limits: Judged): Standing {
+export function standingOf(entries: readonly Entry[], { limits, element, arcDeg }: StageNow): Standing {
   const voided = voidedBy(entries);
   const counting = entries.filter((entry) => !voided.has(entry.id));
-  const read = counting.findLast((entry) => entry.kind === "round" || entry.kind === "feel");
-  const round = counting.findLast((entry): entry is EntryOf<"round"> => entry.kind === "round");
+  const rounds = counting.filter((entry): entry is EntryOf<"round"> => entry.kind === "round");
+  const lastFeel = counting.findLast((entry): entry is EntryOf<"feel"> => entry.kind === "feel");
+  const round = worstOfGears(rounds, limits);
+  const lastRound = rounds[rounds.length - 1];
+  const byFeel = lastFeel && lastFeel.seq > (lastRound?.seq ?? 0) ? lastFeel : null;
+  const read = byFeel ?? round?.entry;
   const changedSince = read !== undefined && counting.some((entry) => entry.seq > read.seq && changesTheMesh(entry));
-  const byFeel = read?.kind === "feel" ? read : null;
-  const verdict = byFeel ? byFeel.body.verdict : round ? roundVerdict(round.body.result, limits) : null;
-  const main = verdict === null || changedSince ? "unknown" : stateOf[verdict];
+  const felt = byFeel && feltOf(byFeel.body, element, arcDeg);
+  const stands: StageState = felt ? stateOfFeel[felt.verdict] : round ? stateOf[round.judged.verdict] : "unknown";
+  const main = changedSince ? "unknown" : stands;
   const lasts = lastSides(counting);
-  const sides = lasts.flatMap(({ body }) => body.verdict ?? []);
-  const state = worseState(main, sides.length > 0 ? stateOf[worstVerdict(sides)] : "inside");
+  const judgedSides = lasts.flatMap(({ body }) =>
+    body.verdict ? [{ quantity: body.quantity, verdict: body.verdict }] : [],
+  );
+  const sideVerdict = worstVerdict(judgedSides.map(({ verdict }) => verdict));
+  const state = worseState(main, judgedSides.length > 0 ? stateOf[sideVerdict] : "inside");
   const trend = stageTrend(counting, limits, "time");
   return {
-    result: round?.body.result ?? null,
-    felt: byFeel?.body.says ?? null,
+    result: round?.entry.body.result ?? null,
+    judged: round?.judged ?? null,
+    felt: felt && { verdict: felt.verdict, side: felt.side },
     readAt: read?.madeAt ?? null,
     changedSince,
     state,
+    because: state === main ? null : (judgedSides.find(({ verdict }) => verdict === sideVerdict)?.quantity ?? null),
     // What is out already does not drift out.
     drift: state === "inside" || state === "near" ? (trend?.drift ?? null) : null,
     endFloatMm: lasts.find(({ body }) => body.quantity === "end-float")?.body.max ?? null,
   };
 }
+
+/** The last round of each gear, judged by the limits of today; of them the worst, the newest of equals. */
+function worstOfGears(
+  rounds: readonly EntryOf<"round">[],
+  limits: { lo: number; hi: number },
+): { entry: EntryOf<"round">; judged: JudgedEnds } | null {
+  const last = new Map(rounds.map((entry) => [entry.body.result.gear, entry]));
+  return [...last.values()]
+    .map((entry) => ({ entry, judged: judgeEnds(entry.body.result, limits) }))
+    .sort((a, b) => b.entry.seq - a.entry.seq)
+    .reduce<{ entry: EntryOf<"round">; judged: JudgedEnds } | null>(
+      (worst, now) =>
+        worst && worstVerdict([worst.judged.verdict, now.judged.verdict]) === worst.judged.verdict ? worst : now,
+      null,
+    );
+}
+
+const stateOfFeel: Record<FeltJudged["verdict"], StageState> = {
+  inside: "inside",
+  near: "near",
+  outside: "outside",
+  "not-known": "unknown",
+};
 
 const stateOf: Record<Verdict, StageState> = { conforms: "inside", undecided: "near", "does-not-conform": "outside" };
 
@@ -62,10 +105,3 @@ const changesTheMesh = (entry: Entry): boolean =>
   entry.kind === "move" ||
   entry.kind === "clamp" ||
   (entry.kind === "change" && (entry.body.what === "geometry" || entry.body.what === "moved-along"));
-
-/** The worst of what was read and of what was fitted over the hunting cycle; a worn chain is judged by its upper limit alone. */
-export function roundVerdict(result: RoundResult, given: Limits): Verdict {
-  const limits = result.quantity === "elongation" ? { hi: given.hi } : given;
-  const seen = [result.min, result.max, result.worstMin, result.worstMax].filter((value) => value !== null);
-  return worstVerdict(seen.map((value) => judge(value, limits, result.expandedUncertainty).verdict));
-}

@@ -9,4 +9,5 @@ export {
 } from "./format";
 export { type Parsed, parseNumber, parseQuantity } from "./parse";
 export { accept, mustHold, type Refusal, type Result, refuse } from "./refusal";
+export { asRefusalCode, type RefusalCode, refusalCodes } from "./refusal-code";
 export { type Dimension, fromCanonical, toCanonical, type Unit, type UnitId, unitById, units } from "./units";

@@ -1,9 +1,11 @@
+import type { RefusalCode } from "./refusal-code";
+
 /**
  * An expected failure of the input, as a value: which field, why, and the numbers that explain it.
  * Words for people are made where they are shown, from `code` and `facts`.
  */
 export type Refusal = {
-  code: string;
+  code: RefusalCode;
   path: readonly (string | number)[];
   facts: Readonly<Record<string, number | string>>;
 };
@@ -13,7 +15,7 @@ export type Result<T> = { ok: true; value: T } | { ok: false; refusal: Refusal }
 export const accept = <T>(value: T): Result<T> => ({ ok: true, value });
 
 export const refuse = (
-  code: string,
+  code: RefusalCode,
   path: Refusal["path"],
   facts: Refusal["facts"] = {},
 ): { ok: false; refusal: Refusal } => ({ ok: false, refusal: { code, path, facts } });

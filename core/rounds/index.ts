@@ -1,4 +1,5 @@
 export { type AtPlace, carryRound } from "./carry";
+export { type CountingReading, countingReadings, type HowCounted, type KnownRound } from "./counting";
 export {
   type FeelGrade,
   type FeelRound,
@@ -19,6 +20,16 @@ export {
   type Wave,
 } from "./fit-round";
 export { conditionOf, pairTerms, separableCondition } from "./harmonics";
+export {
+  type JudgedEnds,
+  type JudgedRound,
+  judgeEnds,
+  judgeRound,
+  limitsThatJudge,
+  type RoundEnds,
+  type RoundToJudge,
+  scaleOf,
+} from "./judge-round";
 export { type BacklashReading, type MeshRound, meshRound, type Runout, type WorstPosition } from "./mesh-round";
 export { questionable } from "./outliers";
 export { placesToRead } from "./places";

@@ -53,6 +53,7 @@ export function stagePath(element: BeltElement | ChainElement): Result<StagePath
   const laid = runningSense(pulleys) === 1 ? layPath(pulleys, 1) : null;
   if (!laid)
     return refuse("no-path", ["idlers"], {
+      kind: element.kind === "chain" ? "chain" : "belt",
       idler: untouched(
         pulleys,
         order.map((item) => item?.number ?? -1),

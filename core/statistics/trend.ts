@@ -1,9 +1,12 @@
 import { median } from "./median";
+import { slopeCoverage } from "./slope-coverage";
 
 export type TrendPoint = { t: number; y: number };
 export type Trend = {
   slope: number;
   slopeInterval: [number, number];
+  /** How surely the slope lies in that interval, exactly; 0.95 and more from five points on. */
+  coverage: number;
   /** The line at the last t. */
   level: number;
   /** null: never reached; left out where no limit was given. */
@@ -30,9 +33,9 @@ export function robustTrend(points: readonly TrendPoint[], resets: readonly numb
   const lastT = sorted[sorted.length - 1]?.t ?? 0;
   const lastSegment = segments[segments.length - 1] ?? [];
   const level = median(lastSegment.map((point) => point.y - slope * (point.t - lastT)));
-  const slopeInterval = intervalOf(slopes, segments);
+  const { slopeInterval, coverage } = intervalOf(slopes, segments);
   const crossing = limit === undefined ? {} : { crossing: crossingOf(lastT, limit - level, slope, slopeInterval) };
-  return { slope, slopeInterval, level, ...crossing };
+  return { slope, slopeInterval, coverage, level, ...crossing };
 }
 
 function segmentsOf(sorted: readonly TrendPoint[], resets: readonly number[]): TrendPoint[][] {
@@ -49,14 +52,23 @@ const pairSlopes = (segment: readonly TrendPoint[]): number[] =>
   segment.flatMap((a, i) => segment.slice(i + 1).flatMap((b) => (b.t === a.t ? [] : [(b.y - a.y) / (b.t - a.t)])));
 
 /**
- * 95 % interval: as many slopes from the bottom as from the top, (N − 1.96·√Var)/2 of them to the nearest, at least the
+ * An interval of 95 % where there are points enough: as many slopes from the bottom as from the top, (N − 1.96·√Var)/2 of them to the nearest, at least the
  * first; Var = Σ n(n − 1)(2n + 5)/18.
  */
-function intervalOf(slopes: readonly number[], segments: readonly TrendPoint[][]): [number, number] {
+function intervalOf(
+  slopes: readonly number[],
+  segments: readonly TrendPoint[][],
+): Pick<Trend, "slopeInterval" | "coverage"> {
   const variance = segments.reduce((sum, { length: n }) => sum + (n * (n - 1) * (2 * n + 5)) / 18, 0);
   const reach = 1.96 * Math.sqrt(variance);
   const cut = Math.max(1, Math.round((slopes.length - reach) / 2));
-  return [slopes[cut - 1] ?? 0, slopes[slopes.length - cut] ?? 0];
+  return {
+    slopeInterval: [slopes[cut - 1] ?? 0, slopes[slopes.length - cut] ?? 0],
+    coverage: slopeCoverage(
+      segments.map(({ length }) => length),
+      cut,
+    ),
+  };
 }
 
 function crossingOf(

@@ -1,15 +1,20 @@
 import type { Entry, EntryOf, ReadingRecord } from "../../core/logbook";
 import { containing, type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
-import { bodyAsToday, readingAsWritten } from "./first-format";
+import { bodyAsToday, readingAsWritten } from "./earlier-formats";
 
 export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
+/** The format in which entries are written now. */
+const thisFormat = 3;
+
 /** An entry as people read it: with the name of who made it. */
-export type NamedEntry = Entry & { madeByName: string };
+export type NamedEntry = Entry;
 
 const toEntry = (row: Row): Entry =>
   ({
     ...asWritten(row),
-    body: row.format === 1 ? bodyAsToday(row.kind, row.body) : row.body,
+    body: row.format < thisFormat ? bodyAsToday(row.format, row.kind, row.body) : row.body,
+    // Entries of earlier formats do not hold the name: theirs is that of the account.
+    madeByName: row.made_by_name ?? row.account_name ?? "",
   }) as Entry;
 
 /** An entry as its hash covers it, whatever its format. */
@@ -24,6 +29,7 @@ const asWritten = (row: Row): Entry =>
     body: row.body,
     namesEntry: row.names_entry,
     madeBy: row.made_by,
+    ...(row.format < thisFormat ? {} : { madeByName: row.made_by_name }),
     madeAt: row.made_at.toISOString(),
     recordedAt: row.recorded_at.toISOString(),
     usage: row.usage,
@@ -73,7 +79,7 @@ async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]
 
 async function namedEntries(db: Database, statement: Statement): Promise<NamedEntry[]> {
   const items = await many(db, statement, (row) => ({
-    entry: { ...toEntry(row), madeByName: row.made_by_name as string },
+    entry: toEntry(row),
   }));
   return (await withReadings(db, items)).map((item) => item.entry);
 }
@@ -81,7 +87,7 @@ async function namedEntries(db: Database, statement: Statement): Promise<NamedEn
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
   );
 
 /** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
@@ -89,7 +95,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
   const like = containing(words);
   return namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq < ${beforeSeq}
           and (${words} = '' or e.kind ilike ${like} or e.body::text ilike ${like} or p.name ilike ${like}
             or e.stage_id in (select id from stage where machine_id = ${machineId} and name ilike ${like}))
@@ -101,7 +107,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
 export const logbookFrom = (db: Database, machineId: string, afterSeq: number, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq > ${afterSeq} order by e.seq limit ${size}`,
   );
 
@@ -117,7 +123,7 @@ export const lastNumber = (db: Database, machineId: string) =>
 export const correctionsOf = (db: Database, ids: readonly string[]) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.names_entry = any(${ids}) and e.kind = 'correction' order by e.seq`,
   );
 
@@ -136,7 +142,7 @@ export const lastUsage = (db: Database, machineId: string) =>
 export const usageReadings = (db: Database, machineId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'usage' order by e.seq desc limit ${size}`,
   );
 
@@ -144,7 +150,7 @@ export const usageReadings = (db: Database, machineId: string, size: number) =>
 export const attachmentsOf = (db: Database, machineId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'attachment' order by e.seq desc limit ${size}`,
   );
 
@@ -177,7 +183,7 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
 export const roundsOfStage = async (db: Database, stageId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.stage_id = ${stageId} and e.kind = 'round' and e.body->>'phase' <> 'set' order by e.seq desc limit ${size}`,
   );
 
@@ -203,7 +209,7 @@ export const recentStageWork = async (db: Database, stageId: string, size: numbe
 export const earlierProofs = (db: Database, stageId: string, jobId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as made_by_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
         where e.stage_id = ${stageId} and e.kind = 'proof' and e.job_id is distinct from ${jobId} order by e.seq desc limit ${size}`,
   );
 
@@ -245,10 +251,10 @@ export async function insertEntry(db: Database, { entry, previousHash, hash }: S
   await none(
     db,
     sql`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, names_entry, made_by, made_at, recorded_at,
-          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash, format)
+          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash, made_by_name, format)
         values (${e.id}, ${e.machineId}, ${e.seq}, ${e.jobId}, ${e.stageId}, ${e.kind}, ${JSON.stringify(e.body)},
           ${e.namesEntry}, ${e.madeBy}, ${e.madeAt}, ${e.recordedAt}, ${e.usage}, ${e.geometryId}, ${e.adjusterId},
-          ${e.limitsId}, ${previousHash}, ${hash}, 2)`,
+          ${e.limitsId}, ${previousHash}, ${hash}, ${e.madeByName}, ${thisFormat})`,
   );
   if (e.readings.length > 0) await insertReadings(db, e.id, e.readings);
 }

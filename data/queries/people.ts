@@ -55,6 +55,10 @@ const accounts = sql`select id, name, sign_in, role, pin_hash is not null as has
 const people = sql`select p.*, w.time_zone from person p join workshop w on w.id = p.workshop_id`;
 
 /** Who has left has no way in any more. */
+/** What an account is called now. */
+export const nameOfPerson = (db: Database, id: string) =>
+  one(db, sql`select name from person where id = ${id}`, (row) => row.name as string);
+
 export const personById = (db: Database, id: string) =>
   maybeOne(db, sql`${people} where p.id = ${id} and p.left_at is null`, toPerson);
 

@@ -11,6 +11,9 @@ const toStanding = (row: Row): StageStanding => ({
   plan: row.plan,
 });
 
+/** Counted on whenever the same logbook is judged otherwise than before. */
+const judgement = 2;
+
 const severity = { outside: 0, near: 1, unknown: 2, inside: 3 } as const;
 
 export const standingsOfStages = (db: Database, stageIds: readonly string[]) =>
@@ -23,10 +26,10 @@ export const standingsOfStages = (db: Database, stageIds: readonly string[]) =>
 export const keepStanding = (db: Database, stageId: string, machineId: string, standing: Standing) =>
   none(
     db,
-    sql`insert into stage_standing (stage_id, machine_id, state, severity, standing, drifts_out_at)
-        values (${stageId}, ${machineId}, ${standing.state}, ${severity[standing.state]}, ${JSON.stringify(standing)}, ${standing.drift?.at ?? null})
+    sql`insert into stage_standing (stage_id, machine_id, state, severity, standing, drifts_out_at, judgement)
+        values (${stageId}, ${machineId}, ${standing.state}, ${severity[standing.state]}, ${JSON.stringify(standing)}, ${standing.drift?.at ?? null}, ${judgement})
         on conflict (stage_id) do update set state = excluded.state, severity = excluded.severity,
-          standing = excluded.standing, drifts_out_at = excluded.drifts_out_at`,
+          standing = excluded.standing, drifts_out_at = excluded.drifts_out_at, judgement = excluded.judgement`,
   );
 
 /** When the stage is to be looked at next, and what for. */
@@ -36,10 +39,11 @@ export const keepNextDate = (db: Database, stageId: string, date: string | null,
 export const dropStanding = (db: Database, stageId: string) =>
   none(db, sql`delete from stage_standing where stage_id = ${stageId}`);
 
-/** Stages whose standing was never worked out: they came from an earlier release. */
+/** Stages whose standing was never worked out, or by the judgement of an earlier release. */
 export const stagesWithoutStanding = (db: Database) =>
   many(
     db,
-    sql`select s.id from stage s where s.retired_at is null and not exists (select 1 from stage_standing t where t.stage_id = s.id)`,
+    sql`select s.id from stage s where s.retired_at is null and not exists (
+          select 1 from stage_standing t where t.stage_id = s.id and t.judgement = ${judgement})`,
     (row) => row.id as string,
   );

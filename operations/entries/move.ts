@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { centreChange, exchange, type Pieces, totalOf, unitOf } from "../../core/advice";
+import { centreChange, exchange, type Pieces, reasonCodes, totalOf, unitOf } from "../../core/advice";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { StageAdjuster } from "../../data/queries/stages";
@@ -7,7 +7,7 @@ import { id, text } from "../input";
 import { takings } from "../takings";
 
 const finite = z.number().gte(-1e6).lte(1e6);
-const reason = z.enum(["not-provable", "provisional", "tight-risk", "best-possible", "draw-back-by-hand"]);
+const reason = z.enum(reasonCodes);
 
 const laid = z.array(z.object({ thicknessMm: z.number().gt(0).lte(1000), count: z.int().gte(1).lte(100) })).max(40);
 
@@ -24,7 +24,7 @@ export const moveInput = z.object({
       standTooth: z.number().int().gte(1).nullable(),
     })
     .nullable(),
-  reasons: z.array(reason).max(5),
+  reasons: z.array(reason).max(reasonCodes.length),
   note: text(4000).trim(),
   /** The leaves with which it was set, where the adjuster has no scale. */
   feelerMm: z.array(z.number().gt(0).lte(100)).min(1).max(6).optional(),

@@ -1,23 +1,59 @@
 import { z } from "zod";
 import { type Bodies, isSlack, type JobRecord } from "../../core/logbook";
+import { accept, type Result, refuse } from "../../core/quantity";
 import { text, words } from "../input";
 
-const acknowledged = z.array(text(60)).max(20);
+/** What stood on the screen, word for word, and the code by which the app knows it. */
+const said = z.object({ key: words(60), text: words(400) });
+const acknowledged = z.array(said).max(40);
 
-export const isolatedInput = z.object({ kind: z.literal("isolated"), lock: words(40), acknowledged });
+export const isolatedInput = z.object({
+  kind: z.literal("isolated"),
+  /** Empty where none was put on. */
+  lock: text(40).trim(),
+  /** What was done in place of a lock. */
+  noLock: said.nullable().default(null),
+  acknowledged,
+  notAcknowledged: acknowledged,
+});
 export const liveInput = z.object({ kind: z.literal("live"), acknowledged });
 
 /** What must be acknowledged before power: guards, what was put in, screws, people, locks. */
 export const liveChecks = ["guards-on", "nothing-left-in", "screws-firm", "people-clear", "locks-off"] as const;
 
+/** Isolated as it was acknowledged; without a lock's number it is said what was done in its place. */
+export function buildIsolated(input: z.output<typeof isolatedInput>): Result<Bodies["isolated"]> {
+  const { lock, noLock, acknowledged, notAcknowledged } = input;
+  if (lock === "" && !noLock) return refuse("empty", ["lock"]);
+  if (lock !== "" && noLock) return refuse("lock-and-none", ["lock"]);
+  return accept({ lock: lock || null, noLock, acknowledged, notAcknowledged });
+}
+
+/** What the app sees on the stages of a job before power comes on, and what nobody has told it. */
+export function seenBeforePower(parts: readonly { name: string; record: JobRecord }[]): {
+  saw: string[];
+  notKnown: string[];
+} {
+  const clamps = (which: (clamp: JobRecord["clamps"][number]) => boolean, word: (state: string) => string) =>
+    parts.flatMap(({ name, record }) =>
+      record.clamps.flatMap((clamp, i) => (which(clamp) ? [`${name} clamp ${i + 1} ${word(clamp.state)}`.trim()] : [])),
+    );
+  const left = (parts[0]?.record.things ?? []).map(({ thing }) => `${thing} still in`);
+  return {
+    saw: [...clamps(isSlack, (state) => state), ...left],
+    notKnown: clamps(
+      ({ state }) => state === "unknown",
+      () => "not logged in this job",
+    ),
+  };
+}
+
 /** Going live keeps what the app saw at that moment on every stage of the job, whatever was acknowledged. */
 export function buildLive(
   input: z.output<typeof liveInput>,
   parts: readonly { name: string; record: JobRecord }[],
-): Bodies["live"] {
-  const loose = parts.flatMap(({ name, record }) =>
-    record.clamps.flatMap((clamp, i) => (isSlack(clamp) ? [`${name} clamp ${i + 1} ${clamp.state}`.trim()] : [])),
-  );
-  const left = (parts[0]?.record.things ?? []).map(({ thing }) => `${thing} still in`);
-  return { acknowledged: input.acknowledged, saw: [...loose, ...left] };
+): Result<Bodies["live"]> {
+  const missing = liveChecks.find((check) => !input.acknowledged.some(({ key }) => key === check));
+  if (missing) return refuse("not-acknowledged", ["acknowledged", missing]);
+  return accept({ acknowledged: input.acknowledged, ...seenBeforePower(parts) });
 }

@@ -1,10 +1,12 @@
 import { z } from "zod";
-import type { Bodies } from "../../core/logbook";
+import { type Bodies, type JobRecord, runOutcomes, runWays } from "../../core/logbook";
 import { accept, type Dimension, parseQuantity, type Result, refuse } from "../../core/quantity";
 import { text, words } from "../input";
 
 export const proofInput = z.object({
   kind: z.literal("proof"),
+  way: z.enum(runWays),
+  outcome: z.enum(runOutcomes),
   direction: z.enum(["forwards", "backwards"]),
   speed: z.enum(["slow", "working", "fast"]),
   current: text(40).trim(),
@@ -14,15 +16,22 @@ export const proofInput = z.object({
   gear: words(40).optional(),
 });
 
-/** One powered run: what was not measured stays null, but something must have been. */
-export function buildProof(input: z.output<typeof proofInput>): Result<Bodies["proof"]> {
+/**
+ * One run and how it ended: under power only while the machine is live, by hand only while it is isolated. What was not measured stays null;
+ * of a run that went well something must have been noted.
+ */
+export function buildProof(input: z.output<typeof proofInput>, power: JobRecord["power"]): Result<Bodies["proof"]> {
+  if (input.way === "powered" && power?.state !== "live") return refuse("not-live", ["way"]);
+  if (input.way === "by-hand" && power?.state !== "isolated") return refuse("not-isolated", ["way"]);
   const current = measured(input.current, "current", "A", "current");
   if (!current.ok) return current;
   const temperature = measured(input.temperature, "temperature", "C", "temperature");
   if (!temperature.ok) return temperature;
-  if (current.value === null && temperature.value === null && input.noise === "")
+  if (input.outcome === "ran" && current.value === null && temperature.value === null && input.noise === "")
     return refuse("nothing-noted", ["noise"]);
   return accept({
+    way: input.way,
+    outcome: input.outcome,
     direction: input.direction,
     speed: input.speed,
     currentA: current.value,

@@ -1,15 +1,8 @@
 import { z } from "zod";
-import { assessRound } from "../../core/advice";
-import {
-  type Bodies,
-  countingReadings,
-  type KnownRound,
-  type ReadingRecord,
-  type RoundPhase,
-} from "../../core/logbook";
+import type { Bodies, ReadingRecord, RoundResult } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
-import { type RoundValues, typedRound } from "../../core/rounds";
-import { isTighter, judgedBy, measuredQuantities, waysToMeasure } from "../../core/stages";
+import { type JudgedRound, judgeRound, type KnownRound, type RoundValues, typedRound } from "../../core/rounds";
+import { frameOf, measuredQuantities, waysToMeasure } from "../../core/stages";
 import type { Instrument } from "../../data/queries/instruments";
 import type { Stage } from "../../data/queries/stages";
 import { id, words } from "../input";
@@ -74,11 +67,26 @@ export function buildRound(
     values.value.expandedUncertainty,
     ...earlier.map((reading) => reading.expandedUncertainty),
   );
-  const how = input.carries ? "carries" : input.phase;
-  const result = judgeRound(stage, [...earlier, ...readings], how, uncertainty, known);
-  if (!result.ok) return result;
-  const gear = method.gear ? { gear: method.gear } : {};
-  return accept({ body: { phase: input.phase, result: { ...result.value, ...gear } }, readings });
+  const { element, arcDeg } = stage.geometry;
+  const all = [...earlier, ...readings];
+  const judged = judgeRound({
+    element,
+    arcDeg,
+    limits: stage.limits,
+    readings: all,
+    expandedUncertainty: uncertainty,
+    how: input.carries ? "carries" : input.phase,
+    known,
+  });
+  if (!judged.ok) return judged;
+  const count = all.filter((reading) => !reading.struck).length;
+  const { word, belts } = frameOf(element);
+  const result: RoundResult = {
+    ...resultOf(judged.value, count),
+    ...(method.gear ? { gear: method.gear } : {}),
+    read: { how: quantity, part: word, belts },
+  };
+  return accept({ body: { phase: input.phase, result }, readings });
 }
 
 /** Readings as the logbook keeps them: what was typed, and all that turns it into a value. */
@@ -114,39 +122,21 @@ export const readingRecords = (
     };
   });
 
-function judgeRound(
-  stage: Stage,
-  readings: readonly ReadingRecord[],
-  how: RoundPhase | "carries",
-  expandedUncertainty: number,
-  known: KnownRound | null,
-): Result<Bodies["round"]["result"]> {
-  const counting = countingReadings(readings, how, known);
-  if (counting.readings.length === 0) return refuse("all-struck", ["readings"]);
-  const { element, arcDeg } = stage.geometry;
-  const { lo, aim, hi } = stage.limits;
-  const assessed = assessRound(
-    { element, limits: { lo, aim: aim ?? undefined, hi }, adjuster: stage.adjuster.adjuster, arcDeg },
-    counting.readings,
-    expandedUncertainty,
-  );
-  if (!assessed.ok) return assessed;
-  const { fit, advice } = assessed.value;
-  const quantity = judgedBy(element);
-  const values = counting.readings.map((reading) => reading.value);
-  const tightest = counting.readings.reduce((a, b) => (isTighter(quantity, b.value, a.value) ? b : a));
-  return accept({
+/** What an entry keeps of a judged round. */
+function resultOf(judged: JudgedRound, count: number): Omit<RoundResult, "gear" | "read"> {
+  const { quantity, min, max, mean, worstMin, worstMax, expandedUncertainty, verdict, holds, carriedFrom } = judged;
+  return {
     quantity,
-    count: readings.filter((reading) => !reading.struck).length,
-    min: Math.min(...values),
-    max: Math.max(...values),
-    mean: fit?.harmonics.mean ?? values.reduce((a, b) => a + b, 0) / values.length,
-    worstMin: fit?.least.value ?? null,
-    worstMax: fit?.greatest.value ?? null,
-    tightTooth: tightest.tooth,
+    count,
+    min,
+    max,
+    mean,
+    worstMin,
+    worstMax,
+    tightTooth: judged.tight.tooth,
     expandedUncertainty,
-    verdict: advice.verdict,
-    fits: advice.spread <= hi - lo,
-    carriedFrom: counting.carriedFrom,
-  });
+    verdict,
+    holds,
+    carriedFrom,
+  };
 }

@@ -1,4 +1,12 @@
-import { accept, parseNumber, parseQuantity, type Refusal, type Result, refuse } from "../../core/quantity";
+import {
+  accept,
+  parseNumber,
+  parseQuantity,
+  type Refusal,
+  type RefusalCode,
+  type Result,
+  refuse,
+} from "../../core/quantity";
 
 /** The cells of one line by their columns; collects the first thing that is wrong with it. */
 export class Cells {
@@ -56,7 +64,7 @@ export class Cells {
 
   yes = (column: string): boolean => this.oneOf(column, ["yes", "no"], "no") === "yes";
 
-  wrong(code: string, column: string, facts: Refusal["facts"] = {}): void {
+  wrong(code: RefusalCode, column: string, facts: Refusal["facts"] = {}): void {
     this.refusal ??= { code, path: [column], facts };
   }
 

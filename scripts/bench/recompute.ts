@@ -3,7 +3,7 @@ import { partOutline } from "../../core/drawing";
 import { seededRandom, simulatedStage } from "../../core/practice";
 import { mustHold } from "../../core/quantity";
 import { fittedAt, placesToRead, typedRound } from "../../core/rounds";
-import { frameOf, judgedBy, type StageKind, stageKinds, waysToMeasure } from "../../core/stages";
+import { frameOf, type StageKind, stageKinds, waysToMeasure } from "../../core/stages";
 import type { DemoStage } from "../../demo/types";
 import { machines } from "../../demo/works";
 import { curvePath, dialScale, outlinePath } from "../../ui/round-dial/layout";
@@ -53,12 +53,27 @@ function cost(stage: DemoStage, kind: StageKind): { median: number; slow: number
         readings,
       ),
     );
-    const assessed = mustHold(assessRound({ element, limits, adjuster }, values.readings, values.expandedUncertainty));
+    const assessed = mustHold(
+      assessRound({
+        element,
+        limits,
+        adjuster,
+        readings: values.readings.map((reading, i) => ({
+          ...reading,
+          tooth: readings[i]?.tooth ?? 1,
+          angleDeg: reading.gearAngleDeg,
+        })),
+        expandedUncertainty: values.expandedUncertainty,
+        how: "as-found",
+        known: null,
+      }),
+    );
+    const { judged } = assessed;
     const read = values.readings.map((reading) => reading.value);
-    const now = { min: Math.min(...read), max: Math.max(...read) };
-    const move = adjuster && roundedMove(assessed.advice, adjuster, step, now, judgedBy(element));
+    const now = { min: judged.least, max: judged.greatest };
+    const move = adjuster && roundedMove(assessed.advice, adjuster, step, judged, limits);
     const scale = dialScale(limits, read, { inner: 92, outer: 230 });
-    const { fit } = assessed;
+    const { fit } = judged;
     const ratio = frame.teeth ? frame.teeth[1] / frame.teeth[0] : 1;
     const fitted = (angle: number) => (fit ? fittedAt(fit.harmonics, angle, ratio) : now.min);
     const shift = move ? move.min - now.min : 0;

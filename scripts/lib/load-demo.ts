@@ -42,7 +42,7 @@ const idKeys = [
   "machineId",
   "instrumentId",
   "namesEntry",
-  "seenEntry",
+  "saw",
   "names",
   "revisionId",
 ];
@@ -164,7 +164,8 @@ function demoIds(): (name: string, at: Date) => string {
 }
 
 function withIds(value: unknown, real: (name: string) => string, key = ""): unknown {
-  if (Array.isArray(value)) return value.map((item) => withIds(item, real, key === "stageIds" ? "id" : ""));
+  if (Array.isArray(value))
+    return value.map((item) => withIds(item, real, key === "stageIds" || key === "saw" ? "id" : ""));
   if (value && typeof value === "object") {
     return Object.fromEntries(Object.entries(value).map(([name, inner]) => [name, withIds(inner, real, name)]));
   }

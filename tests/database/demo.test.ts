@@ -36,8 +36,8 @@ test("the carton works stand as they should: one too tight, one that nobody can 
   );
   const of = (name: string) => standing.find((s) => s.stageId === stages.find((stage) => stage.name === name)?.id);
   expect([machines.length, stages.length]).toEqual([7, 28]);
-  expect(of("Anvil drive")).toMatchObject({ state: "outside", result: { fits: true } });
-  expect(of("Cam drive")).toMatchObject({ result: { fits: false } });
+  expect(of("Anvil drive")).toMatchObject({ state: "outside", judged: { holds: "provable" } });
+  expect(of("Cam drive")).toMatchObject({ judged: { holds: "too-wide" } });
   expect(await openJobs(pool, ids)).toHaveLength(1);
   const corrections = await pool.query("select 1 from entry where kind = 'correction'");
   expect(corrections.rowCount).toBe(1);

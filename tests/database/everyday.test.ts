@@ -43,14 +43,14 @@ const newMachine = (name: string, tag: string, more: object = {}) => ({
 });
 const lastOf = async <T>(jobId: string) => (await entriesOfJob(works.pool, jobId)).at(-1) as T;
 const sign = async (jobId: string, provisional: readonly string[], more: object = {}) => {
-  const seenEntry = (await lastOf<{ id: string }>(jobId)).id;
+  const saw = (await entriesOfJob(works.pool, jobId)).map((entry) => entry.id);
   const stages = [{ stageId: works.stageId, provisional, nextDate: null }];
   return signJob(works.as(), {
     kind: "signature",
     id: v7(),
     jobId,
     madeAt: at(),
-    seenEntry,
+    saw,
     stages,
     comment: "",
     ...more,

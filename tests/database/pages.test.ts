@@ -27,7 +27,7 @@ beforeAll(async () => {
       id: v7(),
       jobId: job,
       madeAt: at(),
-      seenEntry: note.id,
+      saw: (await entriesOfJob(works.pool, job)).map((entry) => entry.id),
       stages,
       comment: "",
     };
@@ -116,7 +116,7 @@ test("what is due stands in the order of its date; jobs done are found by machin
   expect(await signedJobs(works.pool, workshopId, null, "test mach", 100)).toHaveLength(9);
   const open = await works.openJob();
   expect((await openJobsOfWorkshop(works.pool, workshopId, 10)).map((job) => job.id)).toEqual([open]);
-  const round = mustHold(await works.entry(open, works.round()));
+  mustHold(await works.entry(open, works.round()));
   expect(await entriesOfJob(works.pool, open)).toHaveLength(2);
   const stages = [{ stageId: works.stageId, provisional: [], nextDate: null }];
   mustHold(
@@ -125,7 +125,7 @@ test("what is due stands in the order of its date; jobs done are found by machin
       id: v7(),
       jobId: open,
       madeAt: at(),
-      seenEntry: round.id,
+      saw: (await entriesOfJob(works.pool, open)).map((entry) => entry.id),
       stages,
       comment: "",
     }),

@@ -3,6 +3,7 @@ import { describe, expect, test } from "vitest";
 import { mustHold, type Result } from "~/core/quantity";
 import { entriesOfJob } from "~/data/queries/entries";
 import { correctEntry } from "~/operations/correct-entry";
+import { liveChecks } from "~/operations/entries/power";
 import { openJob } from "~/operations/open-job";
 import { saveDraft } from "~/operations/save-draft";
 import { signIn } from "~/operations/sign-in";
@@ -10,6 +11,16 @@ import { signJob } from "~/operations/sign-job";
 import { freshWorks } from "./fixture";
 
 const works = freshWorks();
+const run = {
+  kind: "proof",
+  way: "powered",
+  outcome: "ran",
+  direction: "forwards",
+  speed: "slow",
+  current: "",
+  temperature: "",
+  noise: "",
+};
 const refusalOf = (result: Result<unknown>) =>
   result.ok ? "accepted" : `${result.refusal.code} ${result.refusal.path.join(".")}`.trim();
 
@@ -31,13 +42,15 @@ describe("bad input is named at its place and leaves nothing behind", () => {
     ["a clamp that is not there", () => ({ kind: "clamp", clamp: 3, pass: 1, state: "firm" }), "no-such-clamp clamp"],
     [
       "going live without a word",
-      () => ({ kind: "live", acknowledged: ["guards-on"] }),
+      () => ({ kind: "live", acknowledged: [{ key: "guards-on", text: "Guards are on" }] }),
       "not-acknowledged acknowledged.nothing-left-in",
     ],
+    ["a turn by hand while nobody said that it is isolated", () => ({ ...run, way: "by-hand" }), "not-isolated way"],
+    ["a run under power while it is isolated", () => run, "not-live way"],
     [
-      "a run with nothing noted",
-      () => ({ kind: "proof", direction: "forwards", speed: "slow", current: "", temperature: "", noise: "" }),
-      "nothing-noted noise",
+      "isolated with neither a lock nor what was done instead",
+      () => ({ kind: "isolated", lock: "", noLock: null, acknowledged: [], notAcknowledged: [] }),
+      "empty lock",
     ],
     ["an unknown kind", () => ({ kind: "wish" }), "not-understood kind"],
   ])("%s", async (_, work, refusal) => {
@@ -56,13 +69,35 @@ describe("bad input is named at its place and leaves nothing behind", () => {
   });
 });
 
+test("a turn by hand is taken while it is isolated, a powered run while it is live; one that went well says what was noted", async () => {
+  const job = await works.openJob();
+  const said = (key: string) => ({ key, text: key });
+  mustHold(await works.entry(job, { kind: "isolated", lock: "7", acknowledged: [], notAcknowledged: [said("air")] }));
+  expect(refusalOf(await works.entry(job, { ...run, way: "by-hand" }))).toBe("nothing-noted noise");
+  mustHold(await works.entry(job, { ...run, way: "by-hand", noise: "same drag all round" }));
+  expect(refusalOf(await works.entry(job, { ...run, noise: "hum" }))).toBe("not-live way");
+  mustHold(await works.entry(job, { kind: "live", acknowledged: liveChecks.map(said) }));
+  const live = (await entriesOfJob(works.pool, job)).at(-1);
+  expect(live?.body).toMatchObject({
+    saw: [],
+    notKnown: ["clamp 1 not logged in this job", "clamp 2 not logged in this job"],
+  });
+  // One that stalled is worth keeping whatever else was noted.
+  expect(mustHold(await works.entry(job, { ...run, outcome: "stalled" })).body).toMatchObject({ outcome: "stalled" });
+  expect(refusalOf(await works.entry(job, { ...run, way: "by-hand", noise: "x" }))).toBe("not-isolated way");
+});
+
 describe("signing", () => {
-  const signature = (jobId: string, seenEntry: string, provisional: readonly string[]) => ({
+  const seen = async (jobId: string, upTo: string) => {
+    const ids = (await entriesOfJob(works.pool, jobId)).map((entry) => entry.id);
+    return ids.slice(0, ids.indexOf(upTo) + 1);
+  };
+  const signature = async (jobId: string, last: string, provisional: readonly string[]) => ({
     kind: "signature",
     id: v7(),
     jobId,
     madeAt: new Date().toISOString(),
-    seenEntry,
+    saw: await seen(jobId, last),
     stages: [{ stageId: works.stageId, provisional, nextDate: null }],
     comment: "",
   });
@@ -71,18 +106,25 @@ describe("signing", () => {
     const job = await works.openJob();
     const round = mustHold(await works.entry(job, works.round(["0.35", "0.36", "0.35"])));
     const note = mustHold(await works.entry(job, { kind: "note", text: "from the other tablet" }));
-    expect(await signJob(works.as(), signature(job, round.id, ["not-inside"]))).toMatchObject({
+    expect(await signJob(works.as(), await signature(job, round.id, ["not-inside"]))).toMatchObject({
       refusal: { code: "job-changed", facts: { count: 1 } },
     });
-    expect(refusalOf(await signJob(works.as(), signature(job, note.id, [])))).toBe(
+    expect(refusalOf(await signJob(works.as(), await signature(job, note.id, [])))).toBe(
       "not-acknowledged provisional.not-inside",
     );
-    const good = signature(job, note.id, ["not-inside"]);
+    const unknown = await signature(job, note.id, ["not-inside"]);
+    expect(await signJob(works.as(), { ...unknown, saw: [...unknown.saw, v7()] })).toMatchObject({
+      refusal: { code: "entries-missing", facts: { count: 1 } },
+    });
+    const good = await signature(job, note.id, ["not-inside"]);
     const [first, second] = await Promise.all([signJob(works.as(), good), signJob(works.as(), good)]);
+    expect(mustHold(first).body).toMatchObject({ saw: good.saw });
     expect(mustHold(first).seq).toBe(mustHold(second).seq);
 
     expect(refusalOf(await works.entry(job, { kind: "note", text: "too late" }))).toBe("job-signed jobId");
-    expect(refusalOf(await signJob(works.as(), signature(job, note.id, ["not-inside"])))).toBe("job-signed jobId");
+    expect(refusalOf(await signJob(works.as(), await signature(job, note.id, ["not-inside"])))).toBe(
+      "job-signed jobId",
+    );
     await expect(works.pool.query(`update job set reason = 'x' where id = '${job}'`)).rejects.toMatchObject({
       code: "HA003",
     });
@@ -104,7 +146,7 @@ describe("signing", () => {
   test("a job with nothing read cannot be signed", async () => {
     const job = await works.openJob();
     const opened = (await entriesOfJob(works.pool, job))[0];
-    expect(refusalOf(await signJob(works.as(), signature(job, opened?.id ?? "", [])))).toBe("nothing-read seenEntry");
+    expect(refusalOf(await signJob(works.as(), await signature(job, opened?.id ?? "", [])))).toBe("nothing-read saw");
   });
 });
 

@@ -16,6 +16,9 @@ import { reviseStage } from "~/operations/revise-stage";
 import { freshWorks, stageInput } from "./fixture";
 
 const works = freshWorks();
+const neverMind = () => {
+  throw new Error("the stage is gone");
+};
 const at = () => new Date().toISOString();
 
 test("how a stage is kept to stand is what its whole logbook says, whatever was done to it", async () => {
@@ -99,7 +102,9 @@ test("how a stage is kept to stand is what its whole logbook says, whatever was 
         const all = (await chainPage(works.pool, works.machineId, 0, 100_000)).map(({ entry: one }) => one);
         const whole = standingOf(
           all.filter((one) => one.stageId === stageId),
-          { lo: stage?.limits.lo ?? 0, hi: stage?.limits.hi ?? 0 },
+          stage
+            ? { limits: stage.limits, element: stage.geometry.element, arcDeg: stage.geometry.arcDeg }
+            : neverMind(),
         );
         const [kept] = await standingsOfStages(works.pool, [stageId]);
         expect(kept).toMatchObject(JSON.parse(JSON.stringify(whole)));

@@ -3,7 +3,6 @@ import { describe, expect, test } from "vitest";
 import { feelerFromSet } from "~/core/advice";
 import { basePitchMm, comparePitches, gearPair, type PairGeometry, spurPair, unwiseIn } from "~/core/gears";
 import { recommendBacklash } from "~/core/limits";
-import { type Feel, feels, judgeFeel } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
 import { placesToRead, typedRound } from "~/core/rounds";
 import { frameOf, type MeasuredQuantity, normalPerCircumferential, type StageElement, toJudged } from "~/core/stages";
@@ -190,27 +189,5 @@ describe("places to read", () => {
     const over = placesToRead(spur([17, 72]), [-20, 20]);
     expect([over[0], over.at(-1)]).toEqual([69, 5]);
     expect(placesToRead(spur([17, 72]), [1, 3])).toEqual([]);
-  });
-});
-
-describe("a round by feel", () => {
-  test.each<[Feel[], string, string]>([
-    [["small click", "small click", "faint click"], "conforms", "right"],
-    [["small click", "loose click"], "conforms", "right"],
-    [["loose click", "loose click"], "undecided", "leans-loose"],
-    [["faint click"], "undecided", "leans-tight"],
-    [["small click", "binds"], "does-not-conform", "too-tight"],
-    [["knocks", "small click"], "does-not-conform", "too-loose"],
-    [["knocks", "binds"], "does-not-conform", "not-round"],
-  ])("%j is %s: %s", (felt, verdict, says) => expect(judgeFeel(felt)).toEqual({ verdict, says }));
-  test("one place that binds or knocks is never outvoted, in whatever order", () => {
-    fc.assert(
-      fc.property(fc.array(fc.constantFrom(...feels), { minLength: 1, maxLength: 20 }), (felt) => {
-        const bad = felt.includes("binds") || felt.includes("knocks");
-        expect(judgeFeel(felt).verdict === "does-not-conform").toBe(bad);
-        expect(judgeFeel([...felt].reverse())).toEqual(judgeFeel(felt));
-      }),
-      { seed: 5 },
-    );
   });
 });

@@ -1,5 +1,5 @@
 import { usualAngle } from "~/core/drawing";
-import { accept, parseNumber, parseQuantity, type Result, refuse } from "~/core/quantity";
+import { accept, parseNumber, parseQuantity, type RefusalCode, type Result, refuse } from "~/core/quantity";
 import type { KeptDriveLine } from "~/core/stages";
 import type { Texts } from "../stage-form/reader";
 
@@ -35,7 +35,7 @@ export const changeLink = (
 
 /** Figures of sources and outputs stand as texts while they are typed. */
 export function withFigures(graph: KeptDriveLine, texts: Texts): Result<KeptDriveLine> {
-  const problems: [string, string][] = [];
+  const problems: [string, RefusalCode][] = [];
   const number = (name: string, read: (text: string) => Result<number>): number | null => {
     const text = (texts[name] ?? "").trim();
     if (text === "") return null;

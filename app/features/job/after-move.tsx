@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { RoundPhase } from "~/core/logbook";
 import { frameOf, placeCount } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
-import { buttonClass } from "~/ui/button";
+import { Button, buttonClass } from "~/ui/button";
 import { placeOf, tightWords } from "../words/quantity";
 
 /** Where it goes on once nothing is left to move. */
@@ -36,6 +36,32 @@ export function ReadAgain({ stage, tooth }: { stage: Stage; tooth: number | null
           The rest of the round is carried over from it; read more places if you doubt it.
         </p>
       )}
+    </section>
+  );
+}
+
+/** After a move the reading went the other way than it should have: nothing more is advised until somebody has looked why. */
+export function OtherWay({ stage, onGoOn }: { stage: Stage; onGoOn: () => void }) {
+  const { adjuster } = stage;
+  return (
+    <section aria-label="Next move" className="grid gap-3">
+      <p className="text-mid font-semibold">Stop and look</p>
+      <p className="text-2xl font-semibold leading-snug">
+        The reading went the other way than this move should send it.
+      </p>
+      <p className="text-lg">
+        Either it was moved the other way than it was logged, a clamp slipped, or the sense of the{" "}
+        {adjuster.name.toLowerCase()} was entered the wrong way round: + is said to be {adjuster.positiveWord}
+        {adjuster.seenFrom && `, seen from ${adjuster.seenFrom}`}.
+      </p>
+      <div className="flex flex-wrap gap-3">
+        <Link to={`/stages/${stage.id}/adjuster`} className={buttonClass("now", true)}>
+          Set its sense right
+        </Link>
+        <Button large onClick={onGoOn}>
+          The sense is right: go on
+        </Button>
+      </div>
     </section>
   );
 }

@@ -1,4 +1,5 @@
 import { judge } from "~/core/limits";
+import { limitsThatJudge } from "~/core/rounds";
 import { judgedBy, judgedUnit } from "~/core/stages";
 import { meanUncertainty, type ReadingBudget, whatSettles } from "~/core/statistics";
 import type { Instrument } from "~/data/queries/instruments";
@@ -53,8 +54,7 @@ export function BudgetPane({ stage, view, budget, instrument, instruments }: Pro
 /** The place whose mean lies nearest to a limit, what its readings decide, and what would. */
 function Settles({ stage, view, budget, instrument, instruments }: Props) {
   const { element } = stage.geometry;
-  const limits =
-    judgedBy(element) === "elongation" ? { hi: stage.limits.hi } : { lo: stage.limits.lo, hi: stage.limits.hi };
+  const limits = limitsThatJudge(judgedBy(element), stage.limits);
   const places = new Map<number, number[]>();
   for (const reading of view.readings)
     if (!reading.struck) places.set(reading.tooth, [...(places.get(reading.tooth) ?? []), reading.value]);

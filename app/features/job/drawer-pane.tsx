@@ -71,7 +71,7 @@ export function DrawerPane({
     const typed = readPieces(wasText);
     return typed && asMeasured(typed, items);
   }, [wasText, items]);
-  const sensitivity = view.assessment.sensitivity;
+  const sensitivity = view.sensitivity;
   const of = useMemo((): DrawerStage | null => {
     if (adjuster?.type !== "shims" || sensitivity === null || present === null) return null;
     const { lo, aim, hi } = stage.limits;

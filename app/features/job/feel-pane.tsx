@@ -1,14 +1,21 @@
-import { type Feel, type FeltAt, feelMethods, feels, judgeFeel } from "~/core/logbook";
+import { useEffect, useRef } from "react";
+import { type Feel, type FeltAt, type FeltJudged, feelMethods, feels } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
-import { feelSaysWords } from "../words/entry";
+import { Choice } from "~/ui/field";
+import { feltWords } from "../words/feel";
 import { refusalWords } from "../words/refusal";
 
 type Props = {
   felt: readonly FeltAt[];
   method: string;
-  /** Teeth in the order of feeling. */
-  positions: readonly number[];
+  judged: FeltJudged | null;
+  /** The tooth to feel now; null where enough is felt. */
+  tooth: number | null;
+  /** Gears of a switchable stage, of which one is in. */
+  gears: readonly string[];
+  gear: string | null;
+  onGear: (gear: string) => void;
   onFelt: (felt: FeltAt[]) => void;
   onMethod: (method: string) => void;
   onDone: () => void;
@@ -27,21 +34,24 @@ const feelHints: Record<Feel, string> = {
 
 /** A round by feel: five words from loose to tight, one touch a place. A keyboard's 1 to 5 do the same. */
 export function FeelPane(props: Props) {
-  const { felt, positions } = props;
-  const tooth = positions.find((place) => !felt.some((item) => item.tooth === place)) ?? null;
+  const { felt, judged, tooth } = props;
   const feel = (word: Feel) => tooth !== null && props.onFelt([...felt, { tooth, feel: word }]);
-  const judged = felt.length > 0 ? judgeFeel(felt.map((item) => item.feel)) : null;
+  // The keys work wherever the focus is, as long as nobody types into a field.
+  const latest = useRef(feel);
+  latest.current = feel;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const word = feels[Number(event.key) - 1];
+      const typing = event.target instanceof Element && event.target.closest("input, textarea, select, [role=dialog]");
+      if (word && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) latest.current(word);
+    };
+    document.addEventListener("keydown", onKey);
+    return () => document.removeEventListener("keydown", onKey);
+  }, []);
   return (
-    <section
-      aria-label="Feel"
-      className="flex flex-col gap-2 grow min-h-0 max-lg:order-2"
-      onKeyDown={(event) => {
-        const word = feels[Number(event.key) - 1];
-        if (word && !(event.target instanceof HTMLSelectElement)) feel(word);
-      }}
-    >
+    <section aria-label="Feel" className="flex flex-col gap-2 grow min-h-0 max-lg:order-2">
       <p className="text-2xl font-bold" aria-live="polite">
-        {tooth === null ? "Every place is felt" : `Tooth ${tooth}: how does it click?`}
+        {tooth === null ? "Enough places are felt" : `Tooth ${tooth}: how does it click?`}
       </p>
       <div className="grid gap-1.5">
         {feels.map((word, i) => (
@@ -65,17 +75,17 @@ export function FeelPane(props: Props) {
       )}
       {judged && (
         <p className="text-lg" role="status">
-          {felt.length} {felt.length === 1 ? "place" : "places"}: <b>{feelSaysWords[judged.says]}</b>.
+          {felt.length} {felt.length === 1 ? "place" : "places"}: <b>{feltWords(judged)}</b>.{missingWords(judged)}
         </p>
       )}
       {felt.length > 0 && (
-        <Button kind={tooth === null || felt.length >= 3 ? "now" : "line"} large onClick={props.onDone}>
+        <Button kind={tooth === null ? "now" : "line"} large onClick={props.onDone}>
           {props.doneWord}
         </Button>
       )}
       <ol aria-label="Felt so far, newest first" className="overflow-y-auto min-h-11 max-h-60">
         {[...felt].reverse().map((item) => (
-          <li key={item.tooth} className="flex items-center border-b border-rule">
+          <li key={`${item.tooth} ${item.feel}`} className="flex items-center border-b border-rule">
             <span className="figure w-10">{item.tooth}</span>
             <span className="grow">{item.feel}</span>
             <button
@@ -89,6 +99,15 @@ export function FeelPane(props: Props) {
           </li>
         ))}
       </ol>
+      {props.gears.length > 0 && (
+        <Choice
+          legend="Gear that is in"
+          name="felt-gear"
+          value={props.gear ?? ""}
+          onChange={props.onGear}
+          options={props.gears.map((name) => ({ value: name, label: name }))}
+        />
+      )}
       <label className="block">
         <span className="block font-semibold mb-1">Felt</span>
         <select
@@ -111,6 +130,10 @@ export function FeelPane(props: Props) {
     </section>
   );
 }
+
+/** Where nothing was felt, while that says something. */
+const missingWords = ({ missing, nextTooth }: FeltJudged): string =>
+  nextTooth === null ? "" : ` ${missing} places in a row are not felt; the tight spot may lie there.`;
 
 /** Where a word stands against the band, for the picture only. */
 const shareOfBand: Record<Feel, number> = {

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { degrees } from "~/core/numerics";
 import { frameOf, judgedBy, leastPlaces, type StageElement } from "~/core/stages";
 import { placeOf, tightWords } from "../words/quantity";
 
@@ -60,6 +61,33 @@ export function standWords(element: StageElement, place: number | null): ReactNo
   }
 }
 
+/** Of a worm that cannot be driven by its wheel the output is never turned: the worm is, by so many turns. */
+const leadThatHolds = 15;
+
+/** How a worm stage is felt free: by its output where the lead lets it, else by so many turns of the worm. */
+export function freeTurnWords({ worm }: Extract<StageElement, { kind: "worm" }>): string {
+  const turns = worm.wheelTeeth / worm.wormStarts;
+  const lead = degrees(Math.atan((worm.wormStarts * worm.axialModuleMm) / worm.wormPitchDiameterMm));
+  return lead < leadThatHolds
+    ? `turn the worm ${Number.isInteger(turns) ? turns : turns.toFixed(1)} turns by hand, one turn of the output (a worm of so small a lead cannot be turned from its output, and must not be forced)`
+    : "release the drive and turn the output a turn by hand";
+}
+
+/** Which way parts the teeth, or brings them together, in the words of the part: inside a ring the centres go the other way. */
+export function partingWay(element: StageElement, step: "apart" | "together"): string {
+  const apart = step === "apart";
+  switch (element.kind) {
+    case "bevel":
+      return `Move the ${element.shimmed} ${apart ? "away from" : "towards"} the apex`;
+    case "worm":
+      return apart ? "Move the worm away from the wheel" : "Move the worm towards the wheel";
+    case "gear-pair":
+      return element.pair.internal !== apart ? "Part the centres" : "Bring the centres together";
+    default:
+      return apart ? "Part them" : "Bring them together";
+  }
+}
+
 /** What is wrong where the spread is wider than the limits lie apart. */
 export function notRound(element: StageElement): string {
   switch (element.kind) {
@@ -83,6 +111,6 @@ export function nothingToAdjust(element: StageElement): string {
   if (element.kind === "planetary")
     return "Nothing on a planetary set can be adjusted: its play is made by teeth, planet bearings and pins.";
   if (element.kind === "chain")
-    return "Wear cannot be adjusted away: a worn chain is replaced, with its sprockets if they are hooked.";
+    return "Wear cannot be adjusted away: a worn chain is replaced, with its sprockets if they are hooked. Its slack can be taken up, felt by hand.";
   return "This stage has nothing to adjust.";
 }

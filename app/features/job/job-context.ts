@@ -17,7 +17,15 @@ export type JobNow = Omit<JobDraft, "at" | "why"> &
     put: (work: Record<string, unknown>) => Promise<Result<Entry>>;
   };
 
-type Screen = { data: JobLoaded; stage: Stage; before: StageBefore; job: JobNow };
+type Screen = {
+  data: JobLoaded;
+  /** With its adjuster as it stands now, after the moves so far. */
+  stage: Stage;
+  /** As it was entered. */
+  entered: Stage;
+  before: StageBefore;
+  job: JobNow;
+};
 
 export const JobContext = createContext<Screen | null>(null);
 
@@ -40,6 +48,6 @@ export function useJobScreen(): JobScreenValue {
 
 /** The address of a station, on the stage that is worked on; a job with one stage does not name it. */
 export const pathOf = (data: JobLoaded, stage: Stage, station: StationKey | ""): string => {
-  const place = data.stages.indexOf(stage);
+  const place = data.stages.findIndex(({ id }) => id === stage.id);
   return `/jobs/${data.job.id}${station && `/${station}`}${place > 0 ? `?stage=${place + 1}` : ""}`;
 };

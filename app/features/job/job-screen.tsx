@@ -1,14 +1,16 @@
 import { Check, Zap } from "lucide-react";
 import { type ReactNode, useCallback, useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { type JobRecord, jobRecord } from "~/core/logbook";
+import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
+import { stoodAdjuster } from "~/operations/build-entry";
 import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
 import type { Stopped } from "../offline/outbox";
 import { useOutbox } from "../offline/outbox-state";
 import { ClockStrip } from "../offline/waiting-strip";
 import { InstrumentPanel } from "../practice/instrument-panel";
+import { useWedgeGuard } from "../practice/wedge-guard";
 import { Head, RoomSwitch } from "../shell/head";
 import { PersonMenu } from "../shell/person-menu";
 import { sizeWords } from "../words/quantity";
@@ -23,6 +25,7 @@ import { Prove } from "./prove";
 import { ReadingStation } from "./reading-station";
 import { RefusedStrip } from "./refused-strip";
 import { SignOff } from "./sign-off";
+import { nothingBefore } from "./stage-before";
 import { StageSwitch } from "./stage-switch";
 import { type StationKey, stationOf, stations } from "./stations";
 import { useDraft } from "./use-draft";
@@ -38,21 +41,19 @@ export function JobScreen({
   station: string | undefined;
   children: ReactNode;
 }) {
+  useWedgeGuard();
   const { machine, stages } = data;
   const [search] = useSearchParams();
-  const stage = (stages[Number(search.get("stage") ?? 1) - 1] ?? stages[0]) as Stage;
-  const { job, kept } = useJob(data, stage);
+  const entered = (stages[Number(search.get("stage") ?? 1) - 1] ?? stages[0]) as Stage;
+  const { job, kept } = useJob(data, entered);
   const signed = job.entries.some((entry) => entry.kind === "signature");
   const here = signed ? "sign-off" : (stationOf(station) ?? firstStation(job.record));
-  const before = data.before.find((item) => item.stageId === stage.id) ?? {
-    stageId: stage.id,
-    moves: [],
-    proofs: [],
-    known: [],
-  };
+  const before = data.before.find((item) => item.stageId === entered.id) ?? nothingBefore(entered.id);
+  const moved = before.moved + movedBy(job.entries, entered.adjuster.id);
+  const stage = useMemo(() => ({ ...entered, adjuster: stoodAdjuster(entered, moved) }), [entered, moved]);
   const safePath = pathOf(data, stage, "make-safe");
   return (
-    <JobContext value={{ data, stage, before, job }}>
+    <JobContext value={{ data, stage, entered, before, job }}>
       <div className="h-dvh max-sm:h-auto max-sm:min-h-dvh flex flex-col">
         <Head
           right={
@@ -117,10 +118,7 @@ function useJob(data: JobLoaded, stage: Stage): { job: JobNow; kept: Kept } {
   const { put, ...entries } = useEntries(data);
   const { at, why, ...draft } = useDraft(data.job.id, stage.id, data.person.id, data.drafts);
   const outbox = useOutbox();
-  const recordOf = useCallback(
-    (of: Stage) => jobRecord(entries.entries, { id: of.id, clamps: of.geometry.clamps }),
-    [entries.entries],
-  );
+  const recordOf = useCallback((of: Stage) => jobRecord(entries.entries, of), [entries.entries]);
   const record = useMemo(() => recordOf(stage), [recordOf, stage]);
   const waiting = outbox.items.filter((item) => item.jobId === data.job.id && !item.refusal).length;
   const later = [outbox.at, at].filter((time) => time !== null).sort();
@@ -181,7 +179,7 @@ function StationBar({
     "as-found": record.asFound !== null || record.feltAsFound !== null,
     set: record.moves.length > 0 && !(record.changedSinceRound && record.changedSinceFeel),
     "lock-up": record.clamps.every((clamp) => clamp.state === "firm" || clamp.state === "dressed"),
-    prove: record.proofs.length > 0,
+    prove: record.unproven.length === 0,
     "sign-off": signed,
   };
   return (
@@ -216,7 +214,7 @@ function Power({ record, signed, safePath }: { record: JobRecord; signed: boolea
     return (
       <>
         <Button kind="solid" onClick={() => setAsking(true)}>
-          Isolated, lock {record.power.lock}
+          {record.power.lock === null ? "Isolated, no lock" : `Isolated, lock ${record.power.lock}`}
         </Button>
         <GoingLive open={asking} onOpenChange={setAsking} />
       </>

@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { firstOfRound, knownIn, knownRounds, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
+import { firstOfRound, knownIn, knownRounds, movedBy, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
 import { usePreferences } from "../people/use-preferences";
 import { useJobScreen } from "./job-context";
 import { learnStage } from "./learn-stage";
@@ -7,27 +7,27 @@ import { recordedView } from "./round-view";
 
 /** What is known of the stage so far: its last round, that round carried over its moves, the adjuster's response. */
 export function useKnown(gear: string | undefined) {
-  const { data, stage, before, job } = useJobScreen();
+  const { data, stage, entered, before, job } = useJobScreen();
   const { entries } = job;
   const learnt = useMemo(
     () =>
-      learnStage(
-        stage,
-        [
-          ...before.moves,
-          ...pastMoves(
-            entries.filter((entry) => entry.stageId === stage.id),
-            stage.adjuster.id,
-          ),
-        ],
-        data.instruments,
-      ),
-    [stage, before.moves, entries, data.instruments],
+      learnStage(entered, [
+        ...before.moves,
+        ...pastMoves(
+          entries.filter((entry) => entry.stageId === entered.id),
+          entered.adjuster.id,
+          before.moved + movedBy(entries, entered.adjuster.id),
+        ),
+      ]),
+    [entered, before, entries],
   );
-  const response = useMemo(
-    () => (learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined),
-    [learnt],
-  );
+  // Of a move of this job, while the reading after it is the last word.
+  const lastMove = job.record.moves[job.record.moves.length - 1];
+  const wentOtherWay =
+    lastMove && !job.record.changedSinceRound && learnt?.evidence[learnt.evidence.length - 1]?.opposite
+      ? lastMove.id
+      : null;
+  const response = learnt ?? undefined;
   const { school } = usePreferences();
   const last = job.record.lastRound;
   const known = useMemo(() => knownIn(knownRounds(entries, stage.id), gear), [entries, stage.id, gear]);
@@ -47,7 +47,7 @@ export function useKnown(gear: string | undefined) {
       data.instruments,
     );
   }, [stage, last, entries, response, school, data.instruments]);
-  return { learnt, response, last, known, recorded };
+  return { learnt, response, last, known, recorded, wentOtherWay };
 }
 
 /** The round as found, as a ghost behind the present one. */

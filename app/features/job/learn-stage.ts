@@ -1,49 +1,19 @@
 import { type LearntResponse, learnFromMoves, type PastMove } from "~/core/advice";
-import { judgedBy, measuredUnit, sensitivityOf, toJudged, waysToMeasure } from "~/core/stages";
-import { differenceUncertainty } from "~/core/statistics";
-import type { Instrument } from "~/data/queries/instruments";
+import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 
 /**
- * The response of a stage's adjuster from its moves so far; readings taken as good as the coarsest instrument that can measure it
- * here. Of sag the change of its square is learnt (`learnFromMoves`). null where nothing can be adjusted.
+ * What a unit of a stage's adjuster does: by its law before any move has taught, then as learnt. Of sag the change of its square is learnt
+ * (`learnFromMoves`). null where nothing can be adjusted.
+ *
+ * @param entered the stage with its adjuster as it was entered, from which every move is counted
  */
-export function learnStage(
-  stage: Stage,
-  moves: readonly PastMove[],
-  instruments: readonly Instrument[],
-): LearntResponse | null {
-  const { element } = stage.geometry;
-  const { lo, aim, hi } = stage.limits;
-  const middle = aim ?? (lo + hi) / 2;
+export function learnStage(entered: Stage, moves: readonly PastMove[]): LearntResponse | null {
+  const { element } = entered.geometry;
+  const { lo, aim, hi } = entered.limits;
   // The slope of a sag's square is the same everywhere: that of the sag itself at half a millimetre.
-  const sensitivity = sensitivityOf(element, 0.5, middle);
-  const { adjuster } = stage.adjuster;
+  const sensitivity = sensitivityOf(element, 0.5, aim ?? (lo + hi) / 2);
+  const { adjuster } = entered.adjuster;
   if (!adjuster || sensitivity === null) return null;
-  return learnFromMoves(adjuster, sensitivity, moves, readingSd(stage, instruments, middle), judgedBy(element));
-}
-
-/** Standard deviation of one reading near the aim, in the judged unit, by the usual way to measure. */
-function readingSd({ geometry: { element } }: Stage, instruments: readonly Instrument[], near: number): number {
-  const quantity = waysToMeasure(element)[0];
-  if (!quantity) return 1e-6;
-  const way = toJudged(element, { quantity, indicatorRadiusMm: null, indicatorAngleDeg: 0, held: null });
-  if (!way.ok) return 1e-6;
-  const measured = inverseOf(way.value.convert, near);
-  const fitting = instruments.filter((i) => i.dimension === measuredUnit[quantity].dimension);
-  const sds = fitting.map((i) => differenceUncertainty(i.resolution, i.expandedUncertainty, i.coverage) / 2);
-  return Math.max(1e-6, ...sds.map((sd) => sd * Math.abs(way.value.factor(measured))));
-}
-
-/** The measured value that gives a judged one, by doubling and halving: every way rises. */
-function inverseOf(convert: (measured: number) => number, wanted: number): number {
-  let high = 1;
-  while (!(convert(high) >= wanted) && high < 1e9) high *= 2;
-  let low = 0;
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (convert(middle) >= wanted) high = middle;
-    else low = middle;
-  }
-  return high;
+  return learnFromMoves(element, adjuster, sensitivity, moves);
 }

@@ -24,18 +24,20 @@ export function Ledger() {
   const { data, job } = useJobScreen();
   const [open, setOpen] = useState(false);
   const { things } = job.record;
-  const slack = data.stages.flatMap((stage) => job.recordOf(stage).clamps.filter(isSlack)).length;
+  const clamps = data.stages.flatMap((stage) => job.recordOf(stage).clamps);
+  const slack = clamps.filter(isSlack).length;
+  const unknown = clamps.filter(({ state }) => state === "unknown").length;
   const count = things.length + slack;
   return (
     <>
       <Button
         kind="quiet"
         onClick={() => setOpen(true)}
-        aria-label={`Ledger: ${things.length} put in, ${slack} clamps not firm`}
+        aria-label={`Ledger: ${things.length} put in, ${slack} clamps not firm, ${unknown} not known`}
       >
         Ledger{count > 0 && <b className="figure">{count}</b>}
       </Button>
-      <Dialog title={ledgerNews(things.length, slack)} open={open} onOpenChange={setOpen}>
+      <Dialog title={ledgerNews(things.length, slack, unknown)} open={open} onOpenChange={setOpen}>
         <Things />
         <Screws />
         <div className="mt-5">
@@ -48,16 +50,18 @@ export function Ledger() {
   );
 }
 
-export function ledgerNews(things: number, slack: number): string {
-  if (things === 0 && slack === 0) return "All out, all firm";
+export function ledgerNews(things: number, slack: number, unknown: number): string {
+  if (things + slack + unknown === 0) return "All out, all firm";
   const put = things === 0 ? "all out" : `${things} ${things === 1 ? "thing is" : "things are"} still in`;
-  const screws = slack === 0 ? "no clamp slack" : `${slack} ${slack === 1 ? "clamp" : "clamps"} not firm`;
+  const loose = slack === 0 ? "" : `${slack} ${slack === 1 ? "clamp" : "clamps"} not firm`;
+  const silent = unknown === 0 ? "" : `${unknown} ${unknown === 1 ? "clamp" : "clamps"} not known`;
+  const screws = [loose, silent].filter(Boolean).join(", ") || "all firm";
   return `${put.charAt(0).toUpperCase()}${put.slice(1)}, ${screws}`;
 }
 
 function Things() {
   const { job } = useJobScreen();
-  const [other, setOther] = useState("");
+  const other = job.draft.texts["ledger.other"] ?? "";
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const put = async (work: Record<string, unknown>): Promise<boolean> => {
     const result = await job.put({ kind: "loose-thing", ...work });
@@ -94,7 +98,7 @@ function Things() {
         className="flex gap-3 items-end mt-3"
         onSubmit={async (event) => {
           event.preventDefault();
-          if (await putIn(other)) setOther("");
+          if (await putIn(other)) job.changeText("ledger.other", "");
         }}
       >
         <Field
@@ -103,7 +107,7 @@ function Things() {
           value={other}
           onChange={(event) => {
             setRefusal(null);
-            setOther(event.target.value);
+            job.changeText("ledger.other", event.target.value);
           }}
           error={refusal ? refusalWords(refusal) : undefined}
         />
@@ -129,7 +133,7 @@ function Screws() {
           </span>
           {job
             .recordOf(stage)
-            .clamps.map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not touched" : clamp.state}`)
+            .clamps.map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not known" : clamp.state}`)
             .join(", ")}
         </p>
       ))}

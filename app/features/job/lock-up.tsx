@@ -3,7 +3,7 @@ import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
 import type { ClampPattern } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
-import { spoken } from "../words/spoken";
+import { torqueWords } from "../words/torque";
 import { useJobScreen } from "./job-context";
 import { ReadingStation } from "./reading-station";
 
@@ -56,7 +56,7 @@ export function LockUp() {
                     : next.pass === 1
                       ? ": after starting every screw, to "
                       : ": to "}
-                  <span className="figure">{spoken("N·m", torque && torque < 10 ? 1 : 0).said(torque ?? 0)}</span>.
+                  <span className="figure">{torqueWords(torque ?? 0)}</span>.
                 </>
               )}
             </p>
@@ -67,8 +67,8 @@ export function LockUp() {
             </div>
             <p className="text-lg">
               Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>. {pattern.size}, full torque{" "}
-              <span className="figure">{spoken("N·m", 0).said(pattern.torqueNm)}</span>. Touch another clamp in the
-              drawing if you took it first.
+              <span className="figure">{torqueWords(pattern.torqueNm)}</span>. Touch another clamp in the drawing if you
+              took it first.
             </p>
           </>
         ) : (
@@ -183,7 +183,7 @@ function ClampDrawing({
             key={`${x} ${y}`}
             role="button"
             tabIndex={0}
-            aria-label={`Clamp ${i + 1}, ${clamp.state === "unknown" ? "not touched" : clamp.state}`}
+            aria-label={`Clamp ${i + 1}, ${clamp.state === "unknown" ? "not known" : clamp.state}`}
             transform={`translate(${x * scale} ${y * scale})`}
             className="cursor-pointer"
             onClick={(event) => event.detail < 2 && onTouch(i + 1)}

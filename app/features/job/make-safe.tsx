@@ -1,28 +1,41 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
-import { Field, Tick } from "~/ui/field";
+import { Choice, Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
-import { cautions, kindCautions } from "../words/state";
+import { cautions, kindCautions, noLocks } from "../words/state";
 import { useJobScreen } from "./job-context";
 import { NoteForm } from "./note-form";
+import { PressList, saidOf } from "./press-list";
 
-/** Cautions for a gear stage, acknowledged by name with the lock's number. */
+const locked = "locked";
+
+/** Made safe: the lock or what was done in its place, then each caution by a press of its own, then the name. */
 export function MakeSafe() {
   const { data, job, stationPath } = useJobScreen();
   const navigate = useNavigate();
+  const list = useRef<HTMLDivElement>(null);
+  const confirm = useRef<HTMLButtonElement>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const power = job.record.power;
-  const lock = job.draft.texts.lock ?? "";
-  const ticked = (job.draft.texts.cautions ?? "").split(" ").filter(Boolean);
-  // Once said, what an instrument or a quick hand types next is not the lock's number any more.
+  const { texts } = job.draft;
+  const lock = texts.lock ?? "";
+  const how = noLocks.find(({ key }) => key === texts["safe.how"]) ?? null;
+  const items = [
+    ...cautions,
+    ...[...new Set(data.stages.map(({ kind }) => kind))].map((kind) => ({ key: kind, text: kindCautions[kind] })),
+  ];
+  const pressed = (texts.cautions ?? "").split(" ").filter(Boolean);
   const [said, setSaid] = useState(false);
   const isolate = async (event: React.FormEvent) => {
     event.preventDefault();
     if (said) return;
+    if (!how && lock.trim() === "") return setRefusal({ code: "empty", path: ["lock"], facts: {} });
     setSaid(true);
-    const result = await job.put({ kind: "isolated", lock, acknowledged: ticked });
+    const noLock = how && { key: how.key, text: how.text };
+    const work = { kind: "isolated", lock: how ? "" : lock, noLock, ...saidOf(items, pressed) };
+    const result = await job.put(work);
     if (!result.ok) {
       setSaid(false);
       return setRefusal(result.refusal);
@@ -30,12 +43,17 @@ export function MakeSafe() {
     job.changeText("cautions", "");
     navigate(stationPath(job.record.firstBuild ? "set" : "as-found"), { replace: true });
   };
+  const firstUnpressed = () =>
+    list.current?.querySelector<HTMLButtonElement>("[role=checkbox][aria-checked=false]") ?? confirm.current;
+  const left = items.filter(({ key }) => !pressed.includes(key)).length;
   return (
-    <div className="grid lg:grid-cols-[1fr_26rem] gap-8 p-5 overflow-y-auto grow">
+    <div className="grid lg:grid-cols-[1fr_26rem] gap-8 p-5 overflow-y-auto grow content-start">
       <section aria-labelledby="safe-title">
         <h2 id="safe-title" className="text-2xl font-bold mb-1">
           {power?.state === "isolated"
-            ? `Isolated, lock ${power.lock}`
+            ? power.lock === null
+              ? "Isolated, without a lock"
+              : `Isolated, lock ${power.lock}`
             : power
               ? "Live. Make safe before working on it"
               : "Make safe before anything is touched"}
@@ -44,47 +62,64 @@ export function MakeSafe() {
           Local rules, the maker and licensed trades come first. Isolated is a state: it is asked again after every time
           it was live.
         </p>
-        <ul className="mb-3 grid gap-1" aria-label="On these stages">
-          {[...new Set(data.stages.map(({ kind }) => kindCautions[kind]))].map((caution) => (
-            <li key={caution} className="border-l-4 border-near pl-3 text-lg">
-              {caution}
-            </li>
-          ))}
-        </ul>
-        <form onSubmit={isolate} className="grid gap-2 max-w-3xl">
-          {cautions.map((caution) => (
-            <div key={caution.key} className="border-b border-rule text-lg">
-              <Tick
-                label={caution.text}
-                checked={ticked.includes(caution.key)}
-                onChange={(event) =>
-                  job.changeText(
-                    "cautions",
-                    (event.target.checked
-                      ? [...ticked, caution.key]
-                      : ticked.filter((key) => key !== caution.key)
-                    ).join(" "),
-                  )
-                }
-              />
-            </div>
-          ))}
-          <Field
-            className="mt-4 max-w-xs"
-            label="Number of the lock"
-            autoFocus
-            autoComplete="off"
-            readOnly={said}
-            value={lock}
-            onChange={(event) => {
+        <form onSubmit={isolate} className="grid gap-4 max-w-3xl">
+          <Choice
+            legend="Held off by"
+            name="safe-how"
+            value={how?.key ?? locked}
+            onChange={(value) => {
               setRefusal(null);
-              job.changeText("lock", event.target.value);
+              job.changeText("safe.how", value === locked ? "" : value);
             }}
-            error={refusal ? refusalWords(refusal) : undefined}
+            options={[
+              { value: locked, label: "A lock" },
+              ...noLocks.map(({ key, text }) => ({ value: key, label: `No lock: ${text.toLowerCase()}` })),
+            ]}
           />
-          <div className="mt-2">
-            <Button kind="now" large type="submit">
-              {data.person.name}: isolated{lock.trim() ? `, lock ${lock.trim()}` : ""}
+          {!how && (
+            <Field
+              className="max-w-xs"
+              label="Number of the lock"
+              autoFocus
+              autoComplete="off"
+              readOnly={said}
+              value={lock}
+              onKeyDown={(event) => {
+                if (event.key !== "Enter") return;
+                // Enter goes on to the cautions; it never confirms from here.
+                event.preventDefault();
+                firstUnpressed()?.focus();
+              }}
+              onChange={(event) => {
+                setRefusal(null);
+                job.changeText("lock", event.target.value);
+              }}
+              error={refusal ? refusalWords(refusal) : undefined}
+            />
+          )}
+          <div ref={list}>
+            <PressList
+              label="Acknowledge each"
+              items={items}
+              pressed={pressed}
+              onPress={(keys) => job.changeText("cautions", keys.join(" "))}
+              after={() => confirm.current?.focus()}
+            />
+          </div>
+          {left > 0 && pressed.length > 0 && (
+            <p className="text-mid" role="status">
+              {left === 1 ? "One is" : `${left} are`} not acknowledged; the logbook says so.
+            </p>
+          )}
+          {how && refusal && (
+            <p role="alert" className="text-outside font-semibold">
+              {refusalWords(refusal)}
+            </p>
+          )}
+          <div>
+            <Button ref={confirm} kind="now" large type="submit">
+              {data.person.name}: isolated
+              {how ? ", no lock" : lock.trim() ? `, lock ${lock.trim()}` : ""}
             </Button>
           </div>
         </form>

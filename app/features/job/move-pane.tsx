@@ -1,7 +1,16 @@
 import { type ReactNode, type RefObject, useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
-import { centreChange, type LearntResponse, moveSteps, unitOf, wholeSteps } from "~/core/advice";
+import {
+  centreChange,
+  type LearntResponse,
+  moveSteps,
+  nearDeadPoint,
+  type Setting,
+  unitOf,
+  wholeSteps,
+} from "~/core/advice";
 import { bevelPair } from "~/core/bevels";
+import type { ClampNow } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { frameOf, judgedBy, leastPlaces } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
@@ -9,16 +18,18 @@ import type { Stage } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
-import { StateMark } from "~/ui/state-mark";
+import { StateMark, stateWord } from "~/ui/state-mark";
 import { amountWords, asTyped, parseAmount, unitHint } from "../words/amount";
+import { capital } from "../words/count";
 import { placeOf, readIn, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { lengthWords } from "../words/spoken";
+import { verdictState } from "../words/state";
 import { turnedWords } from "../words/turned";
 import { AlsoMoves } from "./also-moves";
 import { type ChosenStack, DrawerPane } from "./drawer-pane";
 import { FeelerWay, feelerFor } from "./feeler-way";
-import { beforeReading, nothingToAdjust, notRound, standWords } from "./how-to-read";
+import { beforeReading, freeTurnWords, nothingToAdjust, notRound, standWords } from "./how-to-read";
 import type { RoundView } from "./round-view";
 import { SagPicture } from "./sag-picture";
 import { WhyMove } from "./why-move";
@@ -40,6 +51,11 @@ type Props = {
   onTake?: (chosen: ChosenStack) => void;
   /** What to do where no move is asked for. */
   onward: ReactNode;
+  clamps: readonly ClampNow[];
+  /** Logs a clamp as eased, before the move. */
+  onEase: (clamp: number) => void;
+  /** A tight spot that was only felt so far. */
+  feltTight: number | null;
   soButton?: RefObject<HTMLButtonElement | null>;
 };
 
@@ -55,6 +71,12 @@ export function MovePane(props: Props) {
       <section aria-label="Next move">
         <p className="text-mid font-semibold mb-1">Next move</p>
         <p className="text-2xl font-semibold">{howManyWords(stage)}</p>
+        {props.feltTight !== null && (
+          <p className="text-lg mt-2">
+            By feel the tight spot is <span className="text-copper">{placeOf(element, props.feltTight)}</span>: stand it
+            there, and begin reading there.
+          </p>
+        )}
         <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
         {element.kind === "chain" && unit.quantity === "sag" && (
           <SagPicture chain={element} limits={stage.limits} now={null} then={null} />
@@ -73,6 +95,7 @@ export function MovePane(props: Props) {
   }
   const { limits } = stage;
   const move = !props.questioned && view.move && view.move.amount !== 0 ? view.move : null;
+  const all = leastPlaces(frameOf(element)) > 1;
   return (
     <section aria-label="Next move" className="flex flex-col gap-3">
       <div>
@@ -92,14 +115,15 @@ export function MovePane(props: Props) {
       {move && (
         <p className="text-lg" aria-live="polite">
           It should then read{" "}
-          {leastPlaces(frameOf(element)) > 1 && (
+          {all && (
             <>
               <b className="figure">{read.figure(move.at ?? move.min)}</b> there, and{" "}
             </>
           )}
           <b className="figure">{read.range(move.min, move.max)}</b> {unit.unit}
-          {leastPlaces(frameOf(element)) > 1 && " all round"}, give or take{" "}
-          <span className="figure">{unit.figure(view.advice.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>.
+          {all && " all round"}, give or take{" "}
+          <span className="figure">{unit.figure(view.advice?.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>{" "}
+          (2 sd){move.verdict === "conforms" ? "." : `: ${stateWord[verdictState[move.verdict]]}.`}
         </p>
       )}
       <BandGauge
@@ -123,6 +147,7 @@ export function MovePane(props: Props) {
         />
       )}
       {move && <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />}
+      {move && <EaseFirst clamps={props.clamps} onEase={props.onEase} />}
       {move ? (
         <div className="flex flex-wrap gap-3">
           <Button
@@ -186,23 +211,36 @@ const counted = (view: RoundView): number => view.readings.filter((reading) => !
 function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
   const { adjuster } = stage;
   const words = "text-2xl font-semibold leading-snug";
-  const band = stage.limits.hi - stage.limits.lo;
   const { element } = stage.geometry;
-  if (!view.move || view.move.amount === 0 || !adjuster.adjuster)
-    return <p className={words}>{leaveWords(stage, view, band)}</p>;
+  const { advice, judged } = view;
+  if (!advice || !view.move || view.move.amount === 0 || !adjuster.adjuster)
+    return <p className={words}>{stayWords(stage, view)}</p>;
   const unit = unitOf(adjuster.adjuster);
   const steps = wholeSteps(moveSteps(adjuster.adjuster, view.move.amount), adjuster.step);
+  const dead = nearDeadPoint(adjuster.adjuster);
   return (
     <>
-      {view.advice.spread > band && (
+      {judged.holds === "too-wide" && (
         <p className={`${words} mb-2`}>No setting can hold it: {notRound(element)}. For now:</p>
       )}
       <p className={words}>
         {standWords(element, view.standTooth)}
         {adjuster.name}{" "}
         <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step, adjuster.means)}</span>{" "}
-        {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}.
+        {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}
+        {advice.reasons.includes("guessed-stiffness") &&
+          ": a safe part of the way, because nobody knows how stiff it is. Then read again, and the rest follows"}
+        .
       </p>
+      {view.move.verdict !== "conforms" && view.move.other && !advice.reasons.includes("guessed-stiffness") && (
+        <p className="text-lg mt-2">{nearestWords(stage, view.move.other)}</p>
+      )}
+      {dead !== null && (
+        <p className="text-lg mt-2 border-l-4 border-near pl-3">
+          The eccentric stands {formatNumber(dead, 0)}° from its dead point: it moves little there, and past it the
+          other way.
+        </p>
+      )}
       {!adjuster.hasScale && <FeelerWay stage={stage} view={view} stack={feelerFor({ stage, instruments }, view)} />}
       {steps.length > 1 && (
         <ol className="list-decimal pl-6 mt-2 text-lg">
@@ -214,15 +252,33 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
             </li>
           ))}
           {element.kind === "worm" && (
-            <li>
-              After every part release the drive and turn the output a turn by hand: it must run free, with no tight
-              spot.
-            </li>
+            <li>After every part {freeTurnWords(element)}: it must run free, with no tight spot.</li>
           )}
         </ol>
       )}
       <OtherMember stage={stage} amount={view.move.amount} />
     </>
+  );
+}
+
+/** Clamps that a move has to find eased; each press logs one. */
+function EaseFirst({ clamps, onEase }: { clamps: readonly ClampNow[]; onEase: (clamp: number) => void }) {
+  const tight = clamps.flatMap((clamp, i) => (clamp.state === "eased" || clamp.state === "started" ? [] : [i + 1]));
+  if (tight.length === 0) return null;
+  return (
+    <div className="border-l-4 border-ink pl-3 grid gap-2">
+      <p className="text-lg">
+        First ease {tight.length === 1 ? "clamp" : "clamps"} <span className="figure">{tight.join(", ")}</span>, all
+        lightly before any is let go.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {[...tight].reverse().map((clamp) => (
+          <Button key={clamp} kind="quiet" onClick={() => onEase(clamp)}>
+            Eased {clamp}
+          </Button>
+        ))}
+      </div>
+    </div>
   );
 }
 
@@ -236,24 +292,43 @@ function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
   return (
     <p className="text-lg mt-2">
       Or move the {other === 0 ? "pinion" : "gear"} {lengthWords(Math.abs(way), 2)} {way < 0 ? "into" : "out of"} the
-      mesh by its shims: the same backlash, with the contact shifted along the teeth.
+      mesh by its shims: the same backlash, with the contact shifted{" "}
+      {other === 0 ? "in height, between tip and root" : "along the teeth, between toe and heel"}.
     </p>
   );
 }
 
-/** What is said where no move is asked for. */
-function leaveWords({ adjuster, geometry: { element } }: Stage, view: RoundView, band: number): string {
-  const { advice, state } = view;
-  if (!adjuster.adjuster || view.assessment.sensitivity === null)
+/** What the setting on the other side of the nearest one would read. */
+function nearestWords(stage: Stage, other: Setting): string {
+  const { adjuster } = stage;
+  const { range, unit } = stageUnit(stage.geometry.element);
+  const reads = `${range(other.min, other.max)} ${unit}, ${stateWord[verdictState[other.verdict]]}`;
+  if (other.amount === 0) return `That is the nearest it can be set. Left where it stands it reads ${reads}.`;
+  const size = adjuster.adjuster
+    ? amountWords(other.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)
+    : "";
+  return `That is the nearest it can be set. ${capital(size)} ${other.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would read ${reads}.`;
+}
+
+/** What is said where no move is asked for; where it is outside it is never said to be left. */
+function stayWords(stage: Stage, view: RoundView): string {
+  const { advice, state, judged } = view;
+  const { adjuster } = stage;
+  const { element } = stage.geometry;
+  if (!adjuster.adjuster || !advice)
     return `${nothingToAdjust(element)} ${state === "inside" ? "It reads inside all the way round." : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
-  if (advice.spread > band)
-    return `No setting can hold it: ${notRound(element)}. Leave it at this, and get it seen to.`;
-  if (advice.reasons.includes("tight-risk"))
-    return "Leave it. Any further push could end too tight, and the screw cannot go back.";
+  if (judged.holds === "too-wide")
+    return `No setting can hold it: ${notRound(element)}. It stands as well as it can; get it seen to.`;
   if (state === "inside") return "It reads inside all the way round. Leave it.";
+  const leave = state === "outside" ? "" : "Leave it. ";
+  const out = state === "outside" ? " It stays outside: get it seen to, or read it with a finer instrument." : "";
+  if (advice.reasons.includes("tight-risk"))
+    return `${leave}Any further push could end too tight, and the screw cannot go back.${out}`;
   if (advice.reasons.includes("best-possible"))
-    return "Leave it. A further move would change less than this reading can tell.";
-  return "Leave it. What is left to move is less than the adjuster's smallest step.";
+    return `${leave}A further move would change less than this reading can tell.${out}`;
+  if (view.move?.other)
+    return `${leave}It stands at the nearest setting there is. ${nearestWords(stage, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
+  return `${leave}The adjuster has no way left that brings it nearer.${out}`;
 }
 
 /** What the technician did instead, logged as it was; the app learns from what was really done. */

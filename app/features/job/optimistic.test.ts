@@ -60,7 +60,7 @@ test("a whole job that waits is shown as if it were there: opened, read on each 
 });
 
 test("what was refused is not shown as done, nor what the server has already", () => {
-  const refused = { ...round("bad", "one"), refusal: { code: "job-signed", path: [], facts: {} } };
+  const refused = { ...round("bad", "one"), refusal: { code: "job-signed" as const, path: [], facts: {} } };
   const [served] = withWaiting([], [round("r", "one")], making);
   const entries = withWaiting([{ ...served, waiting: undefined } as never], [refused, round("r", "one")], making);
   expect(entries.map((entry) => entry.id)).toEqual(["r"]);
@@ -75,7 +75,7 @@ test("an opening that the server has taken is not shown a second time while it i
 test("each is built on those before it: a move after a waiting round leaves nothing read since", () => {
   const move = waiting("v", "move", { stageId: "one", amount: 0.05, did: "so", advised: null, reasons: [], note: "" });
   const entries = withWaiting([], [round("r", "one"), move], making);
-  const record = jobRecord(entries, { id: "one", clamps: testStage("one").geometry.clamps });
+  const record = jobRecord(entries, testStage("one"));
   expect(record.changedSinceRound).toBe(true);
-  expect(jobRecord(entries, { id: "two", clamps: testStage("two").geometry.clamps }).moves).toEqual([]);
+  expect(jobRecord(entries, testStage("two")).moves).toEqual([]);
 });

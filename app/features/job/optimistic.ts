@@ -27,8 +27,7 @@ export function withWaiting(served: readonly NamedEntry[], waiting: readonly Wai
     const there = (entryId: string) => entries.some((entry) => entry.id === entryId);
     if (refusal || there(id)) continue;
     // An opening goes under the job's id, and its entry has one of its own.
-    for (const made of madeOf(payload, entries, making))
-      if (!there(made.id)) entries.push({ ...made, madeByName: making.person.name, waiting: true });
+    for (const made of madeOf(payload, entries, making)) if (!there(made.id)) entries.push({ ...made, waiting: true });
   }
   return entries;
 }
@@ -46,7 +45,7 @@ export function optimistic(payload: Waiting["payload"], entries: readonly Entry[
   if (!work.ok) return work;
   const stage = making.stages.find((candidate) => candidate.id === payload.stageId) ?? making.stages[0];
   if (!stage) throw new Error("a job without a stage");
-  const before = making.before.find((item) => item.stageId === stage.id)?.known ?? [];
+  const before = making.before.find((item) => item.stageId === stage.id) ?? { known: [], moved: 0 };
   const built = buildEntry(work.value, stage, making.instruments, entries, making.stages, before);
   if (!built.ok) return built;
   return accept({
@@ -67,6 +66,7 @@ const envelope = (payload: Waiting["payload"], id: string, entries: readonly Ent
   jobId: job.id,
   namesEntry: null,
   madeBy: person.id,
+  madeByName: person.name,
   madeAt: payload.madeAt,
   recordedAt: payload.madeAt,
   usage: null,
@@ -87,7 +87,7 @@ const opening = (payload: Waiting["payload"], making: Making): Entry =>
 function signatures(payload: Waiting["payload"], entries: readonly Entry[], making: Making): Entry[] {
   const said = payload.stages as { stageId: string; nextDate: string | null }[];
   return making.stages.map((stage, i) => {
-    const record = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+    const record = jobRecord(entries, stage);
     const made = envelope(payload, i === 0 ? payload.id : v5(stage.id, payload.id), entries, making);
     return {
       ...made,
@@ -95,10 +95,12 @@ function signatures(payload: Waiting["payload"], entries: readonly Entry[], maki
       stageId: stage.id,
       kind: "signature",
       body: {
-        record: signedRecord(record),
+        record: signedRecord(record, stage),
         comment: payload.comment,
         nextDate: said.find((part) => part.stageId === stage.id)?.nextDate ?? null,
         provisional: record.provisional,
+        saw: payload.saw as string[],
+        unproven: record.unproven,
       },
       geometryId: stage.geometry.id,
       adjusterId: stage.adjuster.id,

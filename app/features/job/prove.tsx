@@ -1,12 +1,14 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
-import { isKind } from "~/core/logbook";
+import { isKind, type RunOutcome, type RunWay, runOutcomes } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { gearsOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
+import { outcomeWords } from "../words/entry";
+import { unprovenWords } from "../words/proof";
 import { refusalWords } from "../words/refusal";
 import { shortDay } from "../words/times";
 import { GoingLive } from "./going-live";
@@ -27,6 +29,8 @@ export function Prove() {
   const gears = gearNames(stage);
   const gear = gears.find((name) => name === texts["proof.gear"]) ?? gears[0];
   const live = job.record.power?.state === "live";
+  const way: RunWay = live ? "powered" : "by-hand";
+  const [outcome, setOutcome] = useState<RunOutcome>("ran");
   const field = (name: string) => ({
     value: texts[`proof.${name}`] ?? "",
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
@@ -41,6 +45,8 @@ export function Prove() {
     const text = (name: string) => texts[`proof.${name}`] ?? "";
     const result = await job.put({
       kind: "proof",
+      way,
+      outcome,
       direction,
       speed,
       gear,
@@ -50,6 +56,9 @@ export function Prove() {
     });
     if (!result.ok) return setRefusal(result.refusal);
     for (const name of ["current", "temperature", "noise"]) job.changeText(`proof.${name}`, "");
+    setOutcome("ran");
+    // The same run again until it goes well.
+    if (outcome !== "ran") return;
     const runs = cellsOf(gears);
     const at = runs.findIndex((run) => run.gear === gear && run.direction === direction && run.speed === speed);
     const after = runs[at + 1];
@@ -63,11 +72,15 @@ export function Prove() {
     <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)] gap-6 p-5">
       <section aria-label="Run">
         <h2 className="text-2xl font-bold mb-2">
-          {live ? "Run it, and note what it does" : "By hand first, all the way round: the same drag everywhere"}
+          {live
+            ? "Run it, and note what it does"
+            : "Turn it by hand first, all the way round: the same drag everywhere"}
         </h2>
         {!live && (
           <div className="mb-4 flex flex-wrap items-center gap-4">
-            <p className="text-lg">Then powered. It has to be live for that.</p>
+            <p className="text-lg">
+              Then powered. It has to be live for that; a turn by hand is logged while it is isolated.
+            </p>
             {job.record.power?.state === "isolated" ? (
               <Button kind="now" large onClick={() => setAsking(true)}>
                 Go live
@@ -106,6 +119,13 @@ export function Prove() {
               options={speeds.map((value) => ({ value, label: value }))}
             />
           </div>
+          <Choice
+            legend="How it ended"
+            name="outcome"
+            value={outcome}
+            onChange={setOutcome}
+            options={runOutcomes.map((value) => ({ value, label: outcomeWords[value] }))}
+          />
           <div className="grid sm:grid-cols-2 gap-4">
             <Field label="Current" hint="A, or mA" {...field("current")} />
             <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
@@ -116,9 +136,14 @@ export function Prove() {
               <option key={noise} value={noise} />
             ))}
           </datalist>
+          {refusal && !["current", "temperature", "noise"].includes(String(refusal.path[0])) && (
+            <p role="alert" className="text-outside font-semibold">
+              {refusalWords(refusal)}
+            </p>
+          )}
           <div className="flex gap-3">
             <Button kind={live ? "now" : "line"} large type="submit">
-              Log this run
+              {live ? "Log this run" : "Log this turn by hand"}
             </Button>
             {job.record.proofs.length > 0 && (
               <Link to={stationPath("sign-off")} replace className={buttonClass("line", true)}>
@@ -148,10 +173,14 @@ function Runs() {
   const before = earlier.filter((entry) => entry.jobId === lastJob);
   const cells = cellsOf(gearNames(stage));
   const find = (runs: typeof job.record.proofs, { gear, direction, speed }: (typeof cells)[number]) =>
-    runs.findLast(({ body }) => body.gear === gear && body.direction === direction && body.speed === speed);
+    runs.findLast(
+      ({ body }) =>
+        body.way === "powered" && body.gear === gear && body.direction === direction && body.speed === speed,
+    );
   const words = (run: (typeof before)[number] | (typeof job.record.proofs)[number] | undefined) =>
     run
       ? [
+          run.body.outcome === null || run.body.outcome === "ran" ? "" : outcomeWords[run.body.outcome],
           run.body.currentA === null ? "" : `${formatNumber(run.body.currentA, 1)} A`,
           run.body.temperatureC === null ? "" : `${formatNumber(run.body.temperatureC, 0)} °C`,
           run.body.noise,
@@ -182,6 +211,20 @@ function Runs() {
           ))}
         </tbody>
       </table>
+      <p className="text-lg mt-3" role="status">
+        {unprovenWords(job.record.unproven) || "Every direction is proven under power"}.
+      </p>
+      {job.record.proofs.some(({ body }) => body.way === "by-hand") && (
+        <ul aria-label="Turned by hand" className="text-lg">
+          {job.record.proofs
+            .filter(({ body }) => body.way === "by-hand")
+            .map((run) => (
+              <li key={run.id}>
+                By hand {run.body.gear ?? ""} {run.body.direction}: {words(run)}
+              </li>
+            ))}
+        </ul>
+      )}
     </section>
   );
 }

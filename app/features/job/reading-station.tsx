@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { firstOfRound, isKind, type RoundPhase } from "~/core/logbook";
+import { feltOfStage, firstOfRound, hasClick, isKind, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
 import { frameOf, leastPlaces, measuredUnit, placeCount } from "~/core/stages";
@@ -8,7 +8,7 @@ import { inGear } from "~/operations/stage-as-read";
 import { Button } from "~/ui/button";
 import { usePreferences } from "../people/use-preferences";
 import { withUnit } from "../words/spoken";
-import { Onward, ReadAgain } from "./after-move";
+import { Onward, OtherWay, ReadAgain } from "./after-move";
 import { emptyRound } from "./draft-store";
 import type { ChosenStack } from "./drawer-pane";
 import { FeelStation } from "./feel-station";
@@ -25,13 +25,14 @@ import { doneWords } from "./stations";
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
-  const { job, data } = useJobScreen();
+  const { job, data, stage } = useJobScreen();
   if (data.instruments.length === 0) return <NoInstrument />;
-  return job.draft.texts[`way.${phase}`] === "feel" ? <FeelStation phase={phase} /> : <NumberStation phase={phase} />;
+  return job.draft.texts[`way.${phase}`] === "feel" && hasClick(stage) ? (
+    <FeelStation phase={phase} />
+  ) : (
+    <NumberStation phase={phase} />
+  );
 }
-
-/** Kinds with a click to be felt. */
-const feltKinds: ReadonlySet<string> = new Set(["gear-pair", "worm", "bevel"]);
 
 function NumberStation({ phase }: { phase: RoundPhase }) {
   const { data, stage, job, stationPath } = useJobScreen();
@@ -41,19 +42,22 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   const { texts } = job.draft;
   const method = useMemo(() => methodOf(stage, texts, data.instruments), [stage, texts, data.instruments]);
   const [problem, setProblem] = useState<Refusal | null>(null);
-  const { learnt, response, recorded, known, last } = useKnown(method.gear);
+  const { learnt, response, recorded, known, last, wentOtherWay } = useKnown(method.gear);
   const goesOn = useGoingOn(phase);
   const { school } = usePreferences();
   const { asFoundGhost } = useGhost();
+  // A tight spot that was only felt is where one stands while setting, until something was measured.
+  const { lastFeel } = job.record;
+  const feltTight = lastFeel && !job.record.changedSinceFeel ? feltOfStage(lastFeel, stage.geometry).tightTooth : null;
 
   const read = useMemo(() => inGear(stage, method.gear), [stage, method.gear]);
   const frame = useMemo(() => frameOf(read.geometry.element), [read]);
   const positions = useMemo(() => {
     const planned = placesToRead(frame, read.geometry.arcDeg);
     if (goesOn) return stillToRead(planned, goesOn.readings, placeCount(frame));
-    const stand = phase === "set" ? recorded?.standTooth : null;
+    const stand = phase === "set" ? (recorded?.standTooth ?? feltTight) : null;
     return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
-  }, [read, frame, phase, recorded?.standTooth, goesOn]);
+  }, [read, frame, phase, recorded?.standTooth, feltTight, goesOn]);
   const tooth = positions[Math.min(round.at, positions.length)] ?? null;
   const typing = round.readings.length > 0 || round.field !== "";
   const typed = useMemo(
@@ -109,7 +113,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   const move = async (amount: number, did: "so" | "otherwise", note: string, feelerMm?: number[]) => {
     if (!(await finish())) return;
     const advised = view?.move && view.move.amount !== 0 ? { ...view.move, standTooth: view.standTooth } : null;
-    const reasons = view?.advice.reasons ?? [];
+    const reasons = view?.advice?.reasons ?? [];
     const adjusterId = stage.adjuster.id;
     const result = await job.put({ kind: "move", amount, did, advised, reasons, note, adjusterId, feelerMm });
     setProblem(result.ok ? null : result.refusal);
@@ -121,7 +125,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   const take = async ({ amount, min, max, stack, stock }: ChosenStack) => {
     if (!(await finish())) return;
     const advised = { amount, min, max, at: null, standTooth: view?.standTooth ?? null };
-    const reasons = view?.advice.reasons ?? [];
+    const reasons = view?.advice?.reasons ?? [];
     const adjusterId = stage.adjuster.id;
     const result = await job.put({
       kind: "move",
@@ -184,7 +188,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
                   Begin a new round
                 </Button>
               )}
-              {feltKinds.has(stage.kind) && (
+              {hasClick(stage) && (
                 <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "feel")}>
                   By feel
                 </Button>
@@ -208,6 +212,8 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
       <div className={`lg:p-5 max-lg:py-3 min-h-0 lg:overflow-y-auto ${asking ? "max-lg:order-5" : "max-lg:order-1"}`}>
         {waitingForReading ? (
           <ReadAgain stage={read} tooth={positions[0] ?? null} />
+        ) : wentOtherWay && texts[`sense.${wentOtherWay}`] !== "right" ? (
+          <OtherWay stage={stage} onGoOn={() => job.changeText(`sense.${wentOtherWay}`, "right")} />
         ) : (
           <MovePane
             stage={read}
@@ -215,6 +221,9 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
             instruments={data.instruments}
             view={view}
             learnt={learnt}
+            clamps={job.record.clamps}
+            onEase={(clamp) => job.put({ kind: "clamp", clamp, pass: 0, state: "eased" })}
+            feltTight={feltTight}
             texts={texts}
             onText={job.changeText}
             onSo={(feelerMm) => view?.move && move(view.move.amount, "so", "", feelerMm)}

@@ -150,6 +150,7 @@ export function ReadingsPane(props: Props) {
           onChange={(event) => type(event.target.value)}
           onKeyDown={onKeyDown}
           inputMode="none"
+          data-reading=""
           data-place={tooth ?? undefined}
           autoComplete="off"
           spellCheck={false}

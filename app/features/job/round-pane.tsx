@@ -32,7 +32,7 @@ export function RoundPane({
   const words = partWords(element);
   const { lo, hi } = stage.limits;
   const headline = view ? readIn(element, instrument).range(view.now.min, view.now.max) : "no reading";
-  const how = view?.assessment.fit ? `${unit}, fitted` : unit;
+  const how = view?.judged.fit ? `${unit}, fitted` : unit;
   const frame = frameOf(element);
   const label = view
     ? `${words}, ${headline} ${how}, ${stateWord[view.state]}${view.standTooth ? `, ${tightWords(element).replace(/^the /, "")} at ${placeOf(element, view.standTooth)}` : ""}`

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import type { KnownRound } from "~/core/logbook";
+import type { KnownRound } from "~/core/rounds";
 import { testInstrument, testStage } from "~/tests/stage";
 import { roundView } from "./round-view";
 

@@ -1,17 +1,17 @@
-import { type Advice, type Assessment, assessRound, type Response, type RoundedMove, roundedMove } from "~/core/advice";
+import { type Advice, assessRound, type Response, type RoundedMove, roundedMove } from "~/core/advice";
 import { judge } from "~/core/limits";
-import { countingReadings, type EntryOf, type KnownRound, type ReadingRecord, type RoundPhase } from "~/core/logbook";
+import type { EntryOf, ReadingRecord } from "~/core/logbook";
 import { parseQuantity } from "~/core/quantity";
-import { fittedAt, type RoundMethod, typedRound } from "~/core/rounds";
 import {
-  frameOf,
-  isTighter,
-  judgedBy,
-  leastPlaces,
-  type MeasuredQuantity,
-  measuredUnit,
-  placeAngle,
-} from "~/core/stages";
+  fittedAt,
+  type HowCounted,
+  type JudgedRound,
+  type KnownRound,
+  limitsThatJudge,
+  type RoundMethod,
+  typedRound,
+} from "~/core/rounds";
+import { frameOf, leastPlaces, type MeasuredQuantity, measuredUnit, placeAngle } from "~/core/stages";
 import type { ReadingBudget } from "~/core/statistics";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
@@ -36,8 +36,12 @@ export type ViewReading = {
 export type RoundView = {
   readings: ViewReading[];
   expandedUncertainty: number;
-  assessment: Assessment;
-  advice: Advice;
+  /** What it says: the same as entry, floor and record say of it. */
+  judged: JudgedRound;
+  /** null where nothing can be moved. */
+  advice: Advice | null;
+  /** Change of the judged quantity per mm of centre distance; null where nothing can be adjusted. */
+  sensitivity: number | null;
   /** The move in whole steps; null where none is advised. */
   move: RoundedMove | null;
   now: { min: number; max: number };
@@ -55,7 +59,7 @@ type Question = {
   instrument: Instrument;
   method: RoundMethod & { quantity: MeasuredQuantity };
   /** "carries": the rest of the known round is carried over in any phase. */
-  phase: RoundPhase | "carries";
+  phase: HowCounted;
   readings: RoundDraft["readings"];
   /** What stands in the field, and for which tooth; counts as a reading while it can be understood. */
   open: { typed: string; tooth: number } | null;
@@ -100,7 +104,7 @@ export function roundView({
         values.value.expandedUncertainty,
         ...earlier.map((reading) => reading.expandedUncertainty),
       ),
-      phase,
+      how: phase,
       known,
       response,
       school,
@@ -126,7 +130,7 @@ export function recordedView(
     readings.map((reading) => reading.value),
     {
       expandedUncertainty: round.body.result.expandedUncertainty,
-      phase: round.body.result.carriedFrom ? "carries" : round.body.phase,
+      how: round.body.result.carriedFrom ? "carries" : round.body.phase,
       known,
       response,
       school,
@@ -165,7 +169,7 @@ function assessValues(
   values: readonly number[],
   of: {
     expandedUncertainty: number;
-    phase: RoundPhase | "carries";
+    how: HowCounted;
     known: KnownRound | null;
     response: Response | undefined;
     school: School;
@@ -174,54 +178,50 @@ function assessValues(
   },
 ): RoundView | null {
   const { geometry, limits, adjuster } = stage;
-  const frame = frameOf(geometry.element);
-  const quantity = judgedBy(geometry.element);
+  const { element } = geometry;
+  const frame = frameOf(element);
   const all = typed.map((reading, index) => ({
     ...reading,
     index,
     angleDeg: placeAngle(frame, reading),
     value: values[index] ?? Number.NaN,
   }));
-  const counting = countingReadings(all, of.phase, of.known);
-  const assessed = assessRound(
-    {
-      element: geometry.element,
-      limits: { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
-      adjuster: adjuster.adjuster,
-      response: of.response,
-      arcDeg: geometry.arcDeg,
-      school: of.school,
-    },
-    counting.readings,
-    of.expandedUncertainty,
-  );
+  const assessed = assessRound({
+    element,
+    arcDeg: geometry.arcDeg,
+    limits: { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
+    readings: all,
+    expandedUncertainty: of.expandedUncertainty,
+    how: of.how,
+    known: of.known,
+    adjuster: adjuster.adjuster,
+    response: of.response,
+    school: of.school,
+  });
   if (!assessed.ok) return null;
-  const { advice, fit, questioned } = assessed.value;
-  const judgedLimits = quantity === "elongation" ? { hi: limits.hi } : { lo: limits.lo, hi: limits.hi };
-  const unstruck = all.filter((reading) => !reading.struck);
-  const questionedIndices = new Set(counting.carriedFrom ? [] : questioned.map((i) => unstruck[i]?.index));
-  const seen = [...counting.readings.map((r) => r.value), ...(fit ? [fit.least.value, fit.greatest.value] : [])];
-  const now = { min: Math.min(...seen), max: Math.max(...seen) };
-  const move = adjuster.adjuster ? roundedMove(advice, adjuster.adjuster, adjuster.step, now, quantity) : null;
+  const { judged, advice, sensitivity } = assessed.value;
+  const { fit } = judged;
+  const bounds = limitsThatJudge(judged.quantity, limits);
+  const move = adjuster.adjuster ? roundedMove(advice, adjuster.adjuster, adjuster.step, judged, limits) : null;
   const ratio = frame.teeth ? frame.teeth[1] / frame.teeth[0] : 1;
   const fitted = fit ? (angle: number) => fittedAt(fit.harmonics, angle, ratio) : null;
-  const shift = move ? move.min - now.min : 0;
-  const tightest = counting.readings.reduce((a, b) => (isTighter(quantity, b.value, a.value) ? b : a));
+  const shift = move ? move.min - judged.least : 0;
   return {
     readings: all.map((reading) => ({
       ...reading,
-      state: verdictState[judge(reading.value, judgedLimits, of.expandedUncertainty).verdict],
-      questioned: questionedIndices.has(reading.index),
+      state: verdictState[judge(reading.value, bounds, of.expandedUncertainty).verdict],
+      questioned: judged.questioned.includes(reading.index),
       open: reading.index === of.openIndex,
     })),
     expandedUncertainty: of.expandedUncertainty,
-    assessment: assessed.value,
+    judged,
     advice,
+    sensitivity,
     move,
-    now,
-    standTooth: counting.readings.length >= leastPlaces(frame) ? tightest.tooth : null,
-    carried: counting.carriedFrom !== null,
-    state: verdictState[advice.verdict],
+    now: { min: judged.least, max: judged.greatest },
+    standTooth: judged.counting.length >= leastPlaces(frame) ? judged.tight.tooth : null,
+    carried: judged.carriedFrom !== null,
+    state: verdictState[judged.verdict],
     fitted,
     budget: of.budget,
     predicted: fitted && move && move.amount !== 0 ? (angle) => fitted(angle) + shift : null,

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
-import { isKind, type JobRecord, type RoundResult } from "~/core/logbook";
+import { feltOfStage, isKind, type JobRecord, type RoundResult, ranWell } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { StageElement } from "~/core/stages";
 import type { Stage, StageLimits } from "~/data/queries/stages";
@@ -12,7 +12,9 @@ import { StateMark } from "~/ui/state-mark";
 import { Exports } from "../export/exports";
 import type { TapeEntry } from "../logbook/tape";
 import { capital } from "../words/count";
-import { entryWords, feelSaysWords, readWords, sideValueWords } from "../words/entry";
+import { entryWords, readWords, sideValueWords } from "../words/entry";
+import { feltWords } from "../words/feel";
+import { unprovenWords } from "../words/proof";
 import { placeOf, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { provisionalWords, verdictState } from "../words/state";
@@ -64,7 +66,9 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
           element={stage.geometry.element}
           beside={asLeft}
           missing={
-            record.feltAsFound ? capital(feelSaysWords[record.feltAsFound.body.says]) : "Nothing was read as found."
+            record.feltAsFound
+              ? capital(feltWords(feltOfStage(record.feltAsFound, stage.geometry)))
+              : "Nothing was read as found."
           }
         />
       )}
@@ -99,7 +103,7 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
         beside={record.asFound?.body.result ?? null}
         missing={
           leftByFeel
-            ? capital(feelSaysWords[leftByFeel.body.says])
+            ? capital(feltWords(feltOfStage(leftByFeel, stage.geometry)))
             : record.lastRound || record.lastFeel
               ? "Not read since the last move or clamp."
               : "Nothing was read."
@@ -110,14 +114,24 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
 }
 
 function clampWords({ clamps }: JobRecord): string {
-  if (clamps.every((clamp) => clamp.state === "unknown")) return "No clamp was touched.";
+  if (clamps.every((clamp) => clamp.state === "unknown")) return "No clamp was logged: how they stand is not known.";
+  const unknown = clamps.filter((clamp) => clamp.state === "unknown").length;
   const firm = clamps.filter((clamp) => clamp.state === "firm" || clamp.state === "dressed").length;
   const compound = clamps.every((clamp) => clamp.state === "dressed") ? ", all with compound" : "";
-  return `${firm} of ${clamps.length} clamps firm${compound}.`;
+  return `${firm} of ${clamps.length} clamps firm${compound}${unknown > 0 ? `, ${unknown} not known` : ""}.`;
 }
 
-const proofWords = ({ proofs }: JobRecord): string =>
-  proofs.length === 0 ? "No powered run." : `${proofs.length} powered ${proofs.length === 1 ? "run" : "runs"}.`;
+function proofWords({ proofs, unproven }: JobRecord): string {
+  const powered = proofs.filter(({ body }) => body.way === "powered");
+  const good = powered.filter(ranWell).length;
+  if (powered.length === 0) return "No powered run.";
+  const bad = powered.length - good;
+  const runs = `${powered.length} powered ${powered.length === 1 ? "run" : "runs"}${bad > 0 ? `, ${bad} of them stalled or stopped` : ""}.`;
+  return [runs, unprovenWords(unproven)]
+    .filter(Boolean)
+    .join(" ")
+    .replace(/([^.])$/, "$1.");
+}
 
 function Round({
   title,
@@ -194,7 +208,7 @@ function Sign() {
     job.changeText("sign.id", id);
     const result = await job.sign({
       id,
-      seenEntry: job.entries.at(-1)?.id,
+      saw: job.entries.map(({ id }) => id),
       stages: parts.map(({ stage, provisional }) => ({
         stageId: stage.id,
         provisional,

@@ -1,11 +1,14 @@
 import type { ReactNode } from "react";
-import { formatNumber } from "~/app/features/words/figure";
-import { type LearntResponse, unitOf } from "~/core/advice";
+import type { LearntResponse } from "~/core/advice";
+import { shownIn } from "~/core/practice";
 import { frameOf } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
+import { exactAmount } from "../words/amount";
 import { capital } from "../words/count";
 import { stageUnit } from "../words/quantity";
+import { responseWords } from "../words/response";
+import { lengthUnit, lengthWords } from "../words/spoken";
 import { BudgetPane } from "./budget-pane";
 import { notRound } from "./how-to-read";
 import type { RoundView } from "./round-view";
@@ -28,33 +31,37 @@ export function WhyMove({
   const { limits, adjuster } = stage;
   const { element } = stage.geometry;
   const unit = stageUnit(element);
-  const { fit, sensitivity } = view.assessment;
-  const band = limits.hi - limits.lo;
-  const { advice } = view;
-  const f = (value: number, digits = 3) => formatNumber(value, digits);
-  const eccentric = adjuster.adjuster?.type === "eccentric";
-  const squared = unit.quantity === "sag" ? " of its square" : "";
-  const law =
-    learnt &&
-    (eccentric
-      ? `${f(learnt.perUnit, 2)} of its law`
-      : `${f(learnt.perUnit)} ${unit.unit}${squared} a ${unitWord(stage)}`);
+  const { advice, judged, sensitivity } = view;
+  const { fit } = judged;
+  const upper = judged.quantity === "elongation";
+  const apart = unit.figure(limits.hi - limits.lo);
+  const shows = shownIn(instrument);
+  const held = (): string => {
+    const wide = `The round is ${unit.figure(judged.spread)} wide`;
+    switch (judged.holds) {
+      case "too-wide":
+        return `${wide} and the limits lie ${apart} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`;
+      case "fits":
+        return `${wide} and fits the limits, but leaves no room for the reading's uncertainty of ${unit.said(view.expandedUncertainty, 1)}. A finer instrument could prove it.`;
+      case "provable":
+        return unit.quantity === "sag"
+          ? `${wide}. Sag goes as the root of the slack, so that a move shifts its square: on that scale one setting holds all of it.`
+          : `${wide} and the limits lie ${apart} apart: one setting holds all of it.`;
+    }
+  };
   return (
     <div className="border-t border-rule pt-3 text-base">
       <p>
         <b>Why.</b>{" "}
-        {view.readings.length === 1 && !view.carried
-          ? `The limits lie ${unit.said(band)} apart; one reading is all there is to go by.`
-          : sensitivity === null
-            ? `The round is ${unit.figure(advice.spread)} wide, and no adjuster changes what is read here.`
-            : advice.spread > band
-              ? `The round is ${unit.figure(advice.spread)} wide and the limits lie ${unit.figure(band)} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`
-              : advice.reasons.includes("not-provable")
-                ? `The round is ${unit.figure(advice.spread)} wide and fits the limits, but leaves no room for the reading's uncertainty of ${unit.said(view.expandedUncertainty, 1)}. A finer instrument could prove it.`
-                : `The round is ${unit.figure(advice.spread)} wide and the limits lie ${unit.figure(band)} apart: one setting holds all of it.`}
-        {advice.reasons.includes("provisional") &&
-          sensitivity !== null &&
-          advice.spread <= band &&
+        {upper
+          ? `Worn is what is beyond ${unit.said(limits.hi)}; a chain cannot be too little worn.`
+          : view.readings.length === 1 && !view.carried
+            ? `The limits lie ${unit.said(limits.hi - limits.lo)} apart; one reading is all there is to go by.`
+            : !advice
+              ? `The round is ${unit.figure(judged.spread)} wide, and no adjuster changes what is read here.`
+              : held()}
+        {advice?.reasons.includes("provisional") &&
+          judged.holds !== "too-wide" &&
           " The adjuster does not reach far enough; it goes as far as it can."}
       </p>
       <details className="mt-2">
@@ -63,12 +70,13 @@ export function WhyMove({
         </summary>
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 mt-2">
           <Fact name="Limits">
-            {unit.figure(limits.lo)} to {unit.figure(limits.hi)} {unit.unit}, {limits.source}, revision{" "}
-            {limits.revision}
+            {upper ? "up to " : `${unit.figure(limits.lo)} to `}
+            {unit.figure(limits.hi)} {unit.unit}, {limits.source}, revision {limits.revision}
           </Fact>
           <Fact name="Uncertainty of a reading">
-            ±{f(view.expandedUncertainty)} {unit.unit} (k = 2): {instrument.name}, step {f(instrument.resolution)} as
-            r/√6, certificate ±{f(instrument.expandedUncertainty)} (JCGM 100)
+            ±{unit.said(view.expandedUncertainty, 1)} (k = 2): {instrument.name}, step{" "}
+            {shows.shown(instrument.resolution)} {shows.symbol} as r/√6, certificate ±
+            {shows.shown(instrument.expandedUncertainty)} {shows.symbol} (JCGM 100)
           </Fact>
           {view.budget && (
             <Fact name="What it is made of">
@@ -81,26 +89,24 @@ export function WhyMove({
               />
             </Fact>
           )}
-          <Fact name="Verdict">Guard bands of that uncertainty at both limits (ISO 14253-1)</Fact>
-          {sensitivity !== null && <Fact name="A mm of it">{sensitivityWords(element, sensitivity)}</Fact>}
-          {learnt && (
-            <Fact name="Response">
-              {learnt.moves === 0
-                ? `${law}, by calculation; nothing learnt yet, taken as ±20 %`
-                : `${law} ± ${f(2 * learnt.sd)}, learnt from ${learnt.moves} of ${learnt.evidence.length} moves`}
-            </Fact>
+          <Fact name="Verdict">
+            Guard bands of that uncertainty at {upper ? "the limit" : "both limits"} (ISO 14253-1)
+          </Fact>
+          {sensitivity !== null && (
+            <Fact name={`A ${lengthUnit()} of it`}>{sensitivityWords(element, sensitivity)}</Fact>
           )}
+          {learnt && adjuster.adjuster && <Fact name="Response">{responseWords(stage, learnt)}</Fact>}
           {fit && <Fact name="Waves found">{wavesWords(element, fit)}</Fact>}
           {fit && (
             <Fact name={frameOf(element).teeth ? "Worst over the hunting cycle" : "Worst round the turn"}>
-              {f(fit.least.value)} to {f(fit.greatest.value)} {unit.unit}
+              {unit.range(fit.least.value, fit.greatest.value, 1)} {unit.unit}
               {fit.least.turnsBetween > 1 && `, every ${fit.least.turnsBetween} turns`}
             </Fact>
           )}
-          {advice.move && (
+          {advice?.move && adjuster.adjuster && (
             <Fact name="Move before rounding">
-              {f(advice.move.amount)} {advice.move.unit}, which is {f(Math.abs(advice.move.centreDistanceChangeMm))} mm{" "}
-              {advice.move.direction}
+              {exactAmount(advice.move.amount, advice.move.unit)}, which is{" "}
+              {lengthWords(Math.abs(advice.move.centreDistanceChangeMm), 3)} {advice.move.direction}
             </Fact>
           )}
         </dl>
@@ -108,11 +114,6 @@ export function WhyMove({
     </div>
   );
 }
-
-const unitWord = (stage: Stage): string =>
-  ({ turns: "turn", mm: "mm", deg: "degree", "mm-at-lever": "mm at the lever", "mm-of-shim": "mm of shim" })[
-    stage.adjuster.adjuster ? unitOf(stage.adjuster.adjuster) : "mm"
-  ];
 
 function Fact({ name, children }: { name: string; children: ReactNode }) {
   return (

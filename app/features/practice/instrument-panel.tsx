@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from "react";
-import { centreChange } from "~/core/advice";
+import { adjusterNow, centreChange } from "~/core/advice";
 import { isKind } from "~/core/logbook";
 import { type HiddenStage, type SimulatedKey, seededRandom, simulatedInstruments, wedgeReading } from "~/core/practice";
 import { Button } from "~/ui/button";
@@ -17,7 +17,7 @@ export function InstrumentPanel() {
 }
 
 function Panel() {
-  const { stage, job } = useJobScreen();
+  const { stage, entered, before, job } = useJobScreen();
   const [key, setKey] = useState<SimulatedKey>("lever");
   const [said, setSaid] = useState("");
   const field = useRef<HTMLInputElement | null>(null);
@@ -30,11 +30,16 @@ function Panel() {
     return () => document.removeEventListener("focusin", remember);
   }, []);
   const random = useMemo(() => seededRandom(seedOf(job.entries[0]?.id ?? stage.id)), [job.entries[0]?.id, stage.id]);
-  const { adjuster } = stage.adjuster;
+  const { adjuster } = entered.adjuster;
+  let at = before.moved;
   const moved = job.entries
     .filter(isKind("move"))
     .filter((move) => move.stageId === stage.id)
-    .map((move) => (adjuster ? centreChange(adjuster, move.body.amount) : 0));
+    .map((move) => {
+      const change = adjuster ? centreChange(adjusterNow(adjuster, at), move.body.amount) : 0;
+      at += move.body.amount;
+      return change;
+    });
   const send = () => {
     const into = field.current;
     if (!into?.isConnected) return setSaid("Put the cursor into a field first.");

@@ -24,7 +24,13 @@ const read = (typed: string, phase = "as-found") => ({
   method,
   readings: [{ tooth: 1, turn: 1, typed, struck: false, repeats: null }],
 });
-const safe = { kind: "isolated", lock: "4", acknowledged: ["electric", "air", "loads", "hands"] };
+const safe = {
+  kind: "isolated",
+  lock: "4",
+  noLock: null,
+  acknowledged: [{ key: "quick-safe", text: "Supply isolated" }],
+  notAcknowledged: [],
+};
 const move = { kind: "move", amount: 0.05, did: "otherwise", advised: null, reasons: [], note: "" };
 const firm = { kind: "clamp", clamp: 1, of: 1, pass: 2, passes: 2, state: "firm", torqueNm: 9 };
 
@@ -55,7 +61,10 @@ test("a whole job goes on its way in order: opened, what was done, signed by wha
   const waiting = await allWaiting();
   expect(waiting.map(({ payload }) => payload.kind)).toEqual(["job-opened", "isolated", "round", "signature"]);
   expect(new Set(waiting.map(({ jobId }) => jobId)).size).toBe(1);
-  expect(waiting[3]?.payload).toMatchObject({ seenEntry: waiting[2]?.payload.id, comment: "Fine" });
+  expect(waiting[3]?.payload).toMatchObject({
+    saw: [waiting[0]?.payload.entryId, waiting[1]?.payload.id, waiting[2]?.payload.id],
+    comment: "Fine",
+  });
 });
 
 test("one thing refused and nothing is sent", async () => {

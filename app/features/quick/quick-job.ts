@@ -56,8 +56,9 @@ export async function doQuickJob(
     if (!built.ok) return built;
     entries.push(built.value);
   }
-  const { provisional } = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
-  await openHere(kit, { id: jobId, stageIds: [stage.id], reason, firstBuild: false });
+  const { provisional } = jobRecord(entries, stage);
+  const openingId = v7();
+  await openHere(kit, { id: jobId, entryId: openingId, stageIds: [stage.id], reason, firstBuild: false });
   const url = `/jobs/${jobId}/entries`;
   for (const payload of payloads) await putOnItsWay({ id: payload.id, jobId, url, payload });
   const signature = {
@@ -65,7 +66,7 @@ export async function doQuickJob(
     id: v7(),
     jobId,
     madeAt: new Date().toISOString(),
-    seenEntry: payloads[payloads.length - 1]?.id,
+    saw: [openingId, ...payloads.map(({ id }) => id)],
     stages: [{ stageId: stage.id, provisional, nextDate }],
     comment,
   };
@@ -88,5 +89,5 @@ export function quickProvisional(kit: Kit, stage: Stage, work: readonly Record<s
     order: i,
     payload: { ...item, id: String(i), kind: String(item.kind), stageId: stage.id, madeAt: kit.now },
   }));
-  return jobRecord(withWaiting([], waiting, making), { id: stage.id, clamps: stage.geometry.clamps }).provisional;
+  return jobRecord(withWaiting([], waiting, making), stage).provisional;
 }

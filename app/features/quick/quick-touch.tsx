@@ -2,6 +2,7 @@ import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
+import { hasClick } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { unitById } from "~/core/quantity";
 import { gearsOf } from "~/core/stages";
@@ -10,14 +11,22 @@ import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
 import { nothingToAdjust } from "../job/how-to-read";
 import { methodInput, methodOf } from "../job/method-form";
+import { useWedgeGuard } from "../practice/wedge-guard";
 import { parseAmount, unitHint } from "../words/amount";
-import { feelSaysWords, readWords } from "../words/entry";
+import { readWords } from "../words/entry";
+import { feltWords } from "../words/feel";
 import { measuredWords, placeOf, stageUnit, tightWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
-import { provisionalWords } from "../words/state";
+import { noLocks, provisionalWords } from "../words/state";
 import { day } from "../words/times";
 import { doQuickJob, quickProvisional } from "./quick-job";
 import { type Read, ReadOne, typedOf, type Way } from "./read-one";
+
+/** The one thing that is asked here; nothing else is said to have been acknowledged. */
+const quickSafe = {
+  key: "quick-safe",
+  text: "Supply isolated and proved dead, air vented, loads and springs held.",
+};
 
 const unread: Read = { typed: "", felt: null };
 
@@ -26,10 +35,13 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const navigate = useNavigate();
   const standing = kit.standings.find((item) => item.stageId === stage.id) ?? null;
   const tooth = standing?.result?.tightTooth ?? 1;
-  const [way, setWay] = useState<Way>(standing?.felt ? "feel" : "numbers");
+  const clicks = hasClick(stage);
+  const [way, setWay] = useState<Way>(standing?.felt && clicks ? "feel" : "numbers");
   const [gear, setGear] = useState("");
   const [lock, setLock] = useState("");
+  const [how, setHow] = useState<(typeof noLocks)[number] | null>(null);
   const [safe, setSafe] = useState(false);
+  useWedgeGuard();
   const [found, setFound] = useState(unread);
   const [left, setLeft] = useState(unread);
   const [moved, setMoved] = useState<"no" | "plus" | "minus">("no");
@@ -51,7 +63,13 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
 
   const reading = (read: Read, phase: "as-found" | "check"): Record<string, unknown> =>
     way === "feel"
-      ? { kind: "feel", phase, method: "by hand", places: [{ tooth, feel: read.felt }] }
+      ? {
+          kind: "feel",
+          phase,
+          method: "by hand",
+          places: [{ tooth, feel: read.felt }],
+          ...(method.gear ? { gear: method.gear } : {}),
+        }
       : {
           kind: "round",
           phase,
@@ -63,7 +81,17 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const size = parsed.ok ? parsed.value : Number.NaN;
   const has = (read: Read) => (way === "feel" ? read.felt !== null : read.typed.trim() !== "");
   const work = (): Record<string, unknown>[] => [
-    ...(safe || lock ? [{ kind: "isolated", lock, acknowledged: ["electric", "air", "loads", "hands"] }] : []),
+    ...(safe
+      ? [
+          {
+            kind: "isolated",
+            lock: how ? "" : lock,
+            noLock: how && { key: how.key, text: how.text },
+            acknowledged: [quickSafe],
+            notAcknowledged: [],
+          },
+        ]
+      : []),
     ...(has(found) ? [reading(found, "as-found")] : []),
     ...(moved === "no"
       ? []
@@ -114,7 +142,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     <form onSubmit={finish} onChange={clear} className="grid gap-6 max-w-2xl" noValidate>
       <p className="text-lg text-mid">
         {standing?.readAt
-          ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feelSaysWords[standing.felt] : standing.result ? readWords(standing.result) : ""}.`
+          ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feltWords(standing.felt) : standing.result ? readWords(standing.result) : ""}.`
           : "Never read before."}{" "}
         Limits {spoken.range(stage.limits.lo, stage.limits.hi)} {spoken.unit}.
       </p>
@@ -122,8 +150,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
         <Tick
           label={
             <span className="text-lg">
-              <b>Safe:</b> supply locked off and proved dead, air vented, loads and springs held. Local rules come
-              first.
+              <b>Safe:</b> {quickSafe.text} <span className="text-mid">Local rules come first.</span>
             </span>
           }
           checked={safe}
@@ -134,24 +161,36 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
             {problem("safe")}
           </p>
         )}
-        <Field
-          className="max-w-60"
-          label="Number of the lock"
-          value={lock}
-          onChange={(event) => setLock(event.target.value)}
-          autoComplete="off"
-          error={problem("lock")}
+        <Choice
+          legend="Held off by"
+          name="safe-how"
+          value={how?.key ?? "locked"}
+          onChange={(value) => setHow(noLocks.find(({ key }) => key === value) ?? null)}
+          options={[
+            { value: "locked" as string, label: "A lock" },
+            ...noLocks.map(({ key, text }) => ({ value: key as string, label: `No lock: ${text.toLowerCase()}` })),
+          ]}
         />
+        {!how && (
+          <Field
+            className="max-w-60"
+            label="Number of the lock"
+            value={lock}
+            onChange={(event) => setLock(event.target.value)}
+            autoComplete="off"
+            error={problem("lock")}
+          />
+        )}
       </section>
       <section className="grid gap-3">
         <Choice
           legend="Read"
           name="way"
           value={way}
-          onChange={(value) => setWay(value as Way)}
+          onChange={setWay}
           options={[
             { value: "numbers", label: measuredWords[method.quantity].name.toLowerCase() },
-            { value: "feel", label: "by feel" },
+            ...(clicks ? [{ value: "feel" as const, label: "by feel" }] : []),
           ]}
         />
         {gears.length > 0 && (

@@ -3,18 +3,18 @@ import { learnStage } from "~/app/features/job/learn-stage";
 import { roundView } from "~/app/features/job/round-view";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
-import { type Feel, feels, judgeFeel, knownIn } from "~/core/logbook";
-import { measuredUnit } from "~/core/stages";
+import { type Feel, feels, feltArc, judgeFelt, knownIn } from "~/core/logbook";
+import { frameOf, measuredUnit } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
+import { stoodAdjuster } from "~/operations/build-entry";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import type { Method } from "../job/method-form";
 import { usePreferences } from "../people/use-preferences";
 import { amountWords } from "../words/amount";
-import { feelSaysWords } from "../words/entry";
+import { feltState, feltWords } from "../words/feel";
 import { stageUnit } from "../words/quantity";
 import { withUnit } from "../words/spoken";
-import { verdictState } from "../words/state";
 
 export type Way = "numbers" | "feel";
 export type Read = { typed: string; felt: Feel | null };
@@ -49,21 +49,22 @@ export function ReadOne({
   const { school } = usePreferences();
   const view = useMemo(() => {
     if (read.typed.trim() === "") return null;
-    const learnt = learnStage(stage, before?.moves ?? [], kit.instruments);
+    const learnt = learnStage(stage, before?.moves ?? []);
     return roundView({
-      stage,
+      stage: { ...stage, adjuster: stoodAdjuster(stage, before?.moved ?? 0) },
       instrument: method.instrument,
       method,
       phase: "carries",
       readings: [],
       open: { typed: typedOf(read, method), tooth },
       known: knownIn(before?.known ?? [], method.gear),
-      response: learnt && learnt.moves > 0 ? { perUnit: learnt.perUnit, sd: learnt.sd } : undefined,
+      response: learnt ?? undefined,
       school,
     });
-  }, [stage, kit.instruments, method, before, read.typed, tooth, school, read]);
+  }, [stage, method, before, read.typed, tooth, school, read]);
   if (way === "feel") {
-    const judged = read.felt && judgeFeel([read.felt]);
+    const places = frameOf(stage.geometry.element).places;
+    const judged = read.felt && judgeFelt([{ tooth, feel: read.felt }], places, feltArc(places, stage.geometry.arcDeg));
     return (
       <fieldset>
         <legend className="font-semibold mb-1">{label}</legend>
@@ -82,7 +83,7 @@ export function ReadOne({
         </div>
         {judged && (
           <p className="mt-2 flex gap-3 items-center text-lg" role="status">
-            <StateMark state={verdictState[judged.verdict]} /> {feelSaysWords[judged.says]}
+            <StateMark state={feltState[judged.verdict]} /> {feltWords(judged)}
           </p>
         )}
         {problem && (
@@ -100,6 +101,9 @@ export function ReadOne({
       <Field
         label={label}
         inputMode="decimal"
+        data-reading=""
+        // The Enter of a reading, or of an instrument, signs nothing.
+        onKeyDown={(event) => event.key === "Enter" && event.preventDefault()}
         className="max-w-72 [&_input]:text-3xl [&_input]:min-h-16 [&_input]:figure"
         value={read.typed}
         onChange={(event) => onRead({ ...read, typed: event.target.value })}

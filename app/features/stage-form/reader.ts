@@ -1,4 +1,13 @@
-import { accept, type Dimension, parseNumber, parseQuantity, type Refusal, type Result, refuse } from "~/core/quantity";
+import {
+  accept,
+  type Dimension,
+  parseNumber,
+  parseQuantity,
+  type Refusal,
+  type RefusalCode,
+  type Result,
+  refuse,
+} from "~/core/quantity";
 
 /** What stands in the fields, by name. */
 export type Texts = Record<string, string>;
@@ -42,7 +51,7 @@ export class Reader {
     return this.text(name);
   }
   /** Notes a refusal on a field where something holds or not; a NaN has its own refusal already. */
-  want(name: string, holds: boolean, code: string): void {
+  want(name: string, holds: boolean, code: RefusalCode): void {
     if (!holds && !(name in this.problems)) this.problems[name] = { code, path: [name], facts: {} };
   }
   done<T>(value: T): Read<T> {

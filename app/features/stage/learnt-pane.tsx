@@ -1,8 +1,6 @@
 import { Link } from "react-router";
-import { formatNumber } from "~/app/features/words/figure";
-import { type MoveEvidence, unitOf } from "~/core/advice";
-import { judgedUnit, sensitivityOf } from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
+import { type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
+import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { nothingToAdjust } from "../job/how-to-read";
 import { learnStage } from "../job/learn-stage";
@@ -10,6 +8,7 @@ import { sensitivityWords } from "../job/sensitivity-words";
 import type { StageBefore } from "../job/stage-before";
 import { amountWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
+import { responseWords } from "../words/response";
 
 const whyWords: Record<MoveEvidence["why"], string> = {
   used: "counts",
@@ -20,22 +19,11 @@ const whyWords: Record<MoveEvidence["why"], string> = {
 };
 
 /** The adjuster, what a unit of it really does on this stage, and the moves that taught it. */
-export function LearntPane({
-  stage,
-  before,
-  instruments,
-  mayEdit,
-}: {
-  stage: Stage;
-  before: StageBefore;
-  instruments: readonly Instrument[];
-  mayEdit: boolean;
-}) {
+export function LearntPane({ stage, before, mayEdit }: { stage: Stage; before: StageBefore; mayEdit: boolean }) {
   const { adjuster } = stage;
-  const learnt = learnStage(stage, before.moves, instruments);
+  const learnt = learnStage(stage, before.moves);
   const { element } = stage.geometry;
   const spoken = stageUnit(element);
-  const f = (value: number) => formatNumber(value, 3);
   const { lo, aim, hi } = stage.limits;
   const middle = aim ?? (lo + hi) / 2;
   const sensitivity = sensitivityOf(element, middle, middle);
@@ -53,9 +41,6 @@ export function LearntPane({
     );
   const unit = unitOf(adjuster.adjuster);
   const eccentric = adjuster.adjuster.type === "eccentric";
-  const per = eccentric
-    ? "of its law"
-    : `${judgedUnit[spoken.quantity].unit}${spoken.quantity === "sag" ? " squared" : ""} a ${unitWords[unit]}`;
   return (
     <section aria-labelledby="adjuster">
       <div className="flex gap-4 items-baseline justify-between">
@@ -65,12 +50,7 @@ export function LearntPane({
         {mayEdit && <Link to={`/stages/${stage.id}/adjuster`}>Revise the adjuster</Link>}
       </div>
       <p className="text-lg">
-        <span className="figure font-semibold">{f(learnt.perUnit)}</span> {per} ±{" "}
-        <span className="figure">{f(2 * learnt.sd)}</span>,{" "}
-        {learnt.moves === 0
-          ? "by calculation; no move has taught it yet"
-          : `learnt from ${learnt.moves} of ${learnt.evidence.length} moves`}
-        .
+        <span className="figure">{responseWords(stage, learnt)}</span>.
       </p>
       <p className="text-mid">
         + is {adjuster.positiveWord}, − is {adjuster.negativeWord}
@@ -85,8 +65,10 @@ export function LearntPane({
         <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>
         <p>
           The law of the adjuster and {sensitivity === null ? "the geometry" : sensitivityWords(element, sensitivity)}{" "}
-          say what a unit should do, taken as ±30 % (common practice); each move between two rounds pulls that towards
-          what it really did, by regression through the origin with the reading's uncertainty.
+          say what a unit should do, taken as good to one part in{" "}
+          {stiffnessGuessed(element) ? "two" : priorWidth(element) < 0.2 ? "seven" : "three"} (1 sd, common practice);
+          each move between two rounds pulls that towards what it really did, by regression through the origin with the
+          reading's uncertainty.
         </p>
         <ul>
           {[...learnt.evidence].reverse().map((move, i) => (
@@ -105,14 +87,6 @@ export function LearntPane({
     </section>
   );
 }
-
-const unitWords = {
-  mm: "mm",
-  turns: "turn",
-  "mm-at-lever": "mm at the lever",
-  deg: "degree",
-  "mm-of-shim": "mm of shim",
-};
 
 /** What each move did, against how much it was moved; the line is what was learnt. Hollow: left out. */
 function Scatter({

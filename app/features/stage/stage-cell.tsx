@@ -4,7 +4,8 @@ import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { SmallBandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark, stateWord } from "~/ui/state-mark";
-import { feelSaysWords, readWords } from "../words/entry";
+import { readWords } from "../words/entry";
+import { feltWords } from "../words/feel";
 import { inUnitsOf } from "../words/figure";
 import { sizeWords, stageUnit } from "../words/quantity";
 
@@ -23,7 +24,7 @@ export function StageCell({
   const state = standing?.state ?? "unknown";
   const result = standing?.result ?? null;
   const { read, range } = inUnitsOf(machine, () => ({
-    read: standing?.felt ? feelSaysWords[standing.felt] : result ? readWords(result) : "never read",
+    read: standing?.felt ? feltWords(standing.felt) : result ? readWords(result) : "never read",
     range: stageUnit(element).range(lo, hi),
   }));
   return (

@@ -3,7 +3,8 @@ import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { stateWord } from "~/ui/state-mark";
 import { capital } from "../words/count";
-import { feelSaysWords, readWords } from "../words/entry";
+import { readWords } from "../words/entry";
+import { feltWords } from "../words/feel";
 import { placeOf, stageUnit } from "../words/quantity";
 import { day } from "../words/times";
 
@@ -24,7 +25,7 @@ export function StandingWhy({
   return (
     <section aria-labelledby="standing">
       <h2 id="standing" className="text-xl font-bold">
-        {standing?.felt ? capital(feelSaysWords[standing.felt]) : capital(stateWord[standing?.state ?? "unknown"])}
+        {standing?.felt ? capital(feltWords(standing.felt)) : capital(stateWord[standing?.state ?? "unknown"])}
         {standing?.readAt && <span className="font-normal text-mid">, read {day(standing.readAt, timeZone)}</span>}
       </h2>
       {standing?.changedSince && (
@@ -56,7 +57,8 @@ export function StandingWhy({
               . Limits {f(lo)} to {f(hi)} {unit}: {source}, revision {revision}. The reading's expanded uncertainty of ±
               {f(result.expandedUncertainty)} {unit} (k = 2) guards both limits (ISO 14253-1): inside only where all of
               it is clear of them, outside where some of it is surely beyond, near the edge in between.
-              {!result.fits && " The round is wider than the limits lie apart: no setting can hold it."}
+              {standing?.judged?.holds === "too-wide" &&
+                " The round is wider than the limits lie apart: no setting can hold it."}
             </p>
           </details>
         </>

@@ -24,6 +24,7 @@ const trend = (more: Partial<StageTrend> = {}): StageTrend => ({
     at: "2027-01-01T00:00:00.000Z",
     earliest: "2026-12-01T00:00:00.000Z",
     latest: "2027-03-01T00:00:00.000Z",
+    coverage: 0.98,
   },
   ...more,
 });
@@ -45,7 +46,10 @@ test("without a drift it looks a third of the way ahead; the headline says what 
   expect(trendRows(none).to).toBeCloseTo(266, 9);
   expect(trendNews(none, "Europe/London", "hours", limits)).toBe("It does not drift out by what was read so far");
   expect(trendNews(trend(), "Europe/London", "hours", limits)).toBe("It will be too loose about 1 January 2027");
-  const byUsage = trend({ axis: "usage", drift: { limit: "lo", at: "12400.2", earliest: "12000", latest: "13000" } });
+  const byUsage = trend({
+    axis: "usage",
+    drift: { limit: "lo", at: "12400.2", earliest: "12000", latest: "13000", coverage: 0.98 },
+  });
   expect(trendNews(byUsage, "Europe/London", "hours", limits)).toMatch(/^It will be too tight about 12.?400 hours$/);
   expect(trendNews(none, "Europe/London", "hours", { lo: 0.05, hi: 0.16 })).toBe("It lies outside its limits already");
 });

@@ -50,6 +50,19 @@ function plainAmount(size: number, unit: MoveUnit, step: number): string {
   }
 }
 
+/** A size before it is rounded to what a hand can set: "0.137 mm", "0.0054 in", "7.84°". */
+export function exactAmount(amount: number, unit: MoveUnit): string {
+  const size = Math.abs(amount);
+  switch (unit) {
+    case "turns":
+      return `${formatNumber(size, 3)} turns`;
+    case "deg":
+      return `${formatNumber(size, 2)}°`;
+    default:
+      return lengthWords(size, 3);
+  }
+}
+
 /** In what a size is typed. */
 export function unitHint(unit: MoveUnit): string {
   const [lengths, other] =

@@ -9,17 +9,51 @@ const words = (kind: string, body: object, readings: object[] = []) => {
   const { title, detail } = entryWords({ kind, body, readings } as unknown as Entry, { ...testStage("s"), adjuster });
   return `${title} | ${detail}`;
 };
-const result = { quantity: "backlash", count: 12, min: 0.064, max: 0.12, verdict: "does-not-conform", fits: true };
+const result = {
+  quantity: "backlash",
+  count: 12,
+  min: 0.064,
+  max: 0.12,
+  verdict: "does-not-conform",
+  holds: "provable",
+};
 
 test.each([
   ["job-opened", { reason: "Squeals" }, "Job opened | Squeals"],
-  ["isolated", { lock: "12" }, "Isolated, lock 12 | Proved dead"],
-  ["live", { saw: [] }, "Live | All clear acknowledged"],
-  ["live", { saw: ["clamp 2 snug"] }, "Live | Acknowledged although clamp 2 snug"],
+  [
+    "isolated",
+    { lock: "12", noLock: null, acknowledged: [], notAcknowledged: [{ key: "air", text: "Air vented" }] },
+    "Isolated, lock 12 | Nothing was acknowledged. Not acknowledged: Air vented",
+  ],
+  [
+    "isolated",
+    {
+      lock: null,
+      noLock: { key: "plug", text: "The plug is out and in my pocket" },
+      acknowledged: [{ key: "air", text: "Air vented" }],
+      notAcknowledged: [],
+    },
+    "Isolated, no lock: The plug is out and in my pocket | Acknowledged: Air vented",
+  ],
+  // Of an entry that kept the codes alone, what they stand for.
+  [
+    "isolated",
+    { lock: "12", noLock: null, acknowledged: [{ key: "electric", text: "" }], notAcknowledged: [] },
+    "Isolated, lock 12 | Acknowledged: electrical supply",
+  ],
+  [
+    "live",
+    {
+      acknowledged: [{ key: "guards-on", text: "Guards are on" }],
+      saw: ["clamp 2 snug"],
+      notKnown: ["clamp 1 not logged in this job"],
+    },
+    "Live | Acknowledged: Guards are on. Seen then: clamp 2 snug. Not known then: clamp 1 not logged in this job",
+  ],
   ["round", { phase: "as-found", result }, "As found, 12 readings | 0.06 to 0.12 mm, outside"],
   [
     "round",
-    { phase: "check", result: { ...result, fits: false } },
+    { phase: "check", result: { ...result, holds: "too-wide" } },
     "Check round, 12 readings | 0.06 to 0.12 mm, outside, wider than its limits",
   ],
   ["move", { amount: -0.1875, unit: "turns", did: "so", note: "" }, "Jack screw 3/16 of a turn in | As advised"],
@@ -35,24 +69,59 @@ test.each([
   ],
   [
     "proof",
-    { direction: "forwards", speed: "slow", currentA: 1.36, temperatureC: null, noise: "even hum" },
+    {
+      way: "powered",
+      outcome: "ran",
+      direction: "forwards",
+      speed: "slow",
+      currentA: 1.36,
+      temperatureC: null,
+      noise: "even hum",
+    },
     "Run forwards, slow | 1.4 A, even hum",
   ],
   [
+    "proof",
+    {
+      way: "by-hand",
+      outcome: "stopped",
+      direction: "backwards",
+      speed: "slow",
+      currentA: null,
+      temperatureC: null,
+      noise: "",
+    },
+    "Turned by hand backwards, slow | was stopped",
+  ],
+  [
+    "clamp",
+    { clamp: 1, of: 2, state: "firm", torqueNm: 1.2, pass: 2, passes: 2 },
+    "Clamp 1 of 2 firm | 1.2 N·m, pass 2 of 2",
+  ],
+  [
     "signature",
-    { record: { asFound: result, asLeft: null }, comment: "Quiet" },
-    "Signed | 0.06 to 0.12 mm as found, not read as left. Quiet",
+    {
+      record: { asFound: result, asLeft: null },
+      comment: "Quiet",
+      unproven: [{ gear: null, direction: "backwards" }],
+    },
+    "Signed | 0.06 to 0.12 mm as found, not read as left. Not proven under power: backwards. Quiet",
   ],
   ["job-opened", { reason: "New press", firstBuild: true }, "First build | New press"],
   [
     "feel",
-    { phase: "check", method: "paper strip", places: [{ tooth: 4 }, { tooth: 9 }], says: "leans-tight" },
+    {
+      phase: "check",
+      method: "paper strip",
+      places: [{ tooth: 4 }, { tooth: 9 }],
+      judged: { verdict: "near", side: "tight" },
+    },
     "Check round, paper strip, 2 places | leans to tight, by feel",
   ],
   [
     "feel",
-    { phase: "as-found", method: "by hand", places: [{ tooth: 4 }], says: "right" },
-    "As found, by hand, tooth 4 | right by feel",
+    { phase: "as-found", method: "by hand", of: null, places: [{ tooth: 4, feel: "small click" }], judged: null },
+    "As found, by hand, tooth 4 | too few places felt to tell",
   ],
   ["loose-thing", { thing: "paper strip", state: "in", where: "mesh" }, "Paper strip in | mesh"],
   [
@@ -62,7 +131,11 @@ test.each([
   ],
   [
     "signature",
-    { record: { asFound: null, asLeft: null, asLeftByFeel: "right" }, comment: "" },
+    {
+      record: { asFound: null, asLeft: null, asLeftByFeel: { verdict: "inside", side: null } },
+      comment: "",
+      unproven: [],
+    },
     "Signed | nothing measured as found, right by feel",
   ],
   ["open-point", { text: "Gear on order" }, "Open point | Gear on order"],

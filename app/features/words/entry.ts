@@ -1,27 +1,28 @@
 import { formatNumber } from "~/app/features/words/figure";
-import type { Bodies, Entry, FeelSays, RoundResult, SignedRecord } from "~/core/logbook";
+import {
+  type Bodies,
+  type Entry,
+  feltOf,
+  type RoundResult,
+  type RunOutcome,
+  type Said,
+  type SignedRecord,
+} from "~/core/logbook";
 import { frameOf, type StageElement } from "~/core/stages";
 import type { Stage, StageAdjuster } from "~/data/queries/stages";
 import { stateWord } from "~/ui/state-mark";
 import { leavesText, piecesText } from "../stacks/stack-words";
 import { amountWords } from "./amount";
 import { capital } from "./count";
+import { feltWords } from "./feel";
 import { notedWords } from "./noted";
+import { unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn, sideWords } from "./quantity";
-import { spoken } from "./spoken";
-import { verdictState } from "./state";
+import { shortCautions, verdictState } from "./state";
 import { dateWords } from "./times";
+import { torqueWords } from "./torque";
 
 const phaseWords = { "as-found": "As found", set: "While setting", check: "Check round" } as const;
-
-export const feelSaysWords: Record<FeelSays, string> = {
-  right: "right by feel",
-  "leans-loose": "leans to loose, by feel",
-  "leans-tight": "leans to tight, by feel",
-  "too-loose": "too loose, by feel",
-  "too-tight": "too tight, by feel",
-  "not-round": "binds and knocks in one turn: not round, by feel",
-};
 
 /** What was read, with its unit: "0.12 to 0.15 mm", "210 to 240 N". */
 export function readWords(result: Pick<RoundResult, "min" | "max" | "quantity">): string {
@@ -42,10 +43,33 @@ const placeIn = (element: StageElement | undefined, place: number): string =>
   element ? placeWords(frameOf(element), place) : `tooth ${place}`;
 
 const resultWords = (result: RoundResult) =>
-  `${result.gear ? `${result.gear}: ` : ""}${readWords(result)}, ${stateWord[verdictState[result.verdict]]}${result.fits ? "" : ", wider than its limits"}`;
+  `${result.gear ? `${result.gear}: ` : ""}${readWords(result)}, ${stateWord[verdictState[result.verdict]]}${result.holds === "too-wide" ? ", wider than its limits" : ""}`;
 
 const overdueWords = ({ overdue }: { overdue?: string }): string =>
   overdue ? `; an instrument was overdue, since ${dateWords(overdue)}` : "";
+
+/** What somebody acknowledged, word for word; of an entry that kept the codes alone, what they stand for. */
+const saidWords = (said: readonly Said[]): string =>
+  said.length === 0
+    ? "Nothing was acknowledged"
+    : `Acknowledged: ${said.map(({ key, text }) => text || shortCautions[key] || key).join("; ")}`;
+
+function isolatedWords({ lock, noLock, acknowledged, notAcknowledged }: Bodies["isolated"]): {
+  title: string;
+  detail: string;
+} {
+  const not = notAcknowledged.map(({ text }) => text).join("; ");
+  return {
+    title: lock === null ? `Isolated, no lock: ${noLock?.text ?? "not said how"}` : `Isolated, lock ${lock}`,
+    detail: [saidWords(acknowledged), not && `Not acknowledged: ${not}`].filter(Boolean).join(". "),
+  };
+}
+
+export const outcomeWords: Record<RunOutcome, string> = {
+  ran: "ran as it should",
+  stalled: "stalled",
+  stopped: "was stopped",
+};
 
 /** An entry in a line: what was done, and what came of it. */
 export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string; detail: string } {
@@ -55,12 +79,17 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     case "job-opened":
       return { title: entry.body.firstBuild ? "First build" : "Job opened", detail: entry.body.reason };
     case "isolated":
-      return { title: `Isolated, lock ${entry.body.lock}`, detail: "Proved dead" };
+      return isolatedWords(entry.body);
     case "live":
       return {
         title: "Live",
-        detail:
-          entry.body.saw.length === 0 ? "All clear acknowledged" : `Acknowledged although ${entry.body.saw.join(", ")}`,
+        detail: [
+          saidWords(entry.body.acknowledged),
+          entry.body.saw.length > 0 ? `Seen then: ${entry.body.saw.join(", ")}` : "",
+          entry.body.notKnown.length > 0 ? `Not known then: ${entry.body.notKnown.join(", ")}` : "",
+        ]
+          .filter(Boolean)
+          .join(". "),
       };
     case "round": {
       const { phase, result } = entry.body;
@@ -78,9 +107,9 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
       };
     }
     case "feel": {
-      const { phase, method, places, says } = entry.body;
+      const { phase, method, places } = entry.body;
       const where = places.length === 1 ? placeIn(element, places[0]?.tooth ?? 1) : `${places.length} places`;
-      return { title: `${phaseWords[phase]}, ${method}, ${where}`, detail: feelSaysWords[says] };
+      return { title: `${phaseWords[phase]}, ${method}, ${where}`, detail: feltWords(feltOf(entry.body, element)) };
     }
     case "loose-thing": {
       const { thing, state, where } = entry.body;
@@ -113,18 +142,19 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     }
     case "clamp": {
       const { clamp, of, state, torqueNm, pass, passes } = entry.body;
-      const torque = torqueNm === null ? "" : `${spoken("N·m", 0).said(torqueNm)}, pass ${pass} of ${passes}`;
+      const torque = torqueNm === null ? "" : `${torqueWords(torqueNm)}, pass ${pass} of ${passes}`;
       return { title: `Clamp ${clamp} of ${of} ${state}`, detail: torque };
     }
     case "proof": {
-      const { direction, speed, currentA, temperatureC, noise, gear } = entry.body;
+      const { way, outcome, direction, speed, currentA, temperatureC, noise, gear } = entry.body;
       const measured = [
+        outcome === null || outcome === "ran" ? "" : outcomeWords[outcome],
         currentA === null ? "" : `${formatNumber(currentA, 1)} A`,
         temperatureC === null ? "" : `${formatNumber(temperatureC, 0)} °C`,
         noise,
       ];
       return {
-        title: `Run ${direction}, ${speed}${gear ? `, ${gear}` : ""}`,
+        title: `${way === "by-hand" ? "Turned by hand" : "Run"} ${direction}, ${speed}${gear ? `, ${gear}` : ""}`,
         detail: measured.filter(Boolean).join(", "),
       };
     }
@@ -135,7 +165,9 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     case "signature": {
       return {
         title: "Signed",
-        detail: [signedWords(entry.body.record), entry.body.comment].filter(Boolean).join(". "),
+        detail: [signedWords(entry.body.record), unprovenWords(entry.body.unproven), entry.body.comment]
+          .filter(Boolean)
+          .join(". "),
       };
     }
     case "correction":
@@ -186,6 +218,6 @@ const changedWords = {
 
 function signedWords({ asFound, asLeft, asLeftByFeel }: SignedRecord): string {
   const from = asFound ? `${readWords(asFound)} as found` : "nothing measured as found";
-  const to = asLeft ? `${readWords(asLeft)} as left` : asLeftByFeel ? feelSaysWords[asLeftByFeel] : "not read as left";
+  const to = asLeft ? `${readWords(asLeft)} as left` : asLeftByFeel ? feltWords(asLeftByFeel) : "not read as left";
   return `${from}, ${to}`;
 }

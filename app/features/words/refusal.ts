@@ -1,311 +1,230 @@
 import { formatNumber } from "~/app/features/words/figure";
-import type { Refusal } from "~/core/quantity";
+import type { Refusal, RefusalCode } from "~/core/quantity";
 
 const number = (value: number | string | undefined): string =>
   typeof value === "number" ? formatNumber(value, Number.isInteger(value) ? 0 : 3) : (value ?? "");
 
 /** What a refusal means to the person at the machine. */
-export function refusalWords({ code, facts, path }: Refusal): string {
-  switch (code) {
-    case "empty":
-      return "Nothing is typed here yet.";
-    case "not-a-number":
-      return `“${facts.text}” is not a number.`;
-    case "not-whole":
-      return `“${facts.text}” is not a whole number.`;
-    case "two-decimal-signs":
-      return `“${facts.text}” has two decimal signs. Type one point or comma.`;
-    case "unknown-unit":
-      return `The unit “${facts.text}” is not known. Try mm, µm, in or thou.`;
-    case "wrong-dimension":
-      return `“${facts.text}” is ${facts.is === "angle" ? "an" : "a"} ${facts.is}; here a ${facts.wanted} is wanted.`;
-    case "zero-denominator":
-      return "A fraction cannot have 0 below the line.";
-    case "not-a-size":
-      return "A line here cannot be read. Write a size and how many: 0.05 × 4.";
-    case "not-a-part":
-      return "A line here cannot be read. Write a name and a width: bearing 4.";
-    case "part-twice":
-      return "Every part needs a name of its own.";
-    case "too-large":
-      return "That is larger than anything here can be.";
-    case "no-such-tooth":
-      return `There is no place ${number(facts.tooth)}; there are ${number(facts.teeth)}.`;
-    case "no-such-clamp":
-      return `There is no clamp ${number(facts.clamp)}.`;
-    case "no-amount":
-      return "A move of nothing is no move.";
-    case "all-struck":
-      return "Every reading is struck out. Read at least one again.";
-    case "nothing-noted":
-      return "Note at least one of current, temperature and noise.";
-    case "just-done":
-      return "That was logged a moment ago.";
-    case "not-safe":
-      return "Say that it is safe first.";
-    case "nothing-read":
-      return "Nothing was read in this job yet.";
-    case "text-too-long":
-      return `That is ${number(facts.given)} characters; ${number(facts.most)} fit. Shorten it; it is all still here.`;
-    case "too-many":
-      return `${number(facts.given)} are too many at once; ${number(facts.most)} fit. They are all still here.`;
-    case "too-much":
-      return "That is more than can be sent at once. It is all still here.";
-    case "job-signed":
-      return "This job is signed. Nothing can be added; a correction is made in the machine's logbook.";
-    case "job-changed":
-      return `${facts.count === 1 ? "One entry" : `${number(facts.count)} entries`} came in while you were reading. They are shown now; look, then sign.`;
-    case "not-acknowledged":
-      return path[0] === "provisional"
-        ? "Something is left provisional that you have not acknowledged."
-        : "Every point has to be acknowledged before power comes on.";
-    case "wrong-sign-in":
-      return "That name and password do not go together.";
-    case "signed-out":
-      return "You are signed out. Sign in again; nothing typed is lost.";
-    case "role":
-      return "Your account may look, but not do this.";
-    case "database-away":
-      return "The logbook cannot be reached just now. What you typed is kept here and goes in when it is back.";
-    case "went-wrong":
-      return "That failed on the server, and nothing of it was kept. Tell whoever looks after it.";
-    case "offline":
-      return "The server cannot be reached just now. Signing needs it; everything else is kept here.";
-    case "missing":
-      return "This has to be filled in.";
-    case "not-text":
-      return "There are characters in this that cannot be kept.";
-    case "cannot-be-voided":
-      return "This happened, whatever is said of it later. Correct it in words.";
-    case "tag-taken":
-      return `The tag stands on ${facts.name} already. Every machine has its own.`;
-    case "name-taken":
-      return `A machine in service has this name already, with the tag ${facts.tag}.`;
-    case "stage-name-taken":
-      return "Another stage of this machine has this name.";
-    case "nothing-changed":
-      return "Nothing is different from what is kept.";
-    case "machine-retired":
-      return "This machine is out of service. Take it into service again on its page before working on it.";
-    case "job-open":
-      return `A job of ${facts.by} is still open on it. Sign that first.`;
-    case "revised-meanwhile":
-      return "Somebody else revised this while you were typing. Look at theirs, then send yours again; it is all still here.";
-    case "adjuster-revised":
-      return `The adjuster was changed to ${facts.name} while this job was open. Look at the move again; the amount may mean something else now.`;
-    case "meter-backwards":
-      return `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`;
-    case "below-new-meter":
-      return "The meter cannot show less than it began with.";
-    case "point-closed":
-      return "Somebody closed this already.";
-    case "already-out":
-      return "That was taken out already.";
-    case "no-such-round":
-      return "Something was moved since; that round cannot be gone on with. Read a new one.";
-    case "file-too-large":
-      return `The file has ${number(facts.megabytes)} MB; ${number(facts.most)} MB fit. Send it smaller.`;
-    case "offline-file":
-      return "The server cannot be reached just now. The file is still chosen; send it again in a moment.";
-    case "kind-not-kept":
-      return "Photographs (JPEG, PNG, WebP), PDF, CSV and plain text can be kept; this is something else.";
-    case "not-what-it-says":
-      return `The name says ${facts.says}, but what is in it is ${facts.is === "unknown" ? "something else" : facts.is}. It was not kept.`;
-    case "picture-damaged":
-      return "The picture cannot be opened; it may be damaged. Take it again.";
-    case "empty-file":
-      return "There is nothing in this file.";
-    case "window-upside-down":
-      return "The lower one is above the upper one.";
-    case "aim-outside":
-      return "The aim lies outside of the limits.";
-    case "below-nothing":
-      return "That is below nothing. Zero the instrument and read it again.";
-    case "too-small":
-      return "That is smaller than anything here can be.";
-    case "too-few":
-      return "At least one is needed.";
-    case "not-understood":
-      return "This cannot be understood.";
-    case "teeth-too-few":
-      return "A gear has three teeth at least.";
-    case "angle-out-of-range":
-      return "Pressure angles lie between 5 and 45 degrees; 20 is usual, 14.5 and 25 are seen.";
-    case "not-a-point":
-      return `“${facts.text}” is no point; type x and y in millimetres, one screw a line.`;
-    case "cannot-move":
-      return "At this angle the adjuster cannot move the centres at all.";
-    case "nominal-out-of-range":
-      return "ISO 286 classes go up to 500 mm here.";
-    case "one-limit":
-      return "Give at least one of the limits.";
-    case "no-such-tool":
-      return "There is no such computation.";
-    case "id-taken":
-      return "This was sent before as something else. Nothing was changed.";
-    case "centre-distance-too-small":
-      return `At this centre distance the teeth cannot mesh at all; the least is ${number(facts.leastMm)} mm.`;
-    case "ring-not-larger":
-      return `A ring needs more teeth than the ${number(facts.pinion)} of its pinion.`;
-    case "no-zero-backlash-distance":
-      return "With these profile shifts the teeth have no distance at which they mesh.";
-    case "root-not-below-tip":
-      return "The root lies above the tip; look at the shift, thinning and tip diameter.";
-    case "spans-over-equal-teeth":
-      return "The two spans are over the same number of teeth; measure over two that differ.";
-    case "too-few-readings":
-      return "More readings are needed for this.";
-    case "too-many-positions":
-      return "There are not so many teeth.";
-    case "arc-empty":
-      return "No tooth lies on this arc.";
-    case "pin-drops-through":
-      return "The pin is too small; it drops through the gap.";
-    case "circles-overlap":
-      return `The wheels would overlap: the centres have to be ${number(facts.leastMm)} mm apart at least.`;
-    case "pulleys-overlap":
-      return "This idler overlaps another wheel.";
-    case "no-path":
-      return facts.idler
-        ? `The belt has no path: it does not touch idler ${facts.idler}, or runs through it. Move it into the belt, or say that it lies on the other side.`
-        : "The belt has no path round these wheels: look at their places and sides.";
-    case "belt-too-short":
-      return `The belt is too short for this path; the shortest that goes has ${number(facts.least)}${path.includes("beltTeeth") ? " teeth" : " mm"}${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`;
-    case "chain-too-short":
-      return `The chain is too short; ${number(facts.least)} links go${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`;
-    case "planets-do-not-assemble":
-      return `These planets cannot be put together: the teeth do not meet at every place. The nearest that go: ${facts.nearest || "another number of planets"}.`;
-    case "planets-touch":
-      return `Neighbouring planets would touch. The nearest that go: ${facts.nearest || "fewer planets"}.`;
-    case "two-roles":
-      return "One member cannot be two of fixed, driven in and taken out.";
-    case "one-gear-only":
-      return "A switchable gear has two gears or more: name the others, one a line.";
-    case "gear-has-no-mesh":
-      return `The gear ${facts.name} does not mesh at this centre distance; teeth that add up to ${number(facts.sum)} do, one more or less with a shift.`;
-    case "not-a-gear":
-      return `“${facts.text}” is no gear; type its name and its two tooth counts, like: high 30 30.`;
-    case "not-an-idler":
-      return `“${facts.text}” is no idler; type x, y and diameter, then inside or outside, lower or upper.`;
-    case "no-such-idler":
-      return "There is no such idler.";
-    case "angle-out-of-turn":
-      return "Shafts lie between 0 and 180 degrees to each other.";
-    case "nothing-to-adjust":
-      return "There is nothing to adjust on this stage.";
-    case "not-of-this-kind":
-      return "That is not read on a stage of this kind.";
-    case "another-kind":
-      return "A stage stays of its kind. Take it out and enter the new one.";
-    case "no-such-gear":
-      return `There is no gear called ${facts.gear}.`;
-    case "no-sag":
-      return "A chain that hangs straight shows no sag to work from; let it out first.";
-    case "not-a-stage":
-      return `“${facts.text}” is no stage; type its name, driver and driven, like: pair 20 60.`;
-    case "not-a-pulley":
-      return `“${facts.text}” is no pulley; type x, y and its diameter, then inside or outside.`;
-    case "not-a-ratio":
-      return "A ratio is a whole number, or two of them: 40, or 50/17.";
-    case "not-an-axis":
-      return "An axis is one letter.";
-    case "one-of-two":
-      return "Give the drum's diameter or the travel a turn, not both.";
-    case "no-such-shaft":
-      return "What drives this stage is no longer in the drive line.";
-    case "train-loops":
-      return `${facts.name || "A stage"} would drive itself round. Let the first stage be driven by a motor.`;
-    case "driven-twice":
-      return `${facts.name || "A stage"} drives a shaft that turns already, at another speed or the other way: it would need a ratio of ${number(facts.fits)}, and has ${number(facts.is)}.`;
-    case "drives-nothing":
-      return `${facts.name} drives nothing: it has no ratio.`;
-    case "stage-twice":
-      return `${facts.name} stands in the drive line twice.`;
-    case "not-leaves":
-      return "These are not all thicknesses. Write them in mm with spaces between.";
-    case "formula-cell":
-      return `“${facts.text}” would be worked out by a spreadsheet. Write what it stands for.`;
-    case "not-one-of":
-      return `“${facts.text}” is none of: ${facts.words}.`;
-    case "negative-count":
-      return `There cannot be ${facts.text} of something.`;
-    case "not-a-day":
-      return `“${facts.text}” is not a day. Write it as in 2026-11-25.`;
-    case "no-such-column":
-      return `There is no column “${facts.name}” in this sheet. It has: ${facts.words}.`;
-    case "column-twice":
-      return `The column “${facts.name}” stands there twice.`;
-    case "column-missing":
-      return `The column “${facts.name}” is missing.`;
-    case "no-lines":
-      return "There is no line under the head.";
-    case "too-many-lines":
-      return `${number(facts.given)} lines are too many at once; ${number(facts.most)} go.`;
-    case "too-many-cells":
-      return `This line has ${number(facts.given)} cells; the head has ${number(facts.most)}.`;
-    case "line-twice":
-      return `The same stands in line ${number(facts.line)} already.`;
-    case "mixed-decimal-signs":
-      return `Line ${number(facts.comma)} writes figures with a comma, line ${number(facts.point)} with a point. Use one of them in the whole sheet.`;
-    case "no-machine-tagged":
-      return `No machine has the tag “${facts.tag}”.`;
-    case "no-stage-named":
-      return `The machine has no stage “${facts.name}”.`;
-    case "item-name-taken":
-      return `${facts.name} lies in the stores already, under this kind.`;
-    case "no-such-item":
-      return "That is no longer in the stores.";
-    case "none-left":
-      return facts.count === 0
-        ? `The last ${facts.name} is gone: somebody was quicker.`
-        : `Of ${facts.name} there ${facts.count === 1 ? "is one" : `are ${number(facts.count)}`} left.`;
-    case "not-pieces":
-      return "This cannot be read. Write the pieces with + between: 0.5 + 2 × 0.1.";
-    case "sides-do-not-add-up":
-      return "Carried from side to side, the same pieces must lie there in all as before.";
-    case "stack-is-not-the-move":
-      return "The shims that were said do not make up this move. Look at what lies in it now.";
-    case "not-signed-yet":
-      return "The job is not signed yet.";
-    case "countersigned-already":
-      return "The job is countersigned already.";
-    case "own-signature":
-      return "You signed this job yourself. Another lead countersigns it.";
-    case "no-pieces":
-      return "Say how many.";
-    case "sign-in-taken":
-      return "Somebody else signs in by this name.";
-    case "last-lead":
-      return "This is the only lead. Make somebody else a lead first.";
-    case "no-such-person":
-      return "This account is no longer here.";
-    case "wrong-password":
-      return "That is not the present password.";
-    case "wrong-pin":
-      return "That is not their PIN.";
-    case "not-a-pin":
-      return "A PIN is four to eight digits.";
-    case "too-many-tries":
-      return `That was tried too often. Wait ${number(facts.minutes)} minutes, then try again.`;
-    case "no-such-session":
-      return "That session has ended already.";
-    case "no-such-time-zone":
-      return "That time zone is not known. Write it as in Europe/London.";
-    case "already-set-up":
-      return "Somebody was quicker: the workshop has its first lead. Sign in.";
-    case "due-before-calibrated":
-      return "It cannot be due before it was calibrated.";
-    case "changed-meanwhile":
-      return "Somebody changed it meanwhile. Look at it anew, then change it.";
-    case "not-a-pdf":
-      return "A certificate has to be a PDF. This file is something else, whatever its name says.";
-    case "no-such-machine":
-    case "no-such-stage":
-    case "no-such-job":
-    case "no-such-entry":
-    case "no-such-instrument":
-      return "That is no longer here. Go back to the floor and look again.";
-    default:
-      return "This was not taken. What you typed is still here.";
-  }
+export function refusalWords(refusal: Refusal): string {
+  // A server of another release may have a code that is not known here.
+  const said = words[refusal.code] ?? "This was not taken. What you typed is still here.";
+  return typeof said === "string" ? said : said(refusal);
 }
+
+const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
+  empty: "Nothing is typed here yet.",
+  "not-a-number": ({ facts }) => `“${facts.text}” is not a number.`,
+  "not-whole": ({ facts }) => `“${facts.text}” is not a whole number.`,
+  "two-decimal-signs": ({ facts }) => `“${facts.text}” has two decimal signs. Type one point or comma.`,
+  "unknown-unit": ({ facts }) => `The unit “${facts.text}” is not known. Try mm, µm, in or thou.`,
+  "wrong-dimension": ({ facts }) =>
+    `“${facts.text}” is ${facts.is === "angle" ? "an" : "a"} ${facts.is}; here a ${facts.wanted} is wanted.`,
+  "zero-denominator": "A fraction cannot have 0 below the line.",
+  "not-a-size": "A line here cannot be read. Write a size and how many: 0.05 × 4.",
+  "not-a-part": "A line here cannot be read. Write a name and a width: bearing 4.",
+  "part-twice": "Every part needs a name of its own.",
+  "too-large": "That is larger than anything here can be.",
+  "no-such-tooth": ({ facts }) => `There is no place ${number(facts.tooth)}; there are ${number(facts.teeth)}.`,
+  "no-such-clamp": ({ facts }) => `There is no clamp ${number(facts.clamp)}.`,
+  "no-amount": "A move of nothing is no move.",
+  "all-struck": "Every reading is struck out. Read at least one again.",
+  "nothing-noted": "Note at least one of current, temperature and noise.",
+  "just-done": "That was logged a moment ago.",
+  "not-safe": "Say that it is safe first.",
+  "nothing-read": "Nothing was read in this job yet.",
+  "text-too-long": ({ facts }) =>
+    `That is ${number(facts.given)} characters; ${number(facts.most)} fit. Shorten it; it is all still here.`,
+  "too-many": ({ facts }) =>
+    `${number(facts.given)} are too many at once; ${number(facts.most)} fit. They are all still here.`,
+  "too-much": "That is more than can be sent at once. It is all still here.",
+  "job-signed": "This job is signed. Nothing can be added; a correction is made in the machine's logbook.",
+  "job-changed": ({ facts }) =>
+    `${facts.count === 1 ? "One entry" : `${number(facts.count)} entries`} came in while you were reading. They are shown now; look, then sign.`,
+  "not-acknowledged": ({ path }) =>
+    path[0] === "provisional"
+      ? "Something is left provisional that you have not acknowledged."
+      : "Every point has to be acknowledged before power comes on.",
+  "wrong-sign-in": "That name and password do not go together.",
+  "signed-out": "You are signed out. Sign in again; nothing typed is lost.",
+  role: "Your account may look, but not do this.",
+  "database-away": "The logbook cannot be reached just now. What you typed is kept here and goes in when it is back.",
+  "went-wrong": "That failed on the server, and nothing of it was kept. Tell whoever looks after it.",
+  offline: "The server cannot be reached just now. Signing needs it; everything else is kept here.",
+  missing: "This has to be filled in.",
+  "not-text": "There are characters in this that cannot be kept.",
+  "cannot-be-voided": "This happened, whatever is said of it later. Correct it in words.",
+  "tag-taken": ({ facts }) => `The tag stands on ${facts.name} already. Every machine has its own.`,
+  "name-taken": ({ facts }) => `A machine in service has this name already, with the tag ${facts.tag}.`,
+  "stage-name-taken": "Another stage of this machine has this name.",
+  "nothing-changed": "Nothing is different from what is kept.",
+  "machine-retired": "This machine is out of service. Take it into service again on its page before working on it.",
+  "job-open": ({ facts }) => `A job of ${facts.by} is still open on it. Sign that first.`,
+  "revised-meanwhile":
+    "Somebody else revised this while you were typing. Look at theirs, then send yours again; it is all still here.",
+  "adjuster-revised": ({ facts }) =>
+    `The adjuster was changed to ${facts.name} while this job was open. Look at the move again; the amount may mean something else now.`,
+  "meter-backwards": ({ facts }) =>
+    `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`,
+  "below-new-meter": "The meter cannot show less than it began with.",
+  "point-closed": "Somebody closed this already.",
+  "already-out": "That was taken out already.",
+  "no-such-round": "Something was moved since; that round cannot be gone on with. Read a new one.",
+  "file-too-large": ({ facts }) =>
+    `The file has ${number(facts.megabytes)} MB; ${number(facts.most)} MB fit. Send it smaller.`,
+  "offline-file": "The server cannot be reached just now. The file is still chosen; send it again in a moment.",
+  "kind-not-kept": "Photographs (JPEG, PNG, WebP), PDF, CSV and plain text can be kept; this is something else.",
+  "not-what-it-says": ({ facts }) =>
+    `The name says ${facts.says}, but what is in it is ${facts.is === "unknown" ? "something else" : facts.is}. It was not kept.`,
+  "picture-damaged": "The picture cannot be opened; it may be damaged. Take it again.",
+  "empty-file": "There is nothing in this file.",
+  "window-upside-down": "The lower one is above the upper one.",
+  "aim-outside": "The aim lies outside of the limits.",
+  "below-nothing": "That is below nothing. Zero the instrument and read it again.",
+  "too-small": "That is smaller than anything here can be.",
+  "too-few": "At least one is needed.",
+  "not-understood": "This cannot be understood.",
+  "teeth-too-few": "A gear has three teeth at least.",
+  "angle-out-of-range": "Pressure angles lie between 5 and 45 degrees; 20 is usual, 14.5 and 25 are seen.",
+  "not-a-point": ({ facts }) => `“${facts.text}” is no point; type x and y in millimetres, one screw a line.`,
+  "cannot-move": "At this angle the adjuster cannot move the centres at all.",
+  "nominal-out-of-range": "ISO 286 classes go up to 500 mm here.",
+  "one-limit": "Give at least one of the limits.",
+  "no-such-tool": "There is no such computation.",
+  "id-taken": "This was sent before as something else. Nothing was changed.",
+  "centre-distance-too-small": ({ facts }) =>
+    `At this centre distance the teeth cannot mesh at all; the least is ${number(facts.leastMm)} mm.`,
+  "ring-not-larger": ({ facts }) => `A ring needs more teeth than the ${number(facts.pinion)} of its pinion.`,
+  "no-zero-backlash-distance": "With these profile shifts the teeth have no distance at which they mesh.",
+  "root-not-below-tip": "The root lies above the tip; look at the shift, thinning and tip diameter.",
+  "spans-over-equal-teeth": "The two spans are over the same number of teeth; measure over two that differ.",
+  "too-few-readings": "More readings are needed for this.",
+  "too-many-positions": "There are not so many teeth.",
+  "arc-empty": "No tooth lies on this arc.",
+  "pin-drops-through": "The pin is too small; it drops through the gap.",
+  "circles-overlap": ({ facts }) =>
+    `The wheels would overlap: the centres have to be ${number(facts.leastMm)} mm apart at least.`,
+  "pulleys-overlap": "This idler overlaps another wheel.",
+  "no-path": ({ facts }) => {
+    const strand = facts.kind === "chain" ? "chain" : "belt";
+    return facts.idler
+      ? `The ${strand} has no path: it does not touch idler ${facts.idler}, or runs through it. Move it into the ${strand}, or say that it lies on the other side.`
+      : `The ${strand} has no path round these wheels: look at their places and sides.`;
+  },
+  "belt-too-short": ({ facts, path }) =>
+    `The belt is too short for this path; the shortest that goes has ${number(facts.least)}${path.includes("beltTeeth") ? " teeth" : " mm"}${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`,
+  "chain-too-short": ({ facts }) =>
+    `The chain is too short; ${number(facts.least)} links go${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`,
+  "planets-do-not-assemble": ({ facts }) =>
+    `These planets cannot be put together: the teeth do not meet at every place. The nearest that go: ${facts.nearest || "another number of planets"}.`,
+  "planets-touch": ({ facts }) =>
+    `Neighbouring planets would touch. The nearest that go: ${facts.nearest || "fewer planets"}.`,
+  "two-roles": "One member cannot be two of fixed, driven in and taken out.",
+  "one-gear-only": "A switchable gear has two gears or more: name the others, one a line.",
+  "gear-has-no-mesh": ({ facts }) =>
+    `The gear ${facts.name} does not mesh at this centre distance; teeth that add up to ${number(facts.sum)} do, one more or less with a shift.`,
+  "not-a-gear": ({ facts }) => `“${facts.text}” is no gear; type its name and its two tooth counts, like: high 30 30.`,
+  "not-an-idler": ({ facts }) =>
+    `“${facts.text}” is no idler; type x, y and diameter, then inside or outside, lower or upper.`,
+  "no-such-idler": "There is no such idler.",
+  "angle-out-of-turn": "Shafts lie between 0 and 180 degrees to each other.",
+  "nothing-to-adjust": "There is nothing to adjust on this stage.",
+  "not-of-this-kind": "That is not read on a stage of this kind.",
+  "another-kind": "A stage stays of its kind. Take it out and enter the new one.",
+  "no-such-gear": ({ facts }) => `There is no gear called ${facts.gear}.`,
+  "no-sag": "A chain that hangs straight shows no sag to work from; let it out first.",
+  "not-a-stage": ({ facts }) => `“${facts.text}” is no stage; type its name, driver and driven, like: pair 20 60.`,
+  "not-a-pulley": ({ facts }) => `“${facts.text}” is no pulley; type x, y and its diameter, then inside or outside.`,
+  "not-a-ratio": "A ratio is a whole number, or two of them: 40, or 50/17.",
+  "not-an-axis": "An axis is one letter.",
+  "one-of-two": "Give the drum's diameter or the travel a turn, not both.",
+  "no-such-shaft": "What drives this stage is no longer in the drive line.",
+  "train-loops": ({ facts }) =>
+    `${facts.name || "A stage"} would drive itself round. Let the first stage be driven by a motor.`,
+  "driven-twice": ({ facts }) =>
+    `${facts.name || "A stage"} drives a shaft that turns already, at another speed or the other way: it would need a ratio of ${number(facts.fits)}, and has ${number(facts.is)}.`,
+  "drives-nothing": ({ facts }) => `${facts.name} drives nothing: it has no ratio.`,
+  "stage-twice": ({ facts }) => `${facts.name} stands in the drive line twice.`,
+  "not-leaves": "These are not all thicknesses. Write them in mm with spaces between.",
+  "formula-cell": ({ facts }) => `“${facts.text}” would be worked out by a spreadsheet. Write what it stands for.`,
+  "not-one-of": ({ facts }) => `“${facts.text}” is none of: ${facts.words}.`,
+  "negative-count": ({ facts }) => `There cannot be ${facts.text} of something.`,
+  "not-a-day": ({ facts }) => `“${facts.text}” is not a day. Write it as in 2026-11-25.`,
+  "no-such-column": ({ facts }) => `There is no column “${facts.name}” in this sheet. It has: ${facts.words}.`,
+  "column-twice": ({ facts }) => `The column “${facts.name}” stands there twice.`,
+  "column-missing": ({ facts }) => `The column “${facts.name}” is missing.`,
+  "no-lines": "There is no line under the head.",
+  "too-many-lines": ({ facts }) => `${number(facts.given)} lines are too many at once; ${number(facts.most)} go.`,
+  "too-many-cells": ({ facts }) => `This line has ${number(facts.given)} cells; the head has ${number(facts.most)}.`,
+  "line-twice": ({ facts }) => `The same stands in line ${number(facts.line)} already.`,
+  "mixed-decimal-signs": ({ facts }) =>
+    `Line ${number(facts.comma)} writes figures with a comma, line ${number(facts.point)} with a point. Use one of them in the whole sheet.`,
+  "no-machine-tagged": ({ facts }) => `No machine has the tag “${facts.tag}”.`,
+  "no-stage-named": ({ facts }) => `The machine has no stage “${facts.name}”.`,
+  "item-name-taken": ({ facts }) => `${facts.name} lies in the stores already, under this kind.`,
+  "no-such-item": "That is no longer in the stores.",
+  "none-left": ({ facts }) =>
+    facts.count === 0
+      ? `The last ${facts.name} is gone: somebody was quicker.`
+      : `Of ${facts.name} there ${facts.count === 1 ? "is one" : `are ${number(facts.count)}`} left.`,
+  "not-pieces": "This cannot be read. Write the pieces with + between: 0.5 + 2 × 0.1.",
+  "sides-do-not-add-up": "Carried from side to side, the same pieces must lie there in all as before.",
+  "stack-is-not-the-move": "The shims that were said do not make up this move. Look at what lies in it now.",
+  "not-signed-yet": "The job is not signed yet.",
+  "countersigned-already": "The job is countersigned already.",
+  "own-signature": "You signed this job yourself. Another lead countersigns it.",
+  "no-pieces": "Say how many.",
+  "sign-in-taken": "Somebody else signs in by this name.",
+  "last-lead": "This is the only lead. Make somebody else a lead first.",
+  "no-such-person": "This account is no longer here.",
+  "wrong-password": "That is not the present password.",
+  "wrong-pin": "That is not their PIN.",
+  "not-a-pin": "A PIN is four to eight digits.",
+  "too-many-tries": ({ facts }) => `That was tried too often. Wait ${number(facts.minutes)} minutes, then try again.`,
+  "no-such-session": "That session has ended already.",
+  "no-such-time-zone": "That time zone is not known. Write it as in Europe/London.",
+  "already-set-up": "Somebody was quicker: the workshop has its first lead. Sign in.",
+  "due-before-calibrated": "It cannot be due before it was calibrated.",
+  "changed-meanwhile": "Somebody changed it meanwhile. Look at it anew, then change it.",
+  "not-a-pdf": "A certificate has to be a PDF. This file is something else, whatever its name says.",
+  "no-such-machine": "That is no longer here. Go back to the floor and look again.",
+  "no-such-stage": "That is no longer here. Go back to the floor and look again.",
+  "no-such-job": "That is no longer here. Go back to the floor and look again.",
+  "no-such-entry": "That is no longer here. Go back to the floor and look again.",
+  "no-such-instrument": "That is no longer here. Go back to the floor and look again.",
+  "beyond-most-press": "The roller stands further in than it can go.",
+  "cannot-move-the-centres": "At this angle the adjuster moves square to the line of centres.",
+  "centre-below-span": ({ facts }) => `The centres cannot be nearer than the free span of ${number(facts.leastMm)} mm.`,
+  "does-not-follow":
+    "The tension went against the move: the clamp slipped, or the belt was slack. Turn it two turns by hand and read again.",
+  "entries-missing": ({ facts }) =>
+    `${facts.count === 1 ? "One entry that you saw is" : `${number(facts.count)} entries that you saw are`} not in the logbook. Look at what was not taken, then sign.`,
+  "id-twice": "Two of these have the same name.",
+  "internal-pair": "Pairs are searched for outside gears only; a ring stays with its pinion.",
+  "is-zero": "This cannot be 0.",
+  "lock-and-none": "Either a lock was put on or none; not both.",
+  "movement-missing": "A strand that does not move tells no tension by its force.",
+  "no-such-place": ({ facts }) => `There is no such place; there are ${number(facts.places)}.`,
+  "no-such-pulley": ({ facts }) => `There is no such pulley; there are ${number(facts.pulleys)}.`,
+  "no-two-times": "Two readings at different times are needed, with nothing moved between them.",
+  "no-words": "Nothing was felt yet.",
+  "no-words-for-this-kind": "Only a mesh clicks. On a stage of this kind read a number.",
+  "not-isolated": "A turn by hand is logged while it is isolated. Make it safe first.",
+  "not-live": "A powered run is logged while it is live. Go live first.",
+  "not-listed": "That is none of those that can be chosen.",
+  "nothing-to-choose-from": "There are no gears to choose from.",
+  "one-of-doubled": "Only one of these can be given.",
+  "one-of-missing": "One of these has to be given.",
+  "outside-the-arc": "That place lies outside of the arc that this stage turns.",
+  "positions-undetermined": "These places do not tell the mean and the runout apart; spread them round the turn.",
+  "roller-too-near-the-end": "The roller lies too near the end of the strand for its size.",
+  "stack-too-long": "A gap of this size has too many stacks to go through.",
+  "stiffness-alone": ({ facts }) =>
+    `The belt's stiffness alone makes it swing at ${number(facts.leastHz)} Hz; the frequency must be higher.`,
+  "too-many-spacers": ({ facts }) => `These spacers go in more than ${number(facts.most)} ways; leave some out.`,
+  "unknown-key": "There is no such figure here.",
+  "wrong-type": "This is not what is wanted here.",
+  "cross-site": "That came from another site and was not taken.",
+  refused: "This was not taken.",
+  "inclined-too-far": "An indicator inclined by 60 degrees or more reads next to nothing. Set it square to the motion.",
+  "sense-not-said": "Say what one more shim does: the sign is where most slips are made.",
+};

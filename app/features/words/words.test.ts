@@ -38,5 +38,5 @@ test.each([
 });
 
 test("a refusal nobody has words for still says that nothing typed is lost", () => {
-  expect(refusalWords({ code: "brand-new", path: [], facts: {} })).toContain("still here");
+  expect(refusalWords({ code: "brand-new" as never, path: [], facts: {} })).toContain("still here");
 });

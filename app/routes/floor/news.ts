@@ -1,6 +1,8 @@
 import { notRound } from "~/app/features/job/how-to-read";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
+import { feltWords } from "~/app/features/words/feel";
+import { sideWords } from "~/app/features/words/quantity";
 import { day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";
 import type { FloorGroup } from "~/data/queries/floor";
@@ -62,11 +64,12 @@ function stageReason(stages: readonly StageNow[], at: Now): string | null {
 const soonMs = 60 * 86_400_000;
 
 function outsideReason({ stage, standing }: StageNow): string {
-  if (standing?.felt) return `${stage.name}: out by feel`;
+  if (standing?.felt && !standing.because) return `${stage.name}: ${feltWords(standing.felt)}`;
   const result = standing?.result;
-  if (result && !result.fits) return `${stage.name}: no setting can hold it, ${notRound(stage.geometry.element)}`;
-  const [above, below] = [(result?.max ?? 0) > stage.limits.hi, (result?.min ?? 0) < stage.limits.lo];
-  if (above === below) return `${stage.name}: outside ${above ? "at both ends" : "over its hunting cycle"}`;
+  if (standing?.because) return `${stage.name}: ${sideWords[standing.because].toLowerCase()} is outside its limits`;
+  if (standing?.judged?.holds === "too-wide")
+    return `${stage.name}: no setting can hold it, ${notRound(stage.geometry.element)}`;
+  const above = standing?.judged?.beyond.hi ?? false;
   return `${stage.name}: ${endWords[result?.quantity ?? "backlash"][above ? "hi" : "lo"]}`;
 }
 

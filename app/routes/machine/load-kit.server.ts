@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
 import { lastStack, pastMoves } from "~/core/logbook";
 import type { Database } from "~/data/postgres";
+import { movedBeforeJob } from "~/data/queries/adjuster-positions";
 import { earlierProofs, recentStageWork } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
@@ -47,14 +48,16 @@ export type Kit = Awaited<ReturnType<typeof loadKit>>;
 
 /** What is known of a stage from before a job: its moves, which teach the response, and its last powered runs. */
 export async function stageBefore(pool: Database, stage: Stage, jobId: string | null) {
-  const [work, proofs, known] = await Promise.all([
+  const [work, proofs, known, moved] = await Promise.all([
     recentStageWork(pool, stage.id, learntFrom),
     earlierProofs(pool, stage.id, jobId ?? stage.id, proofsShown),
     roundsBefore(pool, stage, jobId),
+    movedBeforeJob(pool, stage.adjuster.id, jobId),
   ]);
   const moves = pastMoves(
     work.filter((entry) => jobId === null || entry.jobId !== jobId),
     stage.adjuster.id,
+    moved,
   );
-  return { stageId: stage.id, moves: moves.slice(-mostMoves), proofs, known, stack: lastStack(work, stage.id) };
+  return { stageId: stage.id, moves: moves.slice(-mostMoves), moved, proofs, known, stack: lastStack(work, stage.id) };
 }

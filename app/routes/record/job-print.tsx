@@ -36,11 +36,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
       <h2 className="sr-only">{stages.length === 1 ? "The stage" : "The stages"}</h2>
       {stages.map((stage) => (
         <section key={stage.id} className="mb-8 grid md:grid-cols-2 print:grid-cols-2 gap-8 break-inside-avoid">
-          <StageOnPage
-            stage={stage}
-            record={jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps })}
-            named
-          />
+          <StageOnPage stage={stage} record={jobRecord(entries, stage)} named />
           <Picture stage={stage} record={loaderData} />
         </section>
       ))}
@@ -71,7 +67,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
 function Picture({ stage, record }: { stage: Stage; record: LoadedRecord }) {
   const { entries, instruments } = record;
   const { view, ghost } = useMemo(() => {
-    const { asFound, lastRound } = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+    const { asFound, lastRound } = jobRecord(entries, stage);
     const of = (round: typeof lastRound) =>
       round ? recordedView(stage, round, wholeRound(entries, round), null, undefined) : null;
     return { view: of(lastRound), ghost: asFound && asFound.id !== lastRound?.id ? of(asFound) : null };

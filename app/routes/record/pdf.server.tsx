@@ -13,11 +13,12 @@ import {
 } from "@react-pdf/renderer";
 import type { ReactElement, ReactNode } from "react";
 import { capital } from "~/app/features/words/count";
-import { entryWords, feelSaysWords, readWords } from "~/app/features/words/entry";
+import { entryWords, readWords } from "~/app/features/words/entry";
+import { feltWords } from "~/app/features/words/feel";
 import { elementWords, placeOf, stageUnit } from "~/app/features/words/quantity";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day } from "~/app/features/words/times";
-import { isKind, jobRecord, type RoundResult } from "~/core/logbook";
+import { feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
@@ -156,7 +157,7 @@ function JobDocument({ machine, job, stages, entries, timeZone, now }: LoadedRec
 }
 
 function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEntry[] }) {
-  const record = jobRecord(entries, { id: stage.id, clamps: stage.geometry.clamps });
+  const record = jobRecord(entries, stage);
   const found = record.asFound?.body.result ?? null;
   const left = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const { limits } = stage;
@@ -178,7 +179,7 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
           record.firstBuild
             ? "First build."
             : record.feltAsFound
-              ? `${capital(feelSaysWords[record.feltAsFound.body.says])}.`
+              ? `${capital(feltWords(feltOfStage(record.feltAsFound, stage.geometry)))}.`
               : "Not read."
         }
       />
@@ -195,7 +196,7 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
       <Text>
         Clamps:{" "}
         {record.clamps
-          .map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not touched" : clamp.state}`)
+          .map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not known" : clamp.state}`)
           .join(", ")}
         .
       </Text>
@@ -205,7 +206,7 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
         stage={stage}
         missing={
           !record.changedSinceFeel && record.lastFeel
-            ? `${capital(feelSaysWords[record.lastFeel.body.says])}.`
+            ? `${capital(feltWords(feltOfStage(record.lastFeel, stage.geometry)))}.`
             : "Not read since the last move or clamp."
         }
       />

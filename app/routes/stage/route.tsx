@@ -124,12 +124,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               timeZone={timeZone}
               mayEdit={loaderData.mayEdit}
             />
-            <LearntPane
-              stage={stage}
-              before={loaderData.before}
-              instruments={loaderData.instruments}
-              mayEdit={loaderData.mayEdit}
-            />
+            <LearntPane stage={stage} before={loaderData.before} mayEdit={loaderData.mayEdit} />
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">
                 <h2 id="geometry" className="text-xl font-bold">
