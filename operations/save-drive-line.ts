@@ -105,7 +105,11 @@ export function checkDriveLine(graph: z.output<typeof driveLineInput>, stages: r
     if (ratiosOf(stage.geometry.element).length === 0)
       return refuse("drives-nothing", ["graph", "links", i, "stageId"], { name: stage.name });
   }
-  const inLine = stages.map(({ id: known, geometry }) => ({ id: known, element: geometry.element, loosest: null }));
+  const inLine = stages.map(({ id: known, geometry }) => ({
+    id: known,
+    element: geometry.element,
+    loosest: () => null,
+  }));
   const solved = driveLine(driveGraph(graph, inLine));
   if (!solved.ok) {
     const { code, path, facts } = solved.refusal;

@@ -1,15 +1,15 @@
 import { accept, type Result, refuse } from "../core/quantity";
-import { gearsOf } from "../core/stages";
+import { withGearIn } from "../core/stages";
 import type { Stage } from "../data/queries/stages";
 
 /** A stage with the gear in that is read: of a switchable one each ratio is a pair of its own at the same centre distance. */
 export function stageAsRead(stage: Stage, gear: string | undefined): Result<Stage> {
   const { element } = stage.geometry;
   if (gear === undefined || element.kind !== "gear-pair") return accept(stage);
-  const found = gearsOf(element).find(({ name }) => name === gear);
-  if (!found) return refuse("no-such-gear", ["method", "gear"], { gear });
-  const pair = { ...element.pair, teeth: found.teeth, profileShift: found.profileShift };
-  return accept({ ...stage, geometry: { ...stage.geometry, element: { ...element, pair } } });
+  const read = withGearIn(element, gear);
+  return read
+    ? accept({ ...stage, geometry: { ...stage.geometry, element: read } })
+    : refuse("no-such-gear", ["method", "gear"], { gear });
 }
 
 /** The same for showing what was read: in a gear that has been taken out of the geometry since, the stage as it is. */

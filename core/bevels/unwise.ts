@@ -16,9 +16,10 @@ export function unwiseBevel(bevel: BevelGeometry): UnwiseBevel[] {
       found.push({ code: "bevel-internal", pitchAngleDeg: pitchAngleDeg[member] });
       continue;
     }
-    const virtualTeeth = bevel.teeth[member] / Math.cos(radians(pitchAngleDeg[member]));
-    if (virtualTeeth < least * Math.cos(radians(bevel.spiralAngleDeg)) ** 3)
-      found.push({ code: "bevel-undercut", member, virtualTeeth, least });
+    // A spiral tooth counts in its normal section: cos³β as for a helical gear.
+    const virtualTeeth =
+      bevel.teeth[member] / (Math.cos(radians(pitchAngleDeg[member])) * Math.cos(radians(bevel.spiralAngleDeg)) ** 3);
+    if (virtualTeeth < least) found.push({ code: "bevel-undercut", member, virtualTeeth, least });
   }
   return found;
 }

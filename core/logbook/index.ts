@@ -51,10 +51,11 @@ export {
 } from "./job-record";
 export { knownIn, knownRounds } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
+export { type MeterReading, meterOf, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
 export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { type StageState, type Standing, standingOf } from "./standing";
-export { type WearLeft, wearLeft } from "./wear-left";
+export { type Left, type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

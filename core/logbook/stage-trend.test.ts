@@ -49,7 +49,8 @@ test("a stage that opens by a hundredth every hundred days drifts out when its l
   expect(trend?.mean.slope).toBeCloseTo(1e-4, 9);
   // 0.19 at day 500, 0.2 a hundred days later.
   expect(trend?.drift).toMatchObject({ limit: "hi", at: daysToIso(from + 600) });
-  expect(Number(stageTrend(rounds, limits, "usage")?.drift?.at)).toBeCloseTo(6000, 6);
+  const meter = [0, 500].map((day) => ({ day: from + day, total: day * 10 }));
+  expect(Number(stageTrend(rounds, limits, "usage", meter)?.drift?.at)).toBeCloseTo(6000, 6);
 });
 
 test("a move begins the line anew, a reading while setting does not count", () => {

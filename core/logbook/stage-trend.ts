@@ -2,6 +2,7 @@ import { judgeEnds } from "../rounds";
 import { robustTrend, type Trend } from "../statistics";
 import { daysToIso, isoToDays } from "./days";
 import type { Entry, EntryOf } from "./entry";
+import { type MeterReading, usageAt } from "./meter";
 
 /** When the stage is expected to leave its limits, and at which end. `at` is ISO for time, a usage otherwise. */
 export type Drift = {
@@ -33,14 +34,17 @@ export type TrendAxis = "time" | "usage";
  * good as nine in ten: three rounds are not. Of a switchable gear it is that of the gear last read.
  *
  * @param entries of the stage that count, in order of their numbers
+ * @param meter of the machine, for an axis of usage
  * @returns null below three rounds, or where no segment holds two at different times
  */
 export function stageTrend(
   entries: readonly Entry[],
   limits: { lo: number; hi: number },
   axis: TrendAxis,
+  meter: readonly MeterReading[] = [],
 ): StageTrend | null {
-  const at = (entry: Entry): number | null => (axis === "time" ? isoToDays(entry.madeAt) : entry.usage);
+  const at = (entry: Entry): number | null =>
+    axis === "time" ? isoToDays(entry.madeAt) : usageAt(meter, entry.madeAt);
   const all = roundsToTrend(entries);
   const gear = all[all.length - 1]?.body.result.gear;
   const rounds = all.filter((round) => round.body.result.gear === gear);

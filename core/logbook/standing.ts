@@ -11,6 +11,8 @@ export type StageState = "inside" | "near" | "outside" | "unknown";
 export type Standing = {
   /** The last round that counts, of a switchable gear the worst of each gear's last; null: never read. */
   result: RoundResult | null;
+  /** The greatest value of each gear's last round; of a stage with one gear under no name. */
+  loosest: { gear: string | null; value: number }[];
   /** That round judged by the limits of today. */
   judged: JudgedEnds | null;
   /** Where the last word on it was by feel. */
@@ -59,6 +61,10 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
   const trend = stageTrend(counting, limits, "time");
   return {
     result: round?.entry.body.result ?? null,
+    loosest: lastOfGears(rounds).map(({ body }) => ({
+      gear: body.result.gear ?? null,
+      value: judgeEnds(body.result, limits).greatest,
+    })),
     judged: round?.judged ?? null,
     felt: felt && { verdict: felt.verdict, side: felt.side },
     readAt: read?.madeAt ?? null,
@@ -71,13 +77,16 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
   };
 }
 
+const lastOfGears = (rounds: readonly EntryOf<"round">[]): EntryOf<"round">[] => [
+  ...new Map(rounds.map((entry) => [entry.body.result.gear, entry])).values(),
+];
+
 /** The last round of each gear, judged by the limits of today; of them the worst, the newest of equals. */
 function worstOfGears(
   rounds: readonly EntryOf<"round">[],
   limits: { lo: number; hi: number },
 ): { entry: EntryOf<"round">; judged: JudgedEnds } | null {
-  const last = new Map(rounds.map((entry) => [entry.body.result.gear, entry]));
-  return [...last.values()]
+  return lastOfGears(rounds)
     .map((entry) => ({ entry, judged: judgeEnds(entry.body.result, limits) }))
     .sort((a, b) => b.entry.seq - a.entry.seq)
     .reduce<{ entry: EntryOf<"round">; judged: JudgedEnds } | null>(

@@ -1,6 +1,7 @@
 import { robustTrend } from "../statistics";
 import { isoToDays } from "./days";
 import type { Entry } from "./entry";
+import { type MeterReading, usageAt } from "./meter";
 
 export type WearLeft = {
   elongationPercent: number;
@@ -9,10 +10,13 @@ export type WearLeft = {
   /** Measured on this chain. */
   looks: number;
   /** Until the limit at the rate so far, from the last look; null where fewer than two looks tell a rate, or it does not grow. */
-  days: number | null;
+  days: Left | null;
   /** The same by the machine's meter. */
-  usage: number | null;
+  usage: Left | null;
 };
+
+/** Earliest and latest by the interval of the rate; `latest` null: perhaps never. Below five looks there is none (coverage 0). */
+export type Left = { at: number; earliest: number; latest: number | null; coverage: number };
 
 /**
  * How worn a chain is and what is left of it: the elongations measured on it, beside its sag or instead of it, with the robust line through
@@ -21,7 +25,11 @@ export type WearLeft = {
  * @param entries of the stage that count, in order of their numbers
  * @returns null where it was never measured
  */
-export function wearLeft(entries: readonly Entry[], limitPercent: number): WearLeft | null {
+export function wearLeft(
+  entries: readonly Entry[],
+  limitPercent: number,
+  meter: readonly MeterReading[] = [],
+): WearLeft | null {
   const since = entries.findLastIndex((entry) => entry.kind === "change" && entry.body.what === "geometry");
   const looks = entries.slice(since + 1).flatMap((entry) => {
     const value =
@@ -30,22 +38,34 @@ export function wearLeft(entries: readonly Entry[], limitPercent: number): WearL
         : entry.kind === "round" && entry.body.result.quantity === "elongation" && entry.body.phase !== "set"
           ? entry.body.result.max
           : null;
-    return value === null ? [] : [{ value, day: isoToDays(entry.madeAt), usage: entry.usage, at: entry.madeAt }];
+    return value === null ? [] : [{ value, day: isoToDays(entry.madeAt), at: entry.madeAt }];
   });
   const last = looks[looks.length - 1];
   if (!last) return null;
-  const left = (points: { t: number; y: number }[]): number | null => {
-    const line = points.length < 2 ? null : robustTrend(points, []);
+  const left = (points: { t: number; y: number }[]): Left | null => {
+    const line = points.length < 2 ? null : robustTrend(points, [], limitPercent);
     if (!line || line.slope <= 0) return null;
-    return Math.max(0, (limitPercent - line.level) / line.slope);
+    const lastT = Math.max(...points.map(({ t }) => t));
+    const until = (t: number) => Math.max(0, t - lastT);
+    const at = lastT + (limitPercent - line.level) / line.slope;
+    const crossing = line.crossing ?? { t: at, earliest: at, latest: at };
+    return {
+      at: until(at),
+      earliest: until(crossing.earliest),
+      latest: crossing.latest === null ? null : until(crossing.latest),
+      coverage: points.length < 5 ? 0 : line.coverage,
+    };
   };
-  const used = looks.filter((look) => look.usage !== null);
+  const used = looks.flatMap(({ at, value }) => {
+    const usage = usageAt(meter, at);
+    return usage === null ? [] : [{ t: usage, y: value }];
+  });
   return {
     elongationPercent: last.value,
     limitPercent,
     measuredAt: last.at,
     looks: looks.length,
     days: left(looks.map(({ day, value }) => ({ t: day, y: value }))),
-    usage: left(used.map(({ usage, value }) => ({ t: usage ?? 0, y: value }))),
+    usage: left(used),
   };
 }

@@ -33,7 +33,7 @@ const line = (links: KeptDriveLine["links"], at: string[] = []): KeptDriveLine =
   links,
   outputs: at.map((id) => ({ at: id, name: id, wheelDiameterMm: null, scale: null })),
 });
-const stages = (...ids: string[]) => ids.map((id) => ({ id, element: gears, loosest: null }));
+const stages = (...ids: string[]) => ids.map((id) => ({ id, element: gears, loosest: () => null }));
 
 test("the gear that is in gives the ratio; one that is no longer there counts as the first", () => {
   const ratio = (gear: number) => driveGraph(line([link("a", "source-0", null, gear)]), stages("a")).links[0]?.ratio;

@@ -1,5 +1,6 @@
 import type { DriveGraph, DriveOutput, DriveSource } from "../trains";
 import type { StageElement } from "./element";
+import { gearNamed, withGearIn } from "./gear-in";
 import { efficiencyOf, lostMotionArcmin, ratiosOf } from "./ratio";
 
 /** A drive line as it is entered and kept: how its stages hang together, which gear is in, and where each is drawn. */
@@ -9,8 +10,13 @@ export type KeptDriveLine = {
   outputs: DriveOutput[];
 };
 
-/** What a stage brings to it: its element, the greatest value last read of what it is judged by, and of its end float where one was read. */
-export type StageInLine = { id: string; element: StageElement; loosest: number | null; endFloatMm?: number };
+/** What a stage brings to it: its element, the greatest value last read of what it is judged by, in a gear, and of its end float where one was read. */
+export type StageInLine = {
+  id: string;
+  element: StageElement;
+  loosest: (gear: string | undefined) => number | null;
+  endFloatMm?: number;
+};
 
 /**
  * The line without stages that are gone, nor what only they drove; nothing else changes. A stage that is there may stand in a line that
@@ -37,7 +43,10 @@ export function driveGraph(kept: KeptDriveLine, stages: readonly StageInLine[]):
     const ratios = stage ? ratiosOf(stage.element) : [];
     const ratio = (ratios[gear] ?? ratios[0])?.ratio;
     if (!stage || ratio === undefined) return [];
-    const { element, loosest, endFloatMm } = stage;
+    const { endFloatMm } = stage;
+    const inGear = gearNamed(stage.element, gear);
+    const element = inGear === undefined ? stage.element : (withGearIn(stage.element, inGear) ?? stage.element);
+    const loosest = stage.loosest(inGear);
     const silent = element.kind === "chain" || element.kind === "toothed-belt" || element.kind === "v-belt";
     return [
       {

@@ -29,6 +29,7 @@ export {
   placeCount,
 } from "./frame";
 export { fromJudged } from "./from-judged";
+export { gearNamed, withGearIn } from "./gear-in";
 export {
   type MeasuringWay,
   normalPerCircumferential,
@@ -56,7 +57,7 @@ export {
   sideUnit,
   waysToMeasure,
 } from "./quantities";
-export { efficiencyOf, gearsOf, lostMotionArcmin, ratiosOf, type StageRatio } from "./ratio";
+export { efficiencyOf, gearsOf, lostMotionArcmin, ratiosOf, type StageRatio, wormFriction } from "./ratio";
 export { type Recurrence, type RecurringPart, recurrencesOf } from "./recurrence";
 export { beltStiffness, sensitivityOf } from "./sensitivity";
 export { type Thrust, tangentialForceN, thrustsOf } from "./thrust";

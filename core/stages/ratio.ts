@@ -6,7 +6,7 @@ import { type GearElement, isBelt, type StageElement } from "./element";
 import { rockedWheel } from "./measured";
 
 /** Steel on bronze, well lubricated (common practice). */
-const wormFriction = 0.05;
+export const wormFriction = 0.05;
 
 /** Ratios of a stage, one for each gear of a switchable one: input turns per output turn, negative where the sense is reversed. */
 export type StageRatio = { name: string; ratio: number };

@@ -11,7 +11,9 @@ export type RecurringPart =
   | "belt-round"
   | "chain-round"
   | "link"
-  | "planet-pass"
+  | "sun-tooth"
+  | "ring-tooth"
+  | "carrier-turn"
   | "worm-turn";
 
 /** Something of a stage that comes round, and how often; `timesPerTurn` of its driving shaft. */
@@ -19,7 +21,8 @@ export type Recurrence = { part: RecurringPart; timesPerTurn: number };
 
 /**
  * What comes round in a stage, by turns of its driving shaft: for finding what a knock or a growl belongs to. Signs of turning do not
- * matter here. In a planetary set the planets pass N times as often as the sun turns against the carrier (Willis).
+ * matter here. In a planetary set N planets pass a tooth of the sun N times as often as the sun turns against the carrier, and one of the ring N times
+ * as often as the ring does (Willis): each has a frequency of its own.
  */
 export function recurrencesOf(element: StageElement): Recurrence[] {
   const teeth = (z1: number, z2: number): Recurrence[] => [
@@ -67,9 +70,15 @@ export function recurrencesOf(element: StageElement): Recurrence[] {
       const input = rel(set.input) - rel(set.fixed);
       // Turns of the sun against the carrier for one of the driving member.
       const against = input === 0 ? 0 : Math.abs(1 / input);
+      const rings = set.kind === "simple" ? ["ring"] : ["ring1", "ring2"];
       return [
         { part: "driver-turn", timesPerTurn: 1 },
-        { part: "planet-pass", timesPerTurn: set.planets * against },
+        { part: "sun-tooth", timesPerTurn: set.planets * against },
+        ...rings.map((ring) => ({
+          part: "ring-tooth" as const,
+          timesPerTurn: set.planets * Math.abs(rel(ring)) * against,
+        })),
+        { part: "carrier-turn", timesPerTurn: Math.abs(rel(set.fixed)) * against },
         { part: "tooth", timesPerTurn: set.sun * against },
         { part: "driven-turn", timesPerTurn: Math.abs(rel(set.output) - rel(set.fixed)) * against },
       ];

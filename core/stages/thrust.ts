@@ -3,6 +3,7 @@ import { gearPair } from "../gears";
 import { radians } from "../numerics";
 import { wormPair } from "../worms";
 import type { StageElement } from "./element";
+import { wormFriction } from "./ratio";
 
 /**
  * Axial force on one member. `perTangential`: as a part of the tangential force of the teeth on the driven wheel; `way`: along which
@@ -21,9 +22,9 @@ const turnings = ["clockwise", "counter-clockwise"] as const;
 /**
  * Axial thrust by direction of rotation, the first member driving. A helical driver and a worm are pushed like a screw in its nut:
  * a right-hand one turning clockwise, seen from the end at which it is driven, away from that end. Their partners are pushed the
- * other way; a worm wheel along its own axis as the worm's threads sweep past it. A bevel is pushed out of mesh by its cone, tan α·sin δ,
+ * other way; a worm wheel along its own axis as the worm's threads sweep past it, by tan(γ + ρ′), for there friction is as much as the lead. A bevel is pushed out of mesh by its cone, tan α·sin δ,
  * and by its spiral into or out of it, sin β·cos δ, both over cos β (general handbooks; magnitudes from the equilibrium of
- * forces at the pitch point without friction).
+ * forces at the pitch point; those of helical and bevel gears without friction).
  *
  * @returns none for spur pairs and whatever has no teeth
  */
@@ -33,13 +34,14 @@ export function thrustsOf(element: StageElement): Thrust[] {
       return helicalThrust(element.pair.helixAngleDeg);
     case "worm": {
       const { leadAngleDeg } = wormPair(element.worm);
-      const lead = Math.tan(radians(leadAngleDeg));
+      const friction = Math.atan(wormFriction / Math.cos(radians(element.worm.pressureAngleDeg)));
+      const along = Math.tan(radians(leadAngleDeg) + friction);
       return turnings.flatMap((turning): Thrust[] => {
         const away = (element.hand === "right") === (turning === "clockwise");
         return [
           // The worm's axial force is the wheel's tangential one.
           { member: 0, turning, perTangential: 1, way: away ? "away-from-drive" : "towards-drive" },
-          { member: 1, turning, perTangential: lead, way: "with-the-worm" },
+          { member: 1, turning, perTangential: along, way: "with-the-worm" },
         ];
       });
     }

@@ -123,10 +123,11 @@ export const gluer: DemoMachine = {
       adjuster: {
         name: "Shims behind the gear",
         means: "shims",
-        adjuster: { type: "shims", perMm: 1 },
+        // They push the gear towards the apex, into the mesh.
+        adjuster: { type: "shims", perMm: -1 },
         step: 0.05,
-        positiveWord: "in",
-        negativeWord: "out",
+        positiveWord: "more",
+        negativeWord: "fewer",
       },
       limits: {
         quantity: "circumferential-backlash",

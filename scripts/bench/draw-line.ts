@@ -10,7 +10,7 @@ const size = 12;
 /** What it costs to work through and to draw a drive line of twelve stages of every kind that drives, one on the other. */
 export function drawLine(): void {
   const elements = mixed(machines.flatMap((machine) => machine.stages.map(({ geometry }) => geometry.element)));
-  const stages = elements.map((element, i) => ({ id: `stage-${i}`, element, loosest: 0.2 }));
+  const stages = elements.map((element, i) => ({ id: `stage-${i}`, element, loosest: () => 0.2 }));
   const kept = {
     sources: [{ id: "source-1", name: "Motor", rpm: 1450, torqueNm: 10 }],
     links: stages.map(({ id }, i) => ({

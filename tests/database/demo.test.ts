@@ -60,7 +60,7 @@ test("every kind of stage and every kind of adjuster is there, and every drive l
       driveLine(
         driveGraph(
           kept,
-          own.map((stage) => ({ id: stage.id, element: stage.geometry.element, loosest: 0.1 })),
+          own.map((stage) => ({ id: stage.id, element: stage.geometry.element, loosest: () => 0.1 })),
         ),
       ),
     );

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { chooseStage, readRound } from "./steps";
+import { chooseStage, makeSafe, readRound } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -141,8 +141,7 @@ async function signedJob(page: Page, { name, reads }: Entered): Promise<void> {
   await chooseStage(page, name);
   await page.getByLabel(`Why is the ${name} looked at?`).fill("First readings");
   await page.keyboard.press("Enter");
-  await page.getByLabel("Number of the lock").fill("7");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "7");
   await expect(page.getByRole("textbox", { name: /^Reading at/ })).toBeFocused();
   await readRound(page, reads);
   await page.keyboard.press("Enter");

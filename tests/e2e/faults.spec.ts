@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { openCluster } from "../../scripts/lib/cluster";
-import { anotherTablet, awake, beginJob, chooseStage, closeJob, readRound, signIn, visit } from "./steps";
+import { anotherTablet, awake, beginJob, chooseStage, closeJob, makeSafe, readRound, signIn, visit } from "./steps";
 
 test("the network goes in the middle of a job: nothing is lost, it is said calmly, and all of it arrives once", async ({
   page,
@@ -96,8 +96,7 @@ test("a stale form sent twice opens one job; a signed one takes nothing more", a
   await awake(page);
   await expect(page.getByRole("link", { name: /^Go on with the job/ })).toHaveCount(1);
   await visit(page, new URL(first).pathname);
-  await page.getByLabel("Number of the lock").fill("3");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "3");
   await readRound(page, ["0.10", "0.12", "0.11"]);
   await page.getByRole("button", { name: /^Round done with/ }).click();
   const job = new URL(first).pathname.split("/")[2] ?? "";

@@ -1,7 +1,7 @@
 import { type BrowserContext, expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { ownStart } from "./own-start";
-import { awake, chooseStage, readRound, signIn } from "./steps";
+import { awake, chooseStage, makeSafe, readRound, signIn } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 const own = ownStart();
@@ -36,8 +36,7 @@ async function jobAway(page: Page, reason: string): Promise<string> {
   await chooseStage(page, "cam drive");
   await page.getByLabel("Why is the cam drive looked at?").fill(reason);
   await page.keyboard.press("Enter");
-  await page.getByLabel("Number of the lock").fill("5");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "5");
   await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
   await readRound(page, ["0.10", "0.12"]);
   // A page that the server never gave opens from what the tablet keeps, with what was typed.

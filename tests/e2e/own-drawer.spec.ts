@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { readRound, visit } from "./steps";
+import { makeSafe, readRound, visit } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -94,8 +94,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
 
   await page.getByLabel("Why is the shaft float looked at?").fill("New cover");
   await page.keyboard.press("Enter");
-  await page.getByLabel("Number of the lock").fill("5");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "5");
   await expect(page).toHaveURL(/as-found$/);
   await page.getByText("Feelers 0.03 to 1.00", { exact: false }).first().click();
   await page.getByRole("combobox", { name: /^Instrument/ }).selectOption({ label: "Depth gauge 0.01, overdue" });

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { awake, readRound } from "./steps";
+import { awake, makeSafe, readRound } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -14,8 +14,7 @@ const fill = async (page: Page, texts: Record<string, string>) => {
 async function readOnly(page: Page, values: readonly string[], between?: () => Promise<void>) {
   await page.getByLabel(/^Why is the .* looked at\?/).fill("Routine");
   await page.keyboard.press("Enter");
-  await page.getByLabel("Number of the lock").fill("9");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "9");
   await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
   await readRound(page, values.slice(0, 4));
   await between?.();

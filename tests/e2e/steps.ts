@@ -24,6 +24,20 @@ export async function chooseStage(page: Page, stage: string): Promise<void> {
   if ((await choice.count()) > 0) await choice.click();
 }
 
+/** Puts a lock on, acknowledges every caution by a press of its own, and confirms. */
+export async function makeSafe(page: Page, lock: string): Promise<void> {
+  await page.getByLabel("Number of the lock").fill(lock);
+  for (const caution of await page.getByRole("list", { name: "Acknowledge each" }).getByRole("checkbox").all())
+    if ((await caution.getAttribute("aria-checked")) === "false") await caution.click();
+  await page.getByRole("button", { name: new RegExp(`: isolated, lock ${lock}$`) }).click();
+}
+
+/** Types as a hand does: nobody is as fast as an instrument, whose Enter does nothing here. */
+export const typeByHand = async (page: Page, text: string): Promise<void> => {
+  await page.keyboard.type(text, { delay: 60 });
+  await page.waitForTimeout(60);
+};
+
 /** Opens a job on a stage and makes it safe; the page stands at As found. */
 export async function beginJob(page: Page, machine: string, stage: string, reason: string): Promise<string> {
   await signIn(page);
@@ -32,8 +46,7 @@ export async function beginJob(page: Page, machine: string, stage: string, reaso
   await chooseStage(page, stage);
   await page.getByLabel(`Why is the ${stage} looked at?`).fill(reason);
   await page.keyboard.press("Enter");
-  await page.getByLabel("Number of the lock").fill("31");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "31");
   await expect(page.getByRole("button", { name: "Isolated, lock 31", exact: true })).toBeVisible();
   await expect(page).toHaveURL(/as-found$/);
   await expect(page.getByRole("textbox", { name: /^Reading at/ })).toBeFocused();

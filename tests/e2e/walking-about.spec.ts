@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { anotherTablet, awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+import { anotherTablet, awake, beginJob, closeJob, makeSafe, readRound, signIn, visit } from "./steps";
 
 test("leaving in the middle: back on this tablet and taken up on another one, with nothing lost", async ({
   page,
@@ -63,20 +63,19 @@ test("hands in a live machine are warned, going back asks to make safe again, an
 }) => {
   const job = await beginJob(page, "Sheet feeder", "cam drive", "Live");
   await page.getByRole("link", { name: "Lock up" }).click();
-  await page.getByRole("button", { name: "Clamp 3, not touched" }).press("Enter");
+  await page.getByRole("button", { name: "Clamp 3, not known" }).press("Enter");
   await expect(page.getByRole("button", { name: "Clamp 3, snug" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Clamp 1 snug", exact: true })).toBeVisible();
 
   await page.getByRole("button", { name: "Isolated, lock 31", exact: true }).click();
   const dialog = page.getByRole("dialog", { name: "Before power comes on" });
-  await expect(dialog).toContainText("By the tape, clamp 3 is not firm");
-  for (const tick of await dialog.getByRole("checkbox").all()) await tick.check();
+  await expect(dialog).toContainText("By the logbook: clamp 3 snug");
+  for (const tick of await dialog.getByRole("checkbox").all()) await tick.click();
   await dialog.getByRole("button", { name: "Go live" }).click();
   await expect(page.getByRole("alert")).toContainText("It is live. Make safe before hands go in.");
-  await expect(page.getByLabel("Tape")).toContainText("Acknowledged although clamp 3 snug");
+  await expect(page.getByLabel("Tape")).toContainText("Seen then: clamp 3 snug");
   await page.getByRole("alert").getByRole("link", { name: "Make safe" }).click();
-  await page.getByLabel("Number of the lock").fill("32");
-  await page.keyboard.press("Enter");
+  await makeSafe(page, "32");
   await expect(page.getByRole("button", { name: "Isolated, lock 32", exact: true })).toBeVisible();
   await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
   await readRound(page, ["0.10", "0.12", "0.11"]);

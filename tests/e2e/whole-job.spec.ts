@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { awake, chooseStage, readRound, visit } from "./steps";
+import { awake, chooseStage, readRound, typeByHand, visit } from "./steps";
 
 test("a whole job with only a keyboard: safe, read, moved, read, locked, checked, proved, signed, found in the logbook", async ({
   page,
@@ -33,7 +33,16 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
 
   // Make safe: the lock's number has the focus.
   await expect(page.getByRole("heading", { name: "Make safe before anything is touched" })).toBeVisible();
-  await page.keyboard.type("12");
+  await expect(page.getByLabel("Number of the lock")).toBeFocused();
+  await typeByHand(page, "12");
+  await press("Enter");
+  const cautions = page.getByRole("list", { name: "Acknowledge each" }).getByRole("checkbox");
+  await expect(cautions.first()).toBeFocused();
+  for (let i = 0; i < (await cautions.count()); i++) {
+    await expect(cautions.nth(i)).toBeFocused();
+    await press("Enter");
+  }
+  await expect(page.getByRole("button", { name: /: isolated, lock 12$/ })).toBeFocused();
   await press("Enter");
   await expect(page.getByRole("button", { name: "Isolated, lock 12", exact: true })).toBeVisible();
 
@@ -88,11 +97,12 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await tabTo(/^Go live$/);
   await press("Enter");
   await expect(dialog.getByRole("alert")).toHaveText("Every point has to be acknowledged before power comes on.");
+  await dialog.getByRole("checkbox").first().focus();
   for (const tick of await dialog.getByRole("checkbox").all()) {
-    await tick.focus();
-    await press("Space");
+    await expect(tick).toBeFocused();
+    await press("Enter");
   }
-  await dialog.getByRole("button", { name: "Go live" }).focus();
+  await expect(dialog.getByRole("button", { name: "Go live" })).toBeFocused();
   await press("Enter");
   await expect(page.getByRole("button", { name: "Live", exact: true })).toBeVisible();
   await page.getByLabel("Current").focus();
@@ -100,7 +110,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Tab");
   await page.keyboard.type("86 °F");
   await press("Tab");
-  await page.keyboard.type("even hum");
+  await typeByHand(page, "even hum");
   await press("Enter");
   await expect(page.getByRole("row", { name: /forwards, slow/ })).toContainText("1.4 A, 30 °C, even hum");
 

@@ -217,6 +217,8 @@ test("what comes round: hunting teeth, chain and belt rounds, planets", () => {
       output: "carrier",
     },
   };
-  // Carrier 18/90 of a turn: the sun turns 0.8 against it, and meets three planets each time.
-  expect(times(set, "planet-pass")).toBeCloseTo(2.4, 12);
+  // Carrier 18/90 of a turn: the sun turns 0.8 against it and meets three planets each time; the ring stands, and meets three a turn of the carrier.
+  expect(times(set, "sun-tooth")).toBeCloseTo(2.4, 12);
+  expect(times(set, "ring-tooth")).toBeCloseTo(0.6, 12);
+  expect(times(set, "carrier-turn")).toBeCloseTo(0.2, 12);
 });

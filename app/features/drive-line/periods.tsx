@@ -1,5 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { type KeptDriveLine, type RecurringPart, recurrencesOf } from "~/core/stages";
+import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
 
@@ -11,7 +11,9 @@ export const recurringWords: Record<RecurringPart, string> = {
   "belt-round": "the belt's joint",
   "chain-round": "the chain's joint",
   link: "a link",
-  "planet-pass": "a planet",
+  "sun-tooth": "a planet past the same tooth of the sun",
+  "ring-tooth": "a planet past the same tooth of the ring",
+  "carrier-turn": "its carrier",
   "worm-turn": "the worm",
 };
 
@@ -23,11 +25,14 @@ export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptD
     const driver = line.shafts.find(({ id }) => id === link.from || id === ontoOf.get(link.from));
     if (!stage || !driver?.rpm) return [];
     const perSecond = Math.abs(driver.rpm) / 60;
-    return recurrencesOf(stage.geometry.element)
+    // Of a switchable gear the one that is in.
+    const { element } = stage.geometry;
+    const gear = gearNamed(element, link.gear);
+    return recurrencesOf((gear && withGearIn(element, gear)) || element)
       .filter(({ timesPerTurn }) => timesPerTurn > 0)
-      .map(({ part, timesPerTurn }) => ({
-        key: `${stage.id} ${part}`,
-        name: stage.name,
+      .map(({ part, timesPerTurn }, i) => ({
+        key: `${stage.id} ${part} ${i}`,
+        name: gear ? `${stage.name}, ${gear}` : stage.name,
         part,
         hz: perSecond * timesPerTurn,
       }));

@@ -14,7 +14,7 @@ export const solveDriveLine = (graph: KeptDriveLine, stages: readonly StageStand
       stages.map(({ stage, standing }) => ({
         id: stage.id,
         element: stage.geometry.element,
-        loosest: standing?.result?.max ?? null,
+        loosest: (gear) => standing?.loosest.find((read) => read.gear === (gear ?? null))?.value ?? null,
         endFloatMm: standing?.endFloatMm ?? 0,
       })),
     ),

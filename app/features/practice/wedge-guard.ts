@@ -18,7 +18,7 @@ export function wedgeWatch(): (key: Key) => boolean {
   let lastAt = Number.NEGATIVE_INFINITY;
   return ({ key, at, repeat, inReading }) => {
     const fast = at - lastAt < wedgeMs;
-    if (key.length === 1 || key === "Enter") lastAt = at;
+    if (key.length === 1) lastAt = at;
     if (key !== "Enter" || inReading) return false;
     return fast || repeat;
   };

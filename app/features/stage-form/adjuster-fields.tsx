@@ -4,9 +4,10 @@ import type { StageKind } from "~/core/stages";
 import type { AdjusterMeans } from "~/data/queries/stages";
 import { Tick } from "~/ui/field";
 import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
-import { type AdjusterType, adjusterTypeOf, meansOf, meansOfKind, readLaw } from "./adjuster-texts";
+import { type AdjusterType, adjusterTypeOf, meansOf, meansOfKind, readLaw, shimSense } from "./adjuster-texts";
 import { kindOf } from "./read-element";
 import type { Texts } from "./reader";
+import { ShimPicture } from "./shim-picture";
 import { ChoiceField, TextField, TickField, useForm } from "./text-field";
 
 const meansWords: Record<AdjusterMeans, string> = {
@@ -77,9 +78,7 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
                 <TextField
                   name="adjuster.perMm"
                   label={shimLabel[kindOf(fields.texts)] ?? "Centres a mm of shim"}
-                  hint={
-                    means === "roller-diameter" ? "usually 0.5" : "1 straight under it; minus if it goes the other way"
-                  }
+                  hint={means === "roller-diameter" ? "usually 0.5" : "1 straight under it, less at an angle"}
                 />
               ) : (
                 <TextField name="adjuster.angle" label="Angle" hint={angleHints[type]} />
@@ -92,6 +91,17 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
               <TextField name="adjuster.back" label="Travel left, −" hint="how far it can still go; empty: not known" />
               <TextField name="adjuster.on" label="Travel left, +" />
             </div>
+            {type === "shims" && means !== "roller-diameter" && (
+              <ChoiceField
+                name="adjuster.sense"
+                legend="One more shim"
+                usual=""
+                options={[
+                  { value: "opens", label: (wayWords[kindOf(fields.texts)] ?? centresWords)[0] },
+                  { value: "closes", label: (wayWords[kindOf(fields.texts)] ?? centresWords)[1] },
+                ]}
+              />
+            )}
             {type === "screw" && (
               <>
                 <ChoiceField
@@ -122,7 +132,18 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
           </>
         )}
       </div>
-      {law && (
+      {means && type === "shims" && means !== "roller-diameter" && (
+        <figure className="bg-panel p-4 self-start max-w-md grid gap-3">
+          <ShimPicture kind={kindOf(fields.texts)} sense={shimSense(fields.texts)} />
+          <figcaption className="text-lg">
+            {shimSense(fields.texts) === null
+              ? "Say which way one more shim sends it: look at the part, not at the drawing."
+              : `One more shim ${(wayWords[kindOf(fields.texts)] ?? centresWords)[shimSense(fields.texts) === 1 ? 0 : 1]}.`}
+            {kindOf(fields.texts) === "bevel" && " Behind a gear or pinion shims push it towards the apex."}
+          </figcaption>
+        </figure>
+      )}
+      {law && type !== "shims" && (
         <Meaning
           law={law}
           kind={kindOf(fields.texts)}
@@ -191,6 +212,8 @@ const unitWords = {
   "mm-of-shim": "mm of shim",
 };
 
+const centresWords: [string, string] = ["parts the centres", "brings the centres together"];
+
 /** What parting and coming together mean where there are no centres to speak of. */
 const wayWords: Partial<Record<StageKind, [string, string]>> = {
   bevel: ["moves the member away from the apex", "moves the member towards the apex"],
@@ -222,7 +245,7 @@ function Meaning({
 }) {
   const amount = sampleAmount[law.type];
   const change = centreChange(law, amount);
-  const [apart, together] = wayWords[kind] ?? ["parts the centres", "brings the centres together"];
+  const [apart, together] = wayWords[kind] ?? centresWords;
   const way = change > 0 ? apart : change < 0 ? together : "does not move anything";
   return (
     <figure className="bg-panel p-4 self-start max-w-md grid gap-3">

@@ -87,7 +87,7 @@ export function readLaw(texts: Texts): Read<Adjuster> {
       case "eccentric":
         return { type: "eccentric", throwMm: over0("adjuster.throw"), angleDeg: angleDeg() };
       case "shims":
-        return { type: "shims", perMm: read.numberOr("adjuster.perMm", usualPerMm(texts)) };
+        return { type: "shims", perMm: shimsPerMm(texts, read) };
     }
   };
   const [min, max] = ["adjuster.back", "adjuster.on"].map((name) => (read.has(name) ? read.number(name) : null));
@@ -100,11 +100,20 @@ export function readLaw(texts: Texts): Read<Adjuster> {
   return read.done(adjuster);
 }
 
-/** A thicker roller moves the belt's line by half of what its diameter grows; shims of a gap fill it. */
-function usualPerMm(texts: Texts): number {
-  if (meansOf(texts) === "roller-diameter") return 0.5;
-  return kindOf(texts) === "gap" ? -1 : 1;
+/** What a mm of shim does: its size as typed, its sense as somebody said it. There is no usual sense: the sign is where most slips are made. */
+function shimsPerMm(texts: Texts, read: Reader): number {
+  // A thicker roller moves the belt's line by half of what its diameter grows.
+  if (meansOf(texts) === "roller-diameter") return read.numberOr("adjuster.perMm", 0.5);
+  const sense = shimSense(texts);
+  read.want("adjuster.sense", sense !== null, "sense-not-said");
+  const size = read.numberOr("adjuster.perMm", 1);
+  read.want("adjuster.perMm", size > 0, "too-small");
+  return size * (sense ?? 1);
 }
+
+/** +1: one more shim parts the centres, opens the gap, or sends a bevel's member away from the apex; null: nobody has said. */
+export const shimSense = (texts: Texts): 1 | -1 | null =>
+  texts["adjuster.sense"] === "opens" ? 1 : texts["adjuster.sense"] === "closes" ? -1 : null;
 
 const usualStep: Record<AdjusterType, number> = { slide: 0.01, screw: 0.0625, pivot: 0.1, eccentric: 1, shims: 0.01 };
 
@@ -175,7 +184,8 @@ export function lawTexts(law: Adjuster | null): Texts {
     "adjuster.arm": law.type === "pivot" ? n(law.armMm) : "",
     "adjuster.lever": law.type === "pivot" ? n(law.leverMm) : "",
     "adjuster.throw": law.type === "eccentric" ? n(law.throwMm) : "",
-    "adjuster.perMm": law.type === "shims" ? n(law.perMm) : "",
+    "adjuster.perMm": law.type === "shims" ? n(Math.abs(law.perMm)) : "",
+    "adjuster.sense": law.type === "shims" ? (law.perMm > 0 ? "opens" : "closes") : "",
     "adjuster.back": n(law.travel && Math.abs(law.travel.min)),
     "adjuster.on": n(law.travel?.max),
   };

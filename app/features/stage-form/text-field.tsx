@@ -58,15 +58,23 @@ export function ChoiceField({
   usual: string;
   options: readonly { value: string; label: string }[];
 }) {
-  const { fields } = useForm();
+  const { fields, problems } = useForm();
+  const problem = problems?.[name];
   return (
-    <Choice
-      legend={legend}
-      name={name}
-      value={fields.texts[name] || usual}
-      onChange={(value) => fields.set(name, value)}
-      options={options}
-    />
+    <div>
+      <Choice
+        legend={legend}
+        name={name}
+        value={fields.texts[name] || usual}
+        onChange={(value) => fields.set(name, value)}
+        options={options}
+      />
+      {problem && (
+        <p role="alert" className="text-outside font-semibold mt-1">
+          {refusalWords(problem)}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -1,5 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { type StageElement, type Thrust, thrustsOf } from "~/core/stages";
+import { type StageElement, type Thrust, thrustsOf, wormFriction } from "~/core/stages";
 
 const memberWords = (element: StageElement, member: 0 | 1): string =>
   element.kind === "worm" ? (member === 0 ? "worm" : "wheel") : member === 0 ? "pinion" : "gear";
@@ -20,7 +20,12 @@ export function ThrustPane({ element, forceN = null }: { element: StageElement; 
   const from = element.kind === "bevel" ? "seen from its back" : "seen from where it is driven";
   return (
     <section aria-label="Axial thrust" className="mt-3">
-      <p className="font-bold">Axial thrust, the {memberWords(element, 0)} driving</p>
+      <p className="font-bold">
+        Axial thrust, the {memberWords(element, 0)} driving
+        <span className="font-normal text-mid">
+          , {element.kind === "worm" ? `with a friction of ${wormFriction} (common practice)` : "without friction"}
+        </span>
+      </p>
       {(["clockwise", "counter-clockwise"] as const).map((turning) => (
         <p key={turning} className="mt-1">
           <b>{turning === "clockwise" ? "Clockwise" : "Counter-clockwise"}</b>, {from}:{" "}

@@ -1,15 +1,28 @@
 import { formatNumber } from "~/app/features/words/figure";
-import type { WearLeft } from "~/core/logbook";
+import type { Left, WearLeft } from "~/core/logbook";
 import { StateMark } from "~/ui/state-mark";
 import { day } from "../words/times";
+
+/** What is left, with its interval where there is one: "1400 days (900 to 2100)". */
+function leftWords({ at, earliest, latest, coverage }: Left, unit: string): string {
+  const between = `${formatNumber(earliest, 0)} to ${latest === null ? "perhaps never" : formatNumber(latest, 0)}`;
+  return `${formatNumber(at, 0)} ${unit}${coverage > 0 ? ` (${between})` : ""}`;
+}
+
+const sureWords = (days: Left | null): string =>
+  days === null
+    ? ""
+    : days.coverage > 0
+      ? `In brackets: where it lies ${formatNumber(100 * days.coverage, 0)} times in a hundred. `
+      : "Below five looks nobody can say how surely. ";
 
 /** How worn the chain is, and how long it will do at the rate so far. */
 export function WearPane({ wear, usageUnit, timeZone }: { wear: WearLeft; usageUnit: string; timeZone: string }) {
   const { elongationPercent, limitPercent, days, usage, looks, measuredAt } = wear;
   const beyond = elongationPercent >= limitPercent;
   const lasts = [
-    days === null ? "" : `${formatNumber(days, 0)} days`,
-    usage === null ? "" : `${formatNumber(usage, 0)} ${usageUnit}`,
+    days === null ? "" : leftWords(days, "days"),
+    usage === null ? "" : leftWords(usage, usageUnit),
   ].filter(Boolean);
   return (
     <section aria-labelledby="wear">
@@ -29,7 +42,9 @@ export function WearPane({ wear, usageUnit, timeZone }: { wear: WearLeft; usageU
               ? "Measured once; the second look tells the rate."
               : "It does not grow by what was measured so far."}
       </p>
-      <p className="text-mid">A median line through {looks} looks (Theil–Sen). A new chain begins anew.</p>
+      <p className="text-mid">
+        {sureWords(days)}A median line through {looks} looks (Theil–Sen). A new chain begins anew.
+      </p>
     </section>
   );
 }

@@ -17,6 +17,7 @@ export function TrendPane({
   spoken,
   timeZone,
   unit,
+  now,
 }: {
   trend: StageTrend | null;
   axis: TrendAxis;
@@ -25,6 +26,7 @@ export function TrendPane({
   spoken: StageUnit;
   timeZone: string;
   unit: string;
+  now: string;
 }) {
   const picture = useRef<HTMLDivElement>(null);
   const other = axis === "time" ? "usage" : "time";
@@ -32,7 +34,7 @@ export function TrendPane({
     <section aria-labelledby="trend" className="min-w-0">
       <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between mb-2">
         <h2 id="trend" className="text-xl font-bold">
-          {trend ? trendNews(trend, timeZone, unit, limits, spoken.quantity) : "The trend needs three rounds"}
+          {trend ? trendNews(trend, timeZone, unit, limits, spoken.quantity, now) : "The trend needs three rounds"}
         </h2>
         <span className="flex gap-3 items-center">
           <Link to={`?axis=${other}`} replace preventScrollReset className="min-h-11 inline-flex items-center">
@@ -58,7 +60,8 @@ export function TrendPane({
             <p className="mb-2">
               Least {slopeWords(trend.tightest, axis, unit, spoken)}; greatest{" "}
               {slopeWords(trend.loosest, axis, unit, spoken)}. The slope is the median of the slopes of all pairs of
-              rounds between two moves (Theil–Sen), its interval from their order (Sen 1968); the line starts anew at
+              rounds between two moves (Theil–Sen), its interval from their order (Sen 1968), how surely it lies there
+              counted out: three rounds are 66 in a hundred, four 91, five and more 95 at least; the line starts anew at
               every move. It is forecast only where the whole interval has one sign. Rounds as found and checked count;
               those read while setting do not.
             </p>

@@ -7,7 +7,11 @@ import { stageUnit } from "../words/quantity";
 import { intervalWords, slopeWords, trendNews } from "./trend-words";
 
 afterEach(() => writeFor(readerOf()));
-const line = { slope: -0.0001, slopeInterval: [-0.0002, -0.00005] } as unknown as StageTrend["tightest"];
+const line = {
+  slope: -0.0001,
+  slopeInterval: [-0.0002, -0.00005],
+  coverage: 0.9583,
+} as unknown as StageTrend["tightest"];
 const trend = (more: object): StageTrend =>
   ({ axis: "time", points: [{ min: 0.12, max: 0.2 }], drift: null, ...more }) as unknown as StageTrend;
 const limits = { lo: 0.1, hi: 0.24 };
@@ -16,6 +20,7 @@ const drift = (limit: "lo" | "hi", latest: string | null = "2028-01-01T00:00:00Z
   at: "2027-03-01T00:00:00Z",
   earliest: "2027-01-01T00:00:00Z",
   latest,
+  coverage: 0.9583,
 });
 
 test("where it goes is said in the words of what is read", () => {
@@ -39,8 +44,11 @@ test("the interval may be open at its end, and runs over the meter where that is
   expect(intervalWords(trend({ drift: drift("hi", null) }), "UTC", "hours")).toBe(
     "95 % between 1 January 2027 and never",
   );
-  const usage = trend({ axis: "usage", drift: { limit: "hi", at: "41200", earliest: "40000.4", latest: "45000" } });
-  expect(intervalWords(usage, "UTC", "hours")).toBe("95 % between 40000 hours and 45000 hours");
+  const usage = trend({
+    axis: "usage",
+    drift: { limit: "hi", at: "41200", earliest: "40000.4", latest: "45000", coverage: 0.9167 },
+  });
+  expect(intervalWords(usage, "UTC", "hours")).toBe("91 % between 40000 hours and 45000 hours");
   expect(trendNews(usage, "UTC", "hours", limits)).toBe("It will be too loose about 41200 hours");
 });
 
@@ -48,12 +56,18 @@ test("slopes a year or a thousand of the meter, in the reader's units", () => {
   const backlash = () => stageUnit(testStage("s").geometry.element);
   expect(slopeWords(line, "time", "hours", backlash())).toBe("−0.037 mm a year (95 %: −0.073 to −0.018)");
   expect(slopeWords(line, "usage", "cycles", backlash())).toBe("−0.100 mm a thousand cycles (95 %: −0.200 to −0.050)");
-  const tension = { slope: -0.5, slopeInterval: [-0.6, -0.4] } as unknown as StageTrend["tightest"];
+  const tension = { slope: -0.5, slopeInterval: [-0.6, -0.4], coverage: 0.9167 } as unknown as StageTrend["tightest"];
   writeFor(readerOf({ units: "inch" }));
   expect(slopeWords(line, "usage", "cycles", backlash())).toBe(
     "−0.0039 in a thousand cycles (95 %: −0.0079 to −0.0020)",
   );
   expect(slopeWords(tension, "usage", "hours", stageUnit(toothedBelt))).toBe(
-    "−112.4 lbf a thousand hours (95 %: −134.9 to −89.9)",
+    "−112.4 lbf a thousand hours (91 %: −134.9 to −89.9)",
+  );
+});
+
+test("a day that has gone by is no forecast any more", () => {
+  expect(trendNews(trend({ drift: drift("hi") }), "UTC", "hours", limits, "backlash", "2027-03-02T00:00:00Z")).toBe(
+    "By its trend it is too loose by now: read it",
   );
 });

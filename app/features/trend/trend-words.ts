@@ -15,25 +15,32 @@ export function trendNews(
   unit: string,
   limits: { lo: number; hi: number },
   quantity: JudgedQuantity = "backlash",
+  now?: string,
 ): string {
   const { drift, axis, points } = trend;
   const last = points[points.length - 1];
   if (last && (last.min < limits.lo || last.max > limits.hi)) return "It lies outside its limits already";
   if (!drift) return "It does not drift out by what was read so far";
+  // A day that has gone by is no forecast any more.
+  if (axis === "time" && now !== undefined && drift.at <= now)
+    return `By its trend it is ${endWords[quantity][drift.limit]} by now: read it`;
   return `It will be ${endWords[quantity][drift.limit]} about ${dateless(axis, drift.at, timeZone, unit)}`;
 }
+
+/** How surely something lies in its interval, never more than is so: 0.983 is 98 %. */
+const surely = (coverage: number): string => `${formatNumber(Math.floor(100 * coverage + 1e-9), 0)} %`;
 
 /** The interval of the forecast. */
 export function intervalWords(trend: StageTrend, timeZone: string, unit: string): string {
   const { drift, axis } = trend;
   if (!drift) return "";
   const latest = drift.latest === null ? "never" : dateless(axis, drift.latest, timeZone, unit);
-  return `95 % between ${dateless(axis, drift.earliest, timeZone, unit)} and ${latest}`;
+  return `${surely(drift.coverage)} between ${dateless(axis, drift.earliest, timeZone, unit)} and ${latest}`;
 }
 
 /** Slope of a line in words, with its interval: over a year, or over a thousand of the meter's units. */
 export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string, of: Spoken): string {
   const [per, words] = axis === "time" ? [365.25, "a year"] : [1000, `a thousand ${unit}`];
   const f = (value: number) => of.figure(value * per, 1);
-  return `${f(line.slope)} ${of.unit} ${words} (95 %: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
+  return `${f(line.slope)} ${of.unit} ${words} (${surely(line.coverage)}: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
 }

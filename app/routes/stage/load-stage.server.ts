@@ -2,9 +2,9 @@ import { data } from "react-router";
 import { stageBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import { wearLimitOf } from "~/core/chains";
-import { stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
+import { meterOf, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
 import { judgedBy } from "~/core/stages";
-import { roundsOfStage, stageHistory } from "~/data/queries/entries";
+import { roundsOfStage, stageHistory, usageReadings } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
@@ -15,6 +15,8 @@ import { type Context, mayWork } from "~/operations/context";
 
 /** Rounds that the trend looks back on: two years of weekly ones. */
 const trendRounds = 104;
+/** Readings of the meter that usage over time is worked out from. */
+const meterReadings = 400;
 const roundsToCompare = 24;
 
 /** Of a chain: what its limits say, or what its sprockets do. */
@@ -31,7 +33,7 @@ export async function loadStage({ pool, person, now }: Context, stageId: string,
     ? await Promise.all([stageById(pool, stageId), machineById(pool, person.workshopId, machineId)])
     : [null, null];
   if (!stage || !machine) throw data({ code: "no-such-stage" }, { status: 404 });
-  const [history, rounds, limits, before, instruments, standings, points, jobs] = await Promise.all([
+  const [history, rounds, limits, before, instruments, standings, points, jobs, usage] = await Promise.all([
     stageHistory(pool, stage.id, trendRounds),
     roundsOfStage(pool, stage.id, roundsToCompare),
     limitsRevisions(pool, stage.id),
@@ -40,16 +42,18 @@ export async function loadStage({ pool, person, now }: Context, stageId: string,
     standingsOfStages(pool, [stage.id]),
     openPointsOf(pool, [machine.id]),
     openJobs(pool, [machine.id]),
+    usageReadings(pool, machine.id, meterReadings),
   ]);
+  const meter = meterOf(usage);
   const voided = voidedBy(history);
   const counting = history.filter((entry) => !voided.has(entry.id));
   return {
     stage,
     machine,
     standing: standings[0] ?? null,
-    trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, axis),
+    trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, axis, meter),
     axis,
-    wear: stage.geometry.element.kind === "chain" ? wearLeft(counting, wearLimit(stage)) : null,
+    wear: stage.geometry.element.kind === "chain" ? wearLeft(counting, wearLimit(stage), meter) : null,
     rounds: rounds.filter((round) => !voided.has(round.id)),
     roundsRead: counting.filter((entry) => entry.kind === "round" && entry.body.phase !== "set").length,
     limits,

@@ -107,6 +107,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               spoken={stageUnit(element)}
               timeZone={timeZone}
               unit={machine.usageUnit}
+              now={now}
             />
             <RoundsCompared
               stage={stage}
