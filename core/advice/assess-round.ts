@@ -1,6 +1,13 @@
 import { accept, type Result } from "../quantity";
 import { type JudgedRound, judgeRound, type RoundToJudge } from "../rounds";
-import { type JudgedQuantity, type StageElement, sensitivityOf } from "../stages";
+import {
+  handSquare,
+  type JudgedQuantity,
+  type MeasuredQuantity,
+  type StageElement,
+  sensitivityOf,
+  strandRead,
+} from "../stages";
 import { type Adjuster, amountFor, gainOf, type Travel } from "./adjusters";
 import { type Advice, type AdviceQuestion, advise, type Quantity } from "./advise";
 import { stiffnessGuessed } from "./prior";
@@ -11,6 +18,8 @@ export type RoundToAssess = Omit<RoundToJudge, "limits"> & {
   limits: { lo: number; aim?: number | undefined; hi: number };
   /** null: nothing on this stage can be adjusted. */
   adjuster: Adjuster | null;
+  /** What was held to it: the slack of a chain shows otherwise by hand than hanging. */
+  read?: MeasuredQuantity | undefined;
   /** On the scale of `learnFromMoves`: as learnt, or what is expected before any move has taught. */
   response?: Response | undefined;
   /** Where a round is put inside its limits; by default in the middle. */
@@ -36,9 +45,13 @@ export function assessRound(round: RoundToAssess): Result<Assessment> {
   const judged = found.value;
   const { element, limits, adjuster, expandedUncertainty } = round;
   const ends = judged.least + judged.greatest;
-  const sensitivity = sensitivityOf(element, ends / 2, limits.aim ?? (limits.lo + limits.hi) / 2);
+  const strand = strandRead(round.read);
+  const sensitivity = sensitivityOf(element, ends / 2, limits.aim ?? (limits.lo + limits.hi) / 2, strand);
   const quantity = advised[judged.quantity];
-  const response = round.response && quantity ? unscaled(round.response, quantity, ends) : undefined;
+  const response =
+    round.response && quantity
+      ? unscaled(round.response, quantity, ends, strand === "triangle" ? handSquare : 1)
+      : undefined;
   return accept({
     judged,
     sensitivity,
@@ -110,5 +123,5 @@ const advised: Record<JudgedQuantity, Quantity | null> = {
 };
 
 /** Of sag the change of its square a unit is learnt; `advise` wants that of the sag itself at the mean of the round. */
-const unscaled = (response: Response, quantity: Quantity, ends: number): Response =>
-  quantity === "sag" ? { perUnit: response.perUnit / ends, sd: response.sd / ends } : response;
+const unscaled = (response: Response, quantity: Quantity, ends: number, square: number): Response =>
+  quantity === "sag" ? { perUnit: (square * response.perUnit) / ends, sd: (square * response.sd) / ends } : response;

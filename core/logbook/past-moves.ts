@@ -1,4 +1,5 @@
 import type { PastMove } from "../advice";
+import { handSquare } from "../stages";
 import { type Entry, type EntryOf, isKind, type ReadingRecord } from "./entry";
 import { voidedBy } from "./job-record";
 import { wholeRound } from "./whole-round";
@@ -43,5 +44,11 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string, moved: 
   return moves;
 }
 
+/** A chain's slack read by hand counts as the sag at which it would hang, so that either way teaches the same. */
 const teethOf = (readings: readonly ReadingRecord[]): PastMove["before"] =>
-  readings.filter((reading) => !reading.struck).map((reading) => ({ tooth: reading.tooth, value: reading.value }));
+  readings
+    .filter((reading) => !reading.struck)
+    .map(({ tooth, value, quantity }) => ({
+      tooth,
+      value: quantity === "hand-movement" ? value / Math.sqrt(handSquare) : value,
+    }));

@@ -10,4 +10,5 @@ export {
 export { type Parsed, parseNumber, parseQuantity } from "./parse";
 export { accept, mustHold, type Refusal, type Result, refuse } from "./refusal";
 export { asRefusalCode, type RefusalCode, refusalCodes } from "./refusal-code";
+export { severalQuantities } from "./several";
 export { type Dimension, fromCanonical, toCanonical, type Unit, type UnitId, unitById, units } from "./units";

@@ -59,5 +59,5 @@ export {
 } from "./quantities";
 export { efficiencyOf, gearsOf, lostMotionArcmin, ratiosOf, type StageRatio, wormFriction } from "./ratio";
 export { type Recurrence, type RecurringPart, recurrencesOf } from "./recurrence";
-export { beltStiffness, sensitivityOf } from "./sensitivity";
+export { beltStiffness, handSquare, sensitivityOf, strandRead } from "./sensitivity";
 export { type Thrust, tangentialForceN, thrustsOf } from "./thrust";

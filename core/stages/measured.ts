@@ -57,6 +57,8 @@ export function toJudged(element: StageElement, way: MeasuringWay): Result<ToJud
   if (isBelt(element)) return beltWay(element, way);
   switch (element.kind) {
     case "chain": {
+      // Up and down together; half of it is what the limits are about.
+      if (way.quantity === "hand-movement") return accept(linear(0.5));
       if (way.quantity !== "elongation") return accept(linear(1));
       const counted = (way.held ?? usualPitches) * element.pitchMm;
       return accept({

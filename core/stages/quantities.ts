@@ -15,6 +15,7 @@ export const measuredQuantities = [
   "span-force",
   "span-deflection",
   "sag",
+  "hand-movement",
   "elongation",
   "gap",
   "end-float",
@@ -46,6 +47,7 @@ export const measuredUnit: Record<MeasuredQuantity, QuantityUnit> = {
   "span-force": newton,
   "span-deflection": mm,
   sag: { ...mm, digits: 1 },
+  "hand-movement": { ...mm, digits: 1 },
   elongation: mm,
   gap: mm,
   "end-float": mm,
@@ -98,7 +100,7 @@ export function waysToMeasure(element: StageElement): readonly MeasuredQuantity[
     case "tension":
       return ["span-frequency", "span-force", "span-deflection", "tension"];
     case "sag":
-      return ["sag"];
+      return ["sag", "hand-movement"];
     case "elongation":
       return ["elongation"];
     case "gap":
@@ -111,7 +113,7 @@ export function limitWays(element: StageElement): readonly MeasuredQuantity[] {
   const ways = waysToMeasure(element);
   if (judgedBy(element) === "lost-motion") return ["angular-backlash"];
   if (judgedBy(element) === "tension") return ["tension", "span-frequency", "span-force", "span-deflection"];
-  return ways.filter((way) => way !== "tip-clearance");
+  return ways.filter((way) => way !== "tip-clearance" && way !== "hand-movement");
 }
 
 /** What is read beside it on a stage of this kind. */

@@ -1,9 +1,10 @@
 import { bevelPair } from "../bevels";
+import type { StrandShape } from "../chains";
 import { gearPair } from "../gears";
 import { wormPair } from "../worms";
 import { type BeltElement, type ChainElement, isBelt, type StageElement } from "./element";
 import { pathPull, stagePath } from "./path";
-import { judgedBy } from "./quantities";
+import { judgedBy, type MeasuredQuantity } from "./quantities";
 
 /**
  * Change of the judged quantity per mm of "centre distance" as the stage's adjuster means it (README), now.
@@ -14,9 +15,15 @@ import { judgedBy } from "./quantities";
  *
  * @param mean of what was read, for sag
  * @param aim of the limits, for a belt of unknown stiffness
+ * @param strand how a chain's slack was read: hanging in an arc, or moved by hand to a triangle; the same slack shows otherwise
  * @returns null where nothing can be adjusted: a planetary set, a chain judged by its wear, a chain that hangs straight
  */
-export function sensitivityOf(element: StageElement, mean: number, aim: number): number | null {
+export function sensitivityOf(
+  element: StageElement,
+  mean: number,
+  aim: number,
+  strand: StrandShape = "arc",
+): number | null {
   if (isBelt(element)) return beltSensitivity(element, aim);
   switch (element.kind) {
     case "gear-pair": {
@@ -30,7 +37,7 @@ export function sensitivityOf(element: StageElement, mean: number, aim: number):
     case "planetary":
       return null;
     case "chain":
-      return judgedBy(element) === "sag" && mean > 0 ? sagSlope(element) / (2 * mean) : null;
+      return judgedBy(element) === "sag" && mean > 0 ? sagSlope(element, strand) / (2 * mean) : null;
     case "gap":
       return 1;
   }
@@ -47,10 +54,22 @@ function beltSensitivity(element: BeltElement, aim: number): number | null {
   return (beltStiffness(element, aim) * pathPull(path.value, element.moved)) / path.value.laid.lengthMm;
 }
 
-/** d(s²)/dC: the slack of a level span is 8s²/(3L), and all that the path takes up goes out of it; −3·L·pull/8 a mm. */
-function sagSlope(chain: ChainElement): number {
+/**
+ * d(s²)/dC: the slack of a span that hangs is 8s²/(3L), of one moved by hand 2y²/L, and all that the path takes up goes out of it:
+ * −3·L·pull/8 or −L·pull/2 a mm.
+ */
+function sagSlope(chain: ChainElement, strand: StrandShape): number {
   const path = stagePath(chain);
   if (!path.ok) return Number.NaN;
   const span = Math.max(...path.value.laid.spans.map(({ lengthMm }) => lengthMm));
-  return (-3 * span * pathPull(path.value, chain.moved)) / 8;
+  return -slopePerSpan[strand] * span * pathPull(path.value, chain.moved);
 }
+
+const slopePerSpan: Record<StrandShape, number> = { arc: 3 / 8, triangle: 1 / 2 };
+
+/** How the slack of a strand shows, by how it was read. */
+export const strandRead = (quantity: MeasuredQuantity | undefined): StrandShape =>
+  quantity === "hand-movement" ? "triangle" : "arc";
+
+/** Square of what a movement by hand shows to that of a hanging sag, for the same slack: y² = 4/3·s². */
+export const handSquare = slopePerSpan.triangle / slopePerSpan.arc;

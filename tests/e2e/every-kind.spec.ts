@@ -22,7 +22,7 @@ test("a worm whose screw only pushes: in parts with a free turn between, its end
   await expect(nextMove(page)).toContainText(/Stand the wheel with tooth \d+, the tight spot, at the worm/);
   const parts = nextMove(page).getByRole("listitem");
   await expect(parts.first()).toHaveText(/^Push .+, then read again\.$/);
-  await expect(parts.last()).toContainText("turn the output a turn by hand: it must run free");
+  await expect(parts.last()).toContainText("turn the worm 40 turns by hand, one turn of the output");
   await expect(parts.filter({ hasText: /\b0 turns/ })).toHaveCount(0);
   await page.getByRole("button", { name: "Did it so" }).click();
   await expect(tape(page)).toContainText(/Nip screw .* in/);
@@ -121,14 +121,14 @@ test("a bevel gear between shims: carried from side to side without the drawer, 
 }) => {
   const job = await beginJob(page, "Folder-gluer", "cross drive", "Whines");
   await readRound(page, ["0.03", "0.04", "0.05", "0.03", "0.04", "0.05", "0.03", "0.04", ""]);
-  await expect(nextMove(page)).toContainText(/Shims behind the gear .* mm of shim in/);
+  await expect(nextMove(page)).toContainText(/Shims behind the gear .* mm of shim fewer/);
   await page.getByLabel("What lies in it now").fill("0.45 + 0.25 + 0.12");
   await page.getByText("It lies between shims on both sides").click();
   await page.getByLabel("What lies on the other side").fill("0.35 + 2 × 0.12");
   await page.keyboard.press("Tab");
   await expect(page.getByRole("img", { name: /^Other side, \d pieces? of/ })).toBeVisible();
   await page.getByRole("button", { name: "Carry these over, and log it" }).click();
-  await expect(tape(page)).toContainText(/Shims behind the gear 0\.\d+ mm of shim in/);
+  await expect(tape(page)).toContainText(/Shims behind the gear 0\.\d+ mm of shim fewer/);
   await closeJob(page, job);
 
   const next = await beginJob(page, "Folder-gluer", "cross drive", "Still whines");

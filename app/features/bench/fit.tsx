@@ -1,5 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Fit } from "~/core/limits";
+import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
 import { Reader } from "../stage-form/reader";
 import { TextField, useForm } from "../stage-form/text-field";
@@ -23,9 +24,13 @@ export const fit = benchTool<Fit>({
     const side = (name: "hole" | "shaft", classes: readonly string[]) => {
       const chosen = read.text(name);
       if (classes.includes(chosen)) return { [`${name}Class`]: chosen };
-      const window = [read.length(`${name}.lo`), read.length(`${name}.hi`)] as const;
-      read.want(`${name}.lo`, !(window[0] > window[1]), "window-upside-down");
-      return { [`${name}Mm`]: window };
+      const field = `${name}.read`;
+      const typed = severalQuantities(read.text(field));
+      const values = typed.map((text, i) => new Reader({ [`${field}${i}`]: text }).length(`${field}${i}`));
+      // Read as one, so that the refusal names what was not understood.
+      if (values.length === 0 || values.some((value) => !(value > 0))) read.length(field);
+      read.want(field, values.length > 0 && values.every((value) => value > 0), "too-small");
+      return { [`${name}Mm`]: [Math.min(...values), Math.max(...values)] };
     };
     const input = { ...side("hole", holeClasses), ...side("shaft", shaftClasses) };
     const byClass = "holeClass" in input || "shaftClass" in input;
@@ -69,10 +74,11 @@ function Side({ name, label, classes }: { name: "hole" | "shaft"; label: string;
         </select>
       </label>
       {!classes.includes(chosen) && (
-        <div className="grid grid-cols-2 gap-3">
-          <TextField name={`${name}.lo`} label="Least" hint="mm" />
-          <TextField name={`${name}.hi`} label="Most" hint="mm" />
-        </div>
+        <TextField
+          name={`${name}.read`}
+          label="Readings"
+          hint="measure it more than once: all of them, with a space between"
+        />
       )}
     </div>
   );

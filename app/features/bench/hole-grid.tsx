@@ -5,6 +5,9 @@ import { Reader, type Texts } from "../stage-form/reader";
 import { TextField, useForm } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 
+/** In modules: how much nearer than the sum of the radii, and how much further apart, still runs (common practice, gears on 8 mm holes). */
+const seenRunning = { lo: -0.22, hi: 0.84 };
+
 function inputOf(texts: Texts) {
   const read = new Reader(texts);
   const over0 = (name: string) => {
@@ -23,26 +26,30 @@ function inputOf(texts: Texts) {
     });
   read.want("teeth", teeth.length > 0, "missing");
   read.want("teeth", teeth.length <= 200, "too-large");
-  const band = { loMm: read.has("lo") ? read.length("lo") : 0, hiMm: read.length("hi") };
+  const moduleMm = over0("module");
+  const band = {
+    loMm: read.has("lo") ? read.length("lo") : seenRunning.lo * moduleMm,
+    hiMm: read.has("hi") ? read.length("hi") : seenRunning.hi * moduleMm,
+  };
   read.want("lo", !(band.loMm > band.hiMm), "window-upside-down");
   const maxHoles = read.has("holes") ? read.number("holes", true) : 8;
   read.want("holes", maxHoles >= 1 && maxHoles <= 100, "too-large");
-  return read.done({ pitchMm: over0("pitch"), moduleMm: over0("module"), teeth, maxHoles, band });
+  return read.done({ pitchMm: over0("pitch"), moduleMm, teeth, maxHoles, band });
 }
 
 export const holeGrid = benchTool<HoleGrid>({
   tool: "hole-grid",
   name: "Which gears mesh on this row of holes?",
   question: "Gears of a module on a square grid of holes: which pairs mesh where, which through an idler",
-  example: { pitch: "8", module: "1", teeth: "12 16 20 24 32 40", hi: "0.3", show: "1" },
+  example: { pitch: "8", module: "1", teeth: "12 16 20 24 32 40", show: "1" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
       <TextField name="pitch" label="Hole to hole" hint="mm" />
       <TextField name="module" label="Module" hint="mm" />
       <TextField name="holes" label="At most so many holes apart" hint="usually 8" inputMode="numeric" />
       <TextField name="teeth" label="Gears at hand" hint="12 16 20 …" className="col-span-full" />
-      <TextField name="lo" label="Opening, least" hint="mm; usually 0" />
-      <TextField name="hi" label="Opening, most" hint="mm; 0.3 modules" />
+      <TextField name="lo" label="Opening, least" hint="mm; empty: −0.22 modules, nearer binds" />
+      <TextField name="hi" label="Opening, most" hint="mm; empty: 0.84 modules, seen running" />
     </div>
   ),
   read: (texts) => {
@@ -108,7 +115,9 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
         </p>
       )}
       {output.unreachable.length > 0 && (
-        <p className="text-mid">Not at all: {output.unreachable.map((teeth) => teeth.join(" : ")).join(", ")}.</p>
+        <p className="text-mid">
+          Nothing within that opening: {output.unreachable.map((teeth) => teeth.join(" : ")).join(", ")}.
+        </p>
       )}
     </div>
   );

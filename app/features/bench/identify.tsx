@@ -9,6 +9,7 @@ import {
   toothCircles,
   toothOutlines,
 } from "~/core/gears";
+import { severalQuantities } from "~/core/quantity";
 import { moduleOfDiametralPitch } from "~/core/reference";
 import { Reader, readPitch, type Texts } from "../stage-form/reader";
 import { ChoiceField, TextField } from "../stage-form/text-field";
@@ -21,13 +22,8 @@ const moduleOf = ({ system, value }: PitchName): number =>
   system === "module" ? value : moduleOfDiametralPitch(value);
 const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
 
-/** Repeats of one measurement, in one field: "42.9 42.88 42.9". */
-function repeats(text: string): string[] {
-  return text.trim().split(/\s+/).filter(Boolean);
-}
-
 function readMean(read: Reader, texts: Texts, name: string): number {
-  const values = repeats(texts[name] ?? "").map((typed, i) =>
+  const values = severalQuantities(texts[name] ?? "").map((typed, i) =>
     new Reader({ [`${name}${i}`]: typed }).length(`${name}${i}`),
   );
   if (values.length === 0 || values.some((value) => !(value > 0))) {
@@ -149,7 +145,7 @@ function Fields() {
 function View({ output, texts }: { output: Identified; texts: Texts }) {
   const { candidates, moduleEstimateMm } = output;
   const best = candidates[0];
-  const scatter = repeats(texts.tip ?? "").length > 1 ? repeats(texts.tip ?? "").length : 0;
+  const scatter = severalQuantities(texts.tip ?? "").length > 1 ? severalQuantities(texts.tip ?? "").length : 0;
   const said = texts.said?.trim() ? readPitch(texts.said) : null;
   const teeth = Number(texts.teeth);
   return (
@@ -191,7 +187,12 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
           </p>
         ))}
       {said?.ok && <Said saidMm={said.value} estimateMm={moduleEstimateMm} dp={/dp/i.test(texts.said ?? "")} />}
-      {best && <Other texts={texts} best={best} />}
+      {best && (
+        <Other
+          texts={texts}
+          against={saidPitch(texts, moduleEstimateMm) ?? { name: nameOf(best), moduleMm: best.moduleMm }}
+        />
+      )}
     </div>
   );
 }
@@ -234,8 +235,15 @@ function Said({ saidMm, estimateMm, dp }: { saidMm: number; estimateMm: number; 
   );
 }
 
+/** The pitch that somebody said, where it can be one: then the other gear is held against that, and not against what was measured. */
+function saidPitch(texts: Texts, estimateMm: number): { name: string; moduleMm: number } | null {
+  const said = texts.said?.trim() ? readPitch(texts.said) : null;
+  if (!said?.ok || saidToothToTooth(said.value, estimateMm)) return null;
+  return { name: `${texts.said?.trim()}, as it was said`, moduleMm: said.value };
+}
+
 /** The second gear against the first: graded by the error of its base pitch. */
-function Other({ texts, best }: { texts: Texts; best: Identified["candidates"][number] }) {
+function Other({ texts, against }: { texts: Texts; against: { name: string; moduleMm: number } }) {
   const pitch = texts.pitch2?.trim() ? readPitch(texts.pitch2) : null;
   const read = new Reader(texts);
   const measured = !pitch && read.has("teeth2") && read.has("tip2") ? readGear(read, texts, "2") : null;
@@ -245,12 +253,12 @@ function Other({ texts, best }: { texts: Texts; best: Identified["candidates"][n
       ? measuredModule(measured)
       : null;
   if (!moduleMm) return null;
-  const rack = { moduleMm: best.moduleMm, pressureAngleDeg: 20 };
+  const rack = { moduleMm: against.moduleMm, pressureAngleDeg: 20 };
   const { errorMm, errorPercent, match } = comparePitches(rack, { moduleMm, pressureAngleDeg: 20 });
   const good = match === "same" || match === "near-miss";
   return (
     <p role="status" className={`border-l-4 pl-3 text-lg ${good ? "border-inside" : "border-outside"}`}>
-      <b>Against {nameOf(best)}:</b> base pitch {errorMm >= 0 ? "+" : "−"}
+      <b>Against {against.name}:</b> base pitch {errorMm >= 0 ? "+" : "−"}
       {f(Math.abs(errorMm), 4)} mm, {f(Math.abs(errorPercent), 1)} %. {matchWords[match]}{" "}
       <span className="text-mid">
         {measured && !pitch ? `The other measures module ${f(moduleMm, 3)}. ` : ""}Grades by the error of the base

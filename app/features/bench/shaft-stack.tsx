@@ -9,6 +9,13 @@ import { readStock } from "./stock-lines";
 
 const f = (value: number): string => formatNumber(value, 3);
 
+/** A size with or without a unit: 6, 0,25 in, 1/4", 5 thou. */
+const size = String.raw`[\d.,]+(?:\s*/\s*\d+)?(?:\s*(?:mm|µm|um|in\.?|inch|inches|thou|"))?`;
+const partLine = new RegExp(
+  String.raw`^(.+?)\s+(${size})(?:\s+at\s+(${size}))?(?:\s+plane\s+(${size}))?(?:\s*(?:±|\+-|\+/-)\s*(${size}))?$`,
+  "i",
+);
+
 /** "gear 6 at 9.5 plane 3 ± 0.05": a name, a width, and where its plane must stand if that matters. */
 function readItems(read: Reader) {
   const lines = read.text("items").split(/[\n;]+/);
@@ -19,10 +26,7 @@ function readItems(read: Reader) {
   };
   return lines.flatMap((line) => {
     if (line.trim() === "") return [];
-    const [, id, width, at, plane, tolerance] =
-      /^(.+?)\s+([\d.,]+)(?:\s+at\s+([\d.,]+))?(?:\s+plane\s+([\d.,]+))?(?:\s*(?:±|\+-|\+\/-)\s*([\d.,]+))?$/i.exec(
-        line.trim(),
-      ) ?? [];
+    const [, id, width, at, plane, tolerance] = partLine.exec(line.trim()) ?? [];
     read.want("items", id !== undefined && width !== undefined, "not-a-part");
     if (id === undefined || width === undefined) return [];
     return [
@@ -74,7 +78,7 @@ export const shaftStack = benchTool<ShaftAnswer>({
         <LinesField
           name="items"
           label="Parts from the left face"
-          hint="A part a line: name, width; “at” where its plane must stand, “plane” where that lies from its own left side, ± how much it may be off (0.1)"
+          hint="A part a line: name, width in mm or with its unit; “at” where its plane must stand, “plane” where that lies from its own left side, ± how much it may be off (0.1)"
         />
       </div>
       <div className="col-span-full">

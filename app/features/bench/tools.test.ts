@@ -38,6 +38,9 @@ describe("what gear is this", () => {
       { teeth: "52", tip: "43.1", "span1.teeth": "6", span1: "13.572", "span2.teeth": "8", span2: "18.295" },
       "It is module 0.8",
     ],
+    // One reading in inches is one, two are two.
+    [{ teeth: "52", tip: "1.689 in", root: "39.5" }, "32 DP or module 0.8, not to be told by this"],
+    [{ teeth: "52", tip: "1.689 1.690 in", root: "39.5" }, "32 DP or module 0.8, not to be told by this"],
     [{ teeth: "20", tip: "33" }, "It is module 1.5"],
     [{ teeth: "2", tip: "33" }, "teeth: teeth-too-few"],
     [{ teeth: "20", tip: "wide" }, "tip: not-a-number"],
@@ -52,7 +55,18 @@ test.each<[string, Texts, string]>([
   ["gear-span", { teeth: "52", pitch: "0.8", k: "0" }, "k: too-small"],
   ["fit", { nominal: "8", hole: "H7", shaft: "g6" }, "It always runs free: 0.005 to 0.029 mm of clearance"],
   ["fit", { nominal: "50", hole: "H7", shaft: "p6" }, "It is always tight: −0.042 to −0.001 mm of clearance"],
-  ["fit", { nominal: "8", hole: "H7", "shaft.lo": "8.1", "shaft.hi": "8" }, "shaft.lo: window-upside-down"],
+  // A shaft is read more than once, and all readings count.
+  [
+    "fit",
+    { nominal: "8", hole: "H7", "shaft.read": "7.99 8.00 7.995" },
+    "It always runs free: 0.000 to 0.025 mm of clearance",
+  ],
+  [
+    "fit",
+    { "hole.read": "0.316 in", "shaft.read": "0.314 0.3145 in" },
+    "It always runs free: 0.038 to 0.051 mm of clearance",
+  ],
+  ["fit", { nominal: "8", hole: "H7", "shaft.read": "wide" }, "shaft.read: not-a-number"],
   ["fit", { nominal: "800", hole: "H7", shaft: "g6" }, "nominal: nominal-out-of-range"],
   ["verdict", { value: "0.155", lo: "0.12", hi: "0.16", u: "0.012" }, "This cannot decide it"],
   ["verdict", { value: "0.14", hi: "0.16", u: "0.012" }, "It conforms"],
@@ -120,9 +134,26 @@ test.each<[string, Texts, string]>([
     },
     "It goes together with 0.300 mm of end float",
   ],
+  [
+    "shaft-stack",
+    {
+      length: "20",
+      items: "bearing 608 5/32 in; gear 6 mm at 9,5 plane 0.118 in ± 0.5; bush 5",
+      spacers: "0.5 4; 0.2 3; 1 3",
+      lo: "0.1",
+      hi: "0.6",
+    },
+    "It goes together with 0.331 mm of end float",
+  ],
   ["shaft-stack", { length: "9", items: "a 4; b 6", lo: "0", hi: "1" }, "The parts alone are 1.000 mm too long"],
   ["shaft-stack", { length: "9", items: "a 4; a 2", lo: "0", hi: "1" }, "items: part-twice"],
-  ["hole-grid", { pitch: "8", module: "1", teeth: "12 20", hi: "0.3" }, "1 place meshes, 2 more through an idler"],
+  [
+    "hole-grid",
+    { pitch: "8", module: "1", teeth: "12 20", lo: "0", hi: "0.3" },
+    "1 place meshes, 2 more through an idler",
+  ],
+  // On a diagonal of 3 and 3 holes stand 33.94 mm: 34 of radii are 0.06 more than that, which is seen running.
+  ["hole-grid", { pitch: "8", module: "1", teeth: "28 40", lo: "-0.1", hi: "-0.01" }, "1 place meshes, 2 more through an idler"],
   [
     "index-plan",
     { steps: "200", micro: "16", ratio: "40", divisions: "60" },

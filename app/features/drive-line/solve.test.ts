@@ -10,7 +10,8 @@ const named = (id: string, name: string, element = testStage(id).geometry.elemen
   const stage = testStage(id);
   return {
     stage: { ...stage, name, geometry: { ...stage.geometry, element } },
-    standing: max === undefined ? null : ({ loosest: [{ gear: null, value: max }], endFloatMm: 0 } as unknown as StageStanding),
+    standing:
+      max === undefined ? null : ({ loosest: [{ gear: null, value: max }], endFloatMm: 0 } as unknown as StageStanding),
   };
 };
 const stages = [

@@ -23,7 +23,7 @@ export function beforeReading(element: StageElement): string {
     case "chain":
       return judgedBy(element) === "elongation"
         ? "A steep run has no rule for its sag: it is judged by its wear. Measure over counted pitches under a light pull. Secure the load and both ends before a joint is opened."
-        : "Pull one strand tight and move the other up and down in its middle: half of the whole way is the sag. Go round the whole chain and look for its tightest place.";
+        : "Pull one strand tight. Either read how far the other hangs from the straight line, or move it up and down in its middle and read the whole way; say which. Go round the whole chain and look for its tightest place.";
     case "gap":
       return "Take the play out towards the same side each time, then feel for an even drag. With a pin or feeler, the largest that goes in by hand counts.";
   }

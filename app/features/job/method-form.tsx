@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Sense } from "~/core/logbook";
 import { isOverdue } from "~/core/logbook";
-import { type Dimension, parseQuantity } from "~/core/quantity";
+import { type Dimension, parseQuantity, type Refusal, type RefusalCode } from "~/core/quantity";
 import { typedRound } from "~/core/rounds";
 import {
   gearsOf,
@@ -32,6 +32,8 @@ export type Method = {
   /** Which gear of a switchable one is in. */
   gear: string | undefined;
   bareUnit: string;
+  /** What stands in the form and cannot be meant, at the name of its field; no round is taken while it stands. */
+  problem: Refusal | null;
 };
 
 /** Units that a bare number can be said to be in, the usual one first. */
@@ -100,22 +102,36 @@ export function methodOf(stage: Stage, texts: Record<string, string>, instrument
   const usual = usualKind[quantity];
   const fallback = fitting.find((instrument) => instrument.kind === usual) ?? fitting[0] ?? instruments[0];
   if (!fallback) throw new Error("no instrument in this workshop");
-  const value = (name: string, dimension: Dimension, bare: string) => {
-    const parsed = parseQuantity(texts[name] ?? "", dimension, bare);
-    return parsed.ok ? parsed.value.value : null;
+  let problem: Refusal | null = null;
+  const value = (name: string, dimension: Dimension, bare: string, wanted: (value: number) => RefusalCode | null) => {
+    const typed = (texts[name] ?? "").trim();
+    if (typed === "") return null;
+    const parsed = parseQuantity(typed, dimension, bare);
+    const code = parsed.ok ? wanted(parsed.value.value) : null;
+    if (!parsed.ok) problem ??= { ...parsed.refusal, path: [name] };
+    else if (code) problem ??= { code, path: [name], facts: {} };
+    return parsed.ok && !code ? parsed.value.value : null;
   };
-  const radius = value("method.radius", "length", "mm");
-  const angle = value("method.angle", "angle", "deg");
+  const over0 = (length: number) => (length > 0 ? null : "too-small");
+  const byIndicator = quantity === "circumferential-backlash";
+  const radius = byIndicator ? value("method.radius", "length", "mm", over0) : null;
+  const angle = byIndicator
+    ? value("method.angle", "angle", "deg", (deg) => (Math.abs(deg) < 60 ? null : "inclined-too-far"))
+    : null;
   const needs = heldOf(element, quantity);
-  const held = needs && value("method.held", needs.dimension, needs.bare);
+  const held = needs && value("method.held", needs.dimension, needs.bare, over0);
+  const temperatureC = value("method.temperature", "temperature", "C", (c) =>
+    c > -60 && c < 300 ? null : c < 0 ? "too-small" : "too-large",
+  );
   const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [];
   return {
     quantity,
     instrument: chosen ?? fallback,
-    indicatorRadiusMm: radius !== null && radius > 0 ? radius : null,
-    indicatorAngleDeg: angle !== null && Math.abs(angle) < 60 ? angle : 0,
-    held: held !== null && held > 0 ? held : null,
-    temperatureC: value("method.temperature", "temperature", "C"),
+    indicatorRadiusMm: radius,
+    indicatorAngleDeg: angle ?? 0,
+    held,
+    temperatureC,
+    problem,
     sense: texts["method.sense"] === "counter-clockwise" ? "counter-clockwise" : "clockwise",
     gear: gears.find((name) => name === texts["method.gear"]) ?? gears[0],
     bareUnit: bareUnit(quantity, texts["method.unit"], chosen ?? fallback),
@@ -132,6 +148,7 @@ export function bareUnit(quantity: MeasuredQuantity, said: string | undefined, i
 const usualKind: Partial<Record<MeasuredQuantity, string>> = {
   "circumferential-backlash": "lever indicator",
   sag: "steel rule",
+  "hand-movement": "steel rule",
   elongation: "caliper",
   gap: "feeler set",
 };
@@ -181,17 +198,14 @@ export function MethodForm({
   const byIndicator = method.quantity === "circumferential-backlash";
   const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element) : [];
   const field = (name: string) => ({
+    name,
     value: texts[name] ?? "",
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => onText(name, event.target.value),
     autoComplete: "off",
   });
-  const problem = (name: string, dimension: Dimension, bare: string) => {
-    const typed = texts[name] ?? "";
-    const parsed = parseQuantity(typed, dimension, bare);
-    return typed === "" || parsed.ok ? undefined : refusalWords(parsed.refusal);
-  };
+  const problem = (name: string) => (method.problem?.path[0] === name ? refusalWords(method.problem) : undefined);
   return (
-    <details className="border-t border-rule pt-1 shrink-0">
+    <details className="border-t border-rule pt-1 shrink-0" open={method.problem !== null || undefined}>
       <summary className="min-h-11 content-center cursor-pointer">
         {method.gear && <>{method.gear}, </>}
         <b>{method.instrument.name}</b>
@@ -252,27 +266,20 @@ export function MethodForm({
             options={gears.map(({ name, teeth }) => ({ value: name, label: `${name} ${teeth.join(" : ")}` }))}
           />
         )}
-        {held && (
-          <Field
-            label={held.label}
-            hint={held.hint}
-            {...field("method.held")}
-            error={problem("method.held", held.dimension, held.bare)}
-          />
-        )}
+        {held && <Field label={held.label} hint={held.hint} {...field("method.held")} error={problem("method.held")} />}
         {byIndicator && (
           <>
             <Field
               label="Tip at radius"
               hint="Empty: at the working pitch circle"
               {...field("method.radius")}
-              error={problem("method.radius", "length", "mm")}
+              error={problem("method.radius")}
             />
             <Field
               label="Inclined by"
               hint="Degrees off the motion; keep below 10"
               {...field("method.angle")}
-              error={problem("method.angle", "angle", "deg")}
+              error={problem("method.angle")}
             />
           </>
         )}
@@ -280,7 +287,7 @@ export function MethodForm({
           label="Temperature"
           hint="°C, or with °F"
           {...field("method.temperature")}
-          error={problem("method.temperature", "temperature", "C")}
+          error={problem("method.temperature")}
         />
         <Choice
           legend="Counted"

@@ -87,6 +87,11 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   /** Makes an entry of the readings that stand open; false where they were refused, and then they all stay. */
   const finish = async (): Promise<boolean> => {
     if (round.readings.length === 0) return true;
+    if (method.problem) {
+      setProblem(method.problem);
+      document.querySelector<HTMLInputElement>(`[name="${method.problem.path[0]}"]`)?.focus();
+      return false;
+    }
     const result = await job.put({
       kind: "round",
       phase: goesOn?.phase ?? phase,

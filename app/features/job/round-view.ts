@@ -50,6 +50,8 @@ export type RoundView = {
   state: MarkState;
   fitted: ((angleDeg: number) => number) | null;
   predicted: ((angleDeg: number) => number) | null;
+  /** What was held to it. */
+  read: MeasuredQuantity | undefined;
   /** What the uncertainty is made of; null where it cannot be told any more. */
   budget: ReadingBudget | null;
 };
@@ -110,6 +112,7 @@ export function roundView({
       school,
       budget: values.value.budget,
       openIndex: previewed ? typed.length - 1 : -1,
+      read: method.quantity,
     },
   );
 }
@@ -136,6 +139,7 @@ export function recordedView(
       school,
       budget: recordedBudget(stage, readings, instruments),
       openIndex: -1,
+      read: readings[0]?.quantity,
     },
   );
 }
@@ -175,6 +179,7 @@ function assessValues(
     school: School;
     budget: ReadingBudget | null;
     openIndex: number;
+    read: MeasuredQuantity | undefined;
   },
 ): RoundView | null {
   const { geometry, limits, adjuster } = stage;
@@ -197,6 +202,7 @@ function assessValues(
     adjuster: adjuster.adjuster,
     response: of.response,
     school: of.school,
+    read: of.read,
   });
   if (!assessed.ok) return null;
   const { judged, advice, sensitivity } = assessed.value;
@@ -223,6 +229,7 @@ function assessValues(
     carried: judged.carriedFrom !== null,
     state: verdictState[judged.verdict],
     fitted,
+    read: of.read,
     budget: of.budget,
     predicted: fitted && move && move.amount !== 0 ? (angle) => fitted(angle) + shift : null,
   };

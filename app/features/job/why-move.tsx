@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { LearntResponse } from "~/core/advice";
 import { shownIn } from "~/core/practice";
-import { frameOf } from "~/core/stages";
+import { frameOf, strandRead } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { exactAmount } from "../words/amount";
@@ -36,6 +36,7 @@ export function WhyMove({
   const upper = judged.quantity === "elongation";
   const apart = unit.figure(limits.hi - limits.lo);
   const shows = shownIn(instrument);
+  const strand = strandRead(view.read);
   const held = (): string => {
     const wide = `The round is ${unit.figure(judged.spread)} wide`;
     switch (judged.holds) {
@@ -93,7 +94,7 @@ export function WhyMove({
             Guard bands of that uncertainty at {upper ? "the limit" : "both limits"} (ISO 14253-1)
           </Fact>
           {sensitivity !== null && (
-            <Fact name={`A ${lengthUnit()} of it`}>{sensitivityWords(element, sensitivity)}</Fact>
+            <Fact name={`A ${lengthUnit()} of it`}>{sensitivityWords(element, sensitivity, strand)}</Fact>
           )}
           {learnt && adjuster.adjuster && <Fact name="Response">{responseWords(stage, learnt)}</Fact>}
           {fit && <Fact name="Waves found">{wavesWords(element, fit)}</Fact>}

@@ -79,8 +79,13 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
     worth: "Rough on short spans, where a tenth of a millimetre is much of the deflection.",
   },
   sag: {
-    name: "Sag in the middle of the slack span",
-    worth: "From the straight line, the other strand pulled tight: half of the whole way up and down.",
+    name: "Hanging sag in mid-span",
+    worth: "From the straight line, hanging freely, the other strand pulled tight: it hangs in an arc.",
+  },
+  "hand-movement": {
+    name: "Whole free movement, by hand",
+    worth:
+      "Up and down together in mid-span, the other strand pulled tight; half of it counts. By hand it is a triangle, and the same slack shows a sixth more than it hangs.",
   },
   elongation: {
     name: "Length over counted pitches",
