@@ -26,6 +26,7 @@ import { buildIsolated, buildLive, isolatedInput, liveInput } from "./entries/po
 import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
 import { buildSide, sideInput } from "./entries/side";
+import { teethInMesh } from "./stage-as-read";
 
 /** What a technician can put into the logbook of an open job. */
 export const workInput = z.discriminatedUnion("kind", [
@@ -98,7 +99,9 @@ export function buildEntry(
       const first = work.continues === null ? null : roundToGoOnWith(work.continues, stage, entries);
       if (work.continues !== null && first === null) return refuse("no-such-round", ["continues"]);
       const live = record().power?.state === "live";
-      const known = knownIn(knownRounds(entries, stage.id, work.carries ? before.known : []), work.method.gear);
+      const { gear } = work.method;
+      const rounds = knownRounds(entries, stage.id, work.carries ? before.known : []);
+      const known = knownIn(rounds, gear, teethInMesh(stage, gear));
       const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }

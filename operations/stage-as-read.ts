@@ -1,5 +1,5 @@
 import { accept, type Result, refuse } from "../core/quantity";
-import { withGearIn } from "../core/stages";
+import { teethOf, withGearIn } from "../core/stages";
 import type { Stage } from "../data/queries/stages";
 
 /** A stage with the gear in that is read: of a switchable one each ratio is a pair of its own at the same centre distance. */
@@ -17,3 +17,6 @@ export function inGear(stage: Stage, gear: string | undefined): Stage {
   const read = stageAsRead(stage, gear);
   return read.ok ? read.value : stage;
 }
+
+/** The tooth counts that mesh with that gear in. */
+export const teethInMesh = (stage: Stage, gear: string | undefined) => teethOf(inGear(stage, gear).geometry.element);

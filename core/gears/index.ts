@@ -19,5 +19,5 @@ export {
 } from "./swap-pairs";
 export { type ThermalMesh, thermalMesh } from "./thermal-mesh";
 export { type GearBlank, toothCircles } from "./tooth-circles";
-export { type GearParts, type Unwise, unwiseIn } from "./unwise";
+export { type GearParts, type Unwise, unwiseContact, unwiseIn } from "./unwise";
 export { usableContactRatio } from "./usable-contact";

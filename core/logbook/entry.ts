@@ -55,6 +55,8 @@ export type RoundResult = {
   holds: BandFit | null;
   /** Of a switchable gear, which one was read. */
   gear?: string;
+  /** Tooth counts that were in mesh: after a gear is exchanged the round is still that of the gear that was in. */
+  teeth?: readonly [number, number];
   /** What was measured, and on what part: of a set of belts, places are counted on through all of them. */
   read?: { how: MeasuredQuantity; part: PlaceWord; belts: number };
   /** The earlier round that this one, read at the tight spot alone, was carried over from. */

@@ -49,7 +49,7 @@ export {
   signedRecord,
   voidedBy,
 } from "./job-record";
-export { knownIn, knownRounds } from "./known-round";
+export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
 export { type MeterReading, meterOf, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";

@@ -177,8 +177,23 @@ test("a round in one gear says nothing of the round in another, which is still k
     ],
     "s",
   );
-  const values = (gear: string) => knownIn(known, gear)?.readings.map(({ value }) => Number(value.toFixed(6)));
+  const values = (gear: string) => knownIn(known, gear, null)?.readings.map(({ value }) => Number(value.toFixed(6)));
   expect(values("low")).toEqual([0.2, 0.24, 0.22]);
   expect(values("high")).toEqual([0.3, 0.34, 0.32]);
-  expect(knownIn(known, undefined)).toBeNull();
+  expect(knownIn(known, undefined, null)).toBeNull();
+});
+
+test("what the exchanged gear read is not known of the one that is in now", () => {
+  const at = (tooth: number, value: number) => ({ tooth, angleDeg: (tooth - 1) * 9, value, struck: false });
+  const known = knownRounds(
+    [
+      entry("round", { phase: "as-found", result: { verdict: "conforms", teeth: [18, 72] } }, {
+        stageId: "s",
+        readings: [at(1, 0.1), at(11, 0.14), at(31, 0.12)],
+      } as never),
+    ],
+    "s",
+  );
+  expect(knownIn(known, undefined, [18, 72])?.readings).toHaveLength(3);
+  expect(knownIn(known, undefined, [20, 72])).toBeNull();
 });

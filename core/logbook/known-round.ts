@@ -25,12 +25,22 @@ export function knownRounds(
     known.set(gear, {
       id: round.id,
       gear,
-      readings: countingReadings(readings, how, known.get(gear) ?? null).readings,
+      teeth: round.body.result.teeth,
+      readings: countingReadings(readings, how, knownIn([...known.values()], gear, round.body.result.teeth)).readings,
     });
   }
   return [...known.values()];
 }
 
-/** The one of them that was read in a gear; null where it was not. */
-export const knownIn = (known: readonly KnownRound[], gear: string | undefined): KnownRound | null =>
-  known.find((round) => round.gear === gear) ?? null;
+/** The one of them that was read in a gear; null where it was not, or of a mesh with other tooth counts that has been exchanged since. */
+export const knownIn = (
+  known: readonly KnownRound[],
+  gear: string | undefined,
+  teeth: readonly [number, number] | null | undefined,
+): KnownRound | null => known.find((round) => round.gear === gear && sameTeeth(round.teeth, teeth)) ?? null;
+
+/** Whether two rounds, or a round and a stage, are of one mesh; where one of them does not say, nothing speaks against it. */
+export const sameTeeth = (
+  one: readonly [number, number] | null | undefined,
+  other: readonly [number, number] | null | undefined,
+): boolean => !one || !other || (one[0] === other[0] && one[1] === other[1]);

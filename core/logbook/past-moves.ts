@@ -2,6 +2,7 @@ import type { PastMove } from "../advice";
 import { handSquare } from "../stages";
 import { type Entry, type EntryOf, isKind, type ReadingRecord } from "./entry";
 import { voidedBy } from "./job-record";
+import { sameTeeth } from "./known-round";
 import { wholeRound } from "./whole-round";
 
 /**
@@ -28,14 +29,15 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string, moved: 
     }
     if (!isKind("round")(entry)) continue;
     const [move] = between;
-    if (before && move && between.length === 1 && entry.body.phase === "set") {
+    const oneMesh = before && sameTeeth(before.body.result.teeth, entry.body.result.teeth);
+    if (before && oneMesh && move && between.length === 1 && entry.body.phase === "set") {
       moves.push({
         amount: move.body.amount,
         from: stood - ofThis(move),
         readingSd: Math.max(before.body.result.expandedUncertainty, entry.body.result.expandedUncertainty) / 2,
         teaches: move.body.teaches && move.adjusterId === adjusterId,
-        before: teethOf(wholeRound(counting, before)),
-        after: teethOf(wholeRound(counting, entry)),
+        before: placesOf(wholeRound(counting, before)),
+        after: placesOf(wholeRound(counting, entry)),
       });
     }
     before = entry;
@@ -45,7 +47,7 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string, moved: 
 }
 
 /** A chain's slack read by hand counts as the sag at which it would hang, so that either way teaches the same. */
-const teethOf = (readings: readonly ReadingRecord[]): PastMove["before"] =>
+const placesOf = (readings: readonly ReadingRecord[]): PastMove["before"] =>
   readings
     .filter((reading) => !reading.struck)
     .map(({ tooth, value, quantity }) => ({

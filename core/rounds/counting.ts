@@ -3,7 +3,12 @@ import { carryRound } from "./carry";
 export type CountingReading = { tooth: number; gearAngleDeg: number; value: number };
 
 /** A round as it is known all the way round, carried over its moves where only the tight spot was read again; of a switchable gear, in which. */
-export type KnownRound = { id: string; gear?: string | undefined; readings: CountingReading[] };
+export type KnownRound = {
+  id: string;
+  gear?: string | undefined;
+  teeth?: readonly [number, number] | undefined;
+  readings: CountingReading[];
+};
 
 /** While setting, and where it was asked for, what was read at one or two places stands for the whole round. */
 export type HowCounted = "as-found" | "set" | "check" | "carries";

@@ -14,6 +14,7 @@ export type Unwise =
   | UnwiseBevel
   | PlanetaryReason
   | { code: "gear-does-not-mesh"; name: string; backlashMm: number }
+  | { code: "of-a-gear"; name: string; of: UnwiseGear }
   | { code: "few-teeth-in-mesh"; teeth: number }
   | { code: "little-wrap"; wrapDeg: number; leastDeg: number }
   | { code: "belt-slack"; byMm: number }
@@ -65,16 +66,20 @@ function checkGears({ pair, parts, gears, gearName }: GearElement): Result<Unwis
   const unwise: Unwise[] = unwiseIn(pair, parts);
   if (gears && gears.length === 0) return refuse("one-gear-only", ["gears"], { name: gearName ?? "" });
   for (const [i, gear] of (gears ?? []).entries()) {
-    const other = gearPair({
+    const otherPair = {
       ...pair,
       teeth: gear.teeth,
       profileShift: gear.profileShift,
+      tipDiameterMm: undefined,
       centreDistanceMm: mesh.value.centreDistanceMm,
-    });
+    };
+    const other = gearPair(otherPair);
     if (!other.ok)
       return refuse("gear-has-no-mesh", ["gears", i], { name: gear.name, sum: pair.teeth[0] + pair.teeth[1] });
     const backlashMm = other.value.backlash.circumferentialMm;
     if (backlashMm < 0) unwise.push({ code: "gear-does-not-mesh", name: gear.name, backlashMm });
+    for (const of of unwiseIn(otherPair))
+      if (of.code !== "teeth-jam") unwise.push({ code: "of-a-gear", name: gear.name, of });
   }
   return accept(unwise);
 }

@@ -29,7 +29,7 @@ export {
   placeCount,
 } from "./frame";
 export { fromJudged } from "./from-judged";
-export { gearNamed, withGearIn } from "./gear-in";
+export { gearNamed, teethOf, withGearIn } from "./gear-in";
 export {
   type MeasuringWay,
   normalPerCircumferential,

@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Bodies, ReadingRecord, RoundResult } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import { type JudgedRound, judgeRound, type KnownRound, type RoundValues, typedRound } from "../../core/rounds";
-import { frameOf, measuredQuantities, waysToMeasure } from "../../core/stages";
+import { frameOf, measuredQuantities, teethOf, waysToMeasure } from "../../core/stages";
 import type { Instrument } from "../../data/queries/instruments";
 import type { Stage } from "../../data/queries/stages";
 import { id, words } from "../input";
@@ -81,9 +81,11 @@ export function buildRound(
   if (!judged.ok) return judged;
   const count = all.filter((reading) => !reading.struck).length;
   const { word, belts } = frameOf(element);
+  const teeth = teethOf(element);
   const result: RoundResult = {
     ...resultOf(judged.value, count),
     ...(method.gear ? { gear: method.gear } : {}),
+    ...(teeth ? { teeth } : {}),
     read: { how: quantity, part: word, belts },
   };
   return accept({ body: { phase: input.phase, result }, readings });
@@ -123,7 +125,7 @@ export const readingRecords = (
   });
 
 /** What an entry keeps of a judged round. */
-function resultOf(judged: JudgedRound, count: number): Omit<RoundResult, "gear" | "read"> {
+function resultOf(judged: JudgedRound, count: number): Omit<RoundResult, "gear" | "teeth" | "read"> {
   const { quantity, min, max, mean, worstMin, worstMax, expandedUncertainty, verdict, holds, carriedFrom } = judged;
   return {
     quantity,

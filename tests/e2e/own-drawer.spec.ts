@@ -88,6 +88,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await fill(page, { "Diameter of the faces": "40" });
   await fill(page, { "How many": "4", "Bolt circle": "80", Screw: "M6", "Full torque": "9" });
   await fill(page, { Called: "Shims at the cover", "+ is called": "thicker", "− is called": "thinner" });
+  await page.getByText("closes the gap", { exact: true }).click();
   await fill(page, { Lower: "0,05", Upper: "0,15", "Source, in words": "Plate" });
   await page.getByRole("button", { name: "Save the stage" }).click();
   await expect(page.getByRole("heading", { name: "Box erector", exact: true })).toBeVisible();

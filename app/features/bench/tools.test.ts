@@ -153,7 +153,11 @@ test.each<[string, Texts, string]>([
     "1 place meshes, 2 more through an idler",
   ],
   // On a diagonal of 3 and 3 holes stand 33.94 mm: 34 of radii are 0.06 more than that, which is seen running.
-  ["hole-grid", { pitch: "8", module: "1", teeth: "28 40", lo: "-0.1", hi: "-0.01" }, "1 place meshes, 2 more through an idler"],
+  [
+    "hole-grid",
+    { pitch: "8", module: "1", teeth: "28 40", lo: "-0.1", hi: "-0.01" },
+    "1 place meshes, 2 more through an idler",
+  ],
   [
     "index-plan",
     { steps: "200", micro: "16", ratio: "40", divisions: "60" },

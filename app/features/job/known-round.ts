@@ -1,5 +1,15 @@
 import { useMemo } from "react";
-import { firstOfRound, knownIn, knownRounds, movedBy, pastMoves, type RoundPhase, wholeRound } from "~/core/logbook";
+import {
+  firstOfRound,
+  knownIn,
+  knownRounds,
+  movedBy,
+  pastMoves,
+  type RoundPhase,
+  sameTeeth,
+  wholeRound,
+} from "~/core/logbook";
+import { teethInMesh } from "~/operations/stage-as-read";
 import { usePreferences } from "../people/use-preferences";
 import { useJobScreen } from "./job-context";
 import { learnStage } from "./learn-stage";
@@ -30,7 +40,10 @@ export function useKnown(gear: string | undefined) {
   const response = learnt ?? undefined;
   const { school } = usePreferences();
   const last = job.record.lastRound;
-  const known = useMemo(() => knownIn(knownRounds(entries, stage.id), gear), [entries, stage.id, gear]);
+  const known = useMemo(
+    () => knownIn(knownRounds(entries, stage.id), gear, teethInMesh(stage, gear)),
+    [entries, stage, gear],
+  );
   const recorded = useMemo(() => {
     if (!last) return null;
     const earlier = knownRounds(
@@ -41,7 +54,7 @@ export function useKnown(gear: string | undefined) {
       stage,
       last,
       wholeRound(entries, last),
-      knownIn(earlier, last.body.result.gear),
+      knownIn(earlier, last.body.result.gear, last.body.result.teeth),
       response,
       school,
       data.instruments,
@@ -50,13 +63,13 @@ export function useKnown(gear: string | undefined) {
   return { learnt, response, last, known, recorded, wentOtherWay };
 }
 
-/** The round as found, as a ghost behind the present one. */
+/** The round as found, as a ghost behind the present one; not of a gear that has been exchanged since. */
 export function useGhost() {
   const { stage, job } = useJobScreen();
   const { asFound } = job.record;
   const asFoundGhost = useMemo(
     () =>
-      asFound
+      asFound && sameTeeth(asFound.body.result.teeth, teethInMesh(stage, asFound.body.result.gear))
         ? (recordedView(stage, asFound, wholeRound(job.entries, asFound), null, undefined)?.fitted ?? null)
         : null,
     [asFound, job.entries, stage],

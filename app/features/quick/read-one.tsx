@@ -7,6 +7,7 @@ import { type Feel, feels, feltArc, judgeFelt, knownIn } from "~/core/logbook";
 import { frameOf, measuredUnit } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { stoodAdjuster } from "~/operations/build-entry";
+import { teethInMesh } from "~/operations/stage-as-read";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import type { Method } from "../job/method-form";
@@ -57,7 +58,7 @@ export function ReadOne({
       phase: "carries",
       readings: [],
       open: { typed: typedOf(read, method), tooth },
-      known: knownIn(before?.known ?? [], method.gear),
+      known: knownIn(before?.known ?? [], method.gear, teethInMesh(stage, method.gear)),
       response: learnt ?? undefined,
       school,
     });

@@ -3,7 +3,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { beltDrive } from "~/core/belts";
 import { bevelPair } from "~/core/bevels";
 import { chainDrive } from "~/core/chains";
-import { gearPair } from "~/core/gears";
+import { type GearPair, gearPair, type PairGeometry, usableContactRatio } from "~/core/gears";
 import { planetarySet } from "~/core/planetary";
 import { checkElement, gearsOf, isBelt, ratiosOf, type StageElement, spanOf, stagePath } from "~/core/stages";
 import { wormEfficiency, wormPair } from "~/core/worms";
@@ -159,8 +159,21 @@ function gearFigures(element: Extract<StageElement, { kind: "gear-pair" }>): Fig
       "A tenth of centres",
       `${f(Math.abs(value.backlashPerCentreMm) / 10)} mm of backlash (2·tan ${f(value.workingPressureAngleDeg, 2)}°, ISO 21771)`,
     ],
-    ["Contact ratio", f(value.transverseContactRatio + value.overlapRatio, 2)],
+    ["Contact ratio", contactWords(element.pair, value)],
   ];
+}
+
+/** Transverse, and where the face is slanted overlap and both; where part of a flank is cut away, what is left to use. */
+function contactWords(pair: PairGeometry, mesh: GearPair): string {
+  const { transverseContactRatio: transverse, overlapRatio: overlap } = mesh;
+  const usable = usableContactRatio(pair, mesh);
+  const all =
+    overlap > 0
+      ? `transverse ${f(transverse, 2)}, overlap ${f(overlap, 2)}, total ${f(transverse + overlap, 2)}`
+      : `${f(transverse, 2)}, transverse`;
+  return transverse - usable > 0.005
+    ? `${all}; usable ${f(usable + overlap, 2)}, the rest runs on cut-away flanks`
+    : all;
 }
 
 function beltFigures(element: Extract<StageElement, { massKgPerM: number }>): Figure[] {

@@ -7,6 +7,7 @@ import {
   type RunOutcome,
   type Said,
   type SignedRecord,
+  sameTeeth,
 } from "~/core/logbook";
 import { frameOf, type StageElement } from "~/core/stages";
 import type { Stage, StageAdjuster } from "~/data/queries/stages";
@@ -217,7 +218,10 @@ const changedWords = {
 } as const;
 
 function signedWords({ asFound, asLeft, asLeftByFeel }: SignedRecord): string {
-  const from = asFound ? `${readWords(asFound)} as found` : "nothing measured as found";
+  // A gear exchanged in between: what was found is what the old one read.
+  const exchanged = asFound?.teeth && asLeft && !sameTeeth(asFound.teeth, asLeft.teeth);
+  const found = exchanged ? ` with ${asFound.teeth?.join(" : ")} teeth` : "";
+  const from = asFound ? `${readWords(asFound)} as found${found}` : "nothing measured as found";
   const to = asLeft ? `${readWords(asLeft)} as left` : asLeftByFeel ? feltWords(asLeftByFeel) : "not read as left";
   return `${from}, ${to}`;
 }

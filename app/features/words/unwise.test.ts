@@ -13,7 +13,9 @@ const pair = (teeth: [number, number], moduleMm: number, centreDistanceMm: numbe
 const said = (element: StageElement) => mustHold(checkElement(element)).map(unwiseWords);
 
 test.each<[string, StageElement, RegExp]>([
-  ["too few teeth", pair([9, 40], 2, 49.2), /^The pinion is undercut/],
+  // 10 : 40 uses 1.0946 of 1.5415 (handbook of ratios), 8 : 40 less than one.
+  ["too few teeth", pair([10, 40], 2, 50), /^The pinion is undercut: .* 1\.54 that the tips reach 1\.09 is usable/],
+  ["far too few teeth", pair([8, 40], 2, 48), /^Usable contact ratio 0\.9\d: .* handed on with a jerk\.$/],
   ["centres too close", pair([20, 40], 2, 59.9), /teeth overlap by 0\.07 mm/],
   ["an odd chain", { ...chain, links: 101 }, /odd number of links .* 102 would not/],
   ["a small sprocket", { ...chain, teeth: [15, 38] }, /sprocket of 15 teeth/],
@@ -23,8 +25,16 @@ test.each<[string, StageElement, RegExp]>([
   expect(said(element).some((text) => words.test(text))).toBe(true);
 });
 
+test("every gear of a switchable pair is judged, not the first only", () => {
+  const gears = [{ name: "slow", teeth: [8, 52] as const, profileShift: [0, 0] as const }];
+  const found = said({ ...pair([20, 40], 2, 60.1), gears, gearName: "fast" } as StageElement);
+  expect(found.join(" ")).toMatch(/^With slow in: The pinion is undercut/);
+});
+
 test("what is in order has nothing said of it, and nothing that is said is broken", () => {
   expect(said(pair([20, 40], 2, 60.1))).toEqual([]);
+  const bored = { ...pair([14, 40], 1, 27.05), parts: { boresMm: [6.5, 8] } } as StageElement;
+  expect(said(bored), "a plain small pinion on its shaft").toEqual([]);
   for (const element of everyKind) for (const text of said(element)) expect(text).not.toMatch(/NaN|undefined|Infinity/);
 });
 

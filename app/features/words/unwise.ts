@@ -10,13 +10,15 @@ const f = (value: number, decimals = 2): string => formatNumber(value, decimals)
 export function unwiseWords(unwise: Unwise): string {
   switch (unwise.code) {
     case "undercut":
-      return `The ${member(unwise.member)} is undercut: so few teeth without a shift are cut away at the root, which weakens them. A positive shift helps.`;
+      return `The ${member(unwise.member)} is undercut: its flanks are cut away at the root, and of the contact ratio ${f(unwise.path)} that the tips reach ${f(unwise.usable)} is usable. A positive shift helps.`;
     case "thin-contact-ratio":
-      return `Contact ratio ${f(unwise.ratio)}: below 1.2 the load jumps from tooth to tooth; it will be heard (common practice).`;
+      return `Usable contact ratio ${f(unwise.ratio)}: below 1.2 the load jumps from tooth to tooth; it will be heard (common practice).`;
+    case "handed-on-with-a-jerk":
+      return `Usable contact ratio ${f(unwise.ratio)}: below 1.0 a tooth lets go before the next one has hold. The load is handed on with a jerk.`;
     case "unequal-pitches":
       return `Base pitches differ by ${f(Math.abs(unwise.errorPercent), 1)} %: ${matchWords[unwise.match]}`;
     case "thin-wall":
-      return `Only ${f(unwise.wallMm)} mm of wall is left under the ${member(unwise.member)}'s root; ${f(unwise.wantedMm)} mm is wanted, or the rim breaks before the tooth.`;
+      return `Only ${f(unwise.wallMm)} mm of wall is left under the ${member(unwise.member)}'s root; ${f(unwise.wantedMm)} mm, one tooth depth, is wanted, or the rim breaks before the tooth (common practice).`;
     case "teeth-jam":
       return `At this centre distance the teeth overlap by ${f(-unwise.backlashMm)} mm: thinned teeth may still run, full ones jam.`;
     case "tip-fouls-root":
@@ -37,6 +39,8 @@ export function unwiseWords(unwise: Unwise): string {
     case "planets-touch":
     case "no-ratio":
       return planetaryReasonText(unwise);
+    case "of-a-gear":
+      return `With ${unwise.name} in: ${unwiseWords(unwise.of)}`;
     case "gear-does-not-mesh":
       return `The gear ${unwise.name} overlaps by ${f(-unwise.backlashMm)} mm at this centre distance: thinned teeth may still run, full ones jam.`;
     case "few-teeth-in-mesh":
