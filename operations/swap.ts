@@ -18,6 +18,7 @@ const keepInput = z.object({
     ratio: figure,
     backlashMm: figure,
     contactRatio: figure,
+    usableContactRatio: figure.optional(),
     price: figure.nullable(),
   }),
   reason: words(400),

@@ -6,15 +6,19 @@
  * - CPU time of the server for the floor, machine, stage, job, jobs and stores pages, as a ratio to a bare page of the same server with one
  *   trivial query: with the demo, and with 1,000 machines and ten years of weekly rounds beside it
  * - the plan of every query behind these pages on those, written to docs/query-plans.md
- * - two hundred gears looked through for every pair that fits; five hundred drawers against a general integer program
+ * - two hundred gears looked through for every pair that fits; of random slots and stores, what is lost or invented against trying all;
+ *   five hundred drawers against a general integer program
+ * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
  * - a sign-in; every route and action asked in every role, and how many answers are as they should be
  * - JavaScript that the job page loads, compressed
  * - a tablet that was away sends 500 entries
  *
- *   npm run bench -- demo     without the large works
+ *   npm run bench               all of it, some twelve minutes
+ *   npm run bench -- NAME …     the parts of these names
  */
 import { openPool, type Pool } from "../data/postgres";
 import { drawLine } from "./bench/draw-line";
+import { measureJudgement } from "./bench/judgement";
 import { growWorks, size } from "./bench/large-works";
 import { measurePages, measureScripts, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
@@ -48,29 +52,53 @@ async function place(pool: Pool, where: string): Promise<Place> {
   return rows[0];
 }
 
-recompute();
-drawLine();
-measureSwap();
-await measureStacks();
-await withThrowawayApp(async ({ base, pid, databaseUrl }) => {
-  const pool = openPool(databaseUrl);
-  try {
-    const person = await visitor(base);
-    const demo = await place(pool, "j.signed_entry is null");
-    await measureSignIn(base, person, pid);
+/** What is measured without the app running, and what is asked of one that runs on the demo; "large" last, which grows its works. */
+const alone: Record<string, () => void | Promise<void>> = {
+  "next-move": recompute,
+  "drive-line": drawLine,
+  judgement: measureJudgement,
+  swap: measureSwap,
+  stacks: measureStacks,
+};
+type Running = { base: string; pid: number; pool: Pool; person: Awaited<ReturnType<typeof visitor>>; demo: Place };
+const running: Record<string, (app: Running) => Promise<void>> = {
+  "sign-in": ({ base, person, pid }) => measureSignIn(base, person, pid),
+  roles: async ({ base, pool, demo }) => {
     const { asked, wrong } = await roleMatrix(base, await idsForRoles(pool, demo));
     console.log(
       `roles: ${asked - wrong.length} of ${asked} answers as they should be${wrong.map((line) => `\n  ${line}`).join("")}`,
     );
-    await measurePages("demo", person, pid, pagesOf(demo));
-    await measureScripts(person, `/jobs/${demo.jobId}`);
-    await measureReplay(person, pid, pool);
-    if (process.argv.includes("demo")) return;
+  },
+  pages: ({ person, pid, demo }) => measurePages("demo", person, pid, pagesOf(demo)),
+  scripts: ({ person, demo }) => measureScripts(person, `/jobs/${demo.jobId}`),
+  replay: ({ person, pid, pool }) => measureReplay(person, pid, pool),
+  large: async ({ person, pid, pool }) => {
     await growWorks(pool);
     const large = await place(pool, "m.tag = 'LINE-500'");
     await measurePages(`${size.machines} machines, ${size.weeks} weeks`, person, pid, pagesOf(large));
     await writePlans(pool, large);
-  } finally {
-    await pool.end();
-  }
-});
+  },
+};
+
+const asked = process.argv.slice(2);
+const names = [...Object.keys(alone), ...Object.keys(running)];
+const unknown = asked.filter((name) => !names.includes(name));
+if (unknown.length > 0) {
+  console.error(`No part is called ${unknown.join(", ")}. There are: ${names.join(", ")}.`);
+  process.exit(2);
+}
+const wanted = (name: string) => asked.length === 0 || asked.includes(name);
+
+for (const [name, measure] of Object.entries(alone)) if (wanted(name)) await measure();
+if (Object.keys(running).some(wanted))
+  await withThrowawayApp(async ({ base, pid, databaseUrl }) => {
+    const pool = openPool(databaseUrl);
+    try {
+      const person = await visitor(base);
+      const demo = await place(pool, "j.signed_entry is null");
+      for (const [name, measure] of Object.entries(running))
+        if (wanted(name)) await measure({ base, pid, pool, person, demo });
+    } finally {
+      await pool.end();
+    }
+  });

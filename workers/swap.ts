@@ -1,6 +1,6 @@
-import { type SwapOption, type SwapQuestion, swapOptions } from "../core/gears";
+import { type SwapAnswer, type SwapQuestion, swapOptions } from "../core/gears";
 
-export type SwapNews = { share: number } | { answer: SwapOption[] };
+export type SwapNews = { share: number } | { answer: SwapAnswer };
 
 /** Other gears for a place, looked for beside the page; tells how far it is. To call it off, end the worker. */
 self.onmessage = ({ data }: MessageEvent<SwapQuestion>) => {

@@ -5,7 +5,15 @@ export { type Point, toothOutlines } from "./outline";
 export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from "./pair";
 export { saidToothToTooth } from "./said-pitch";
 export { gearSpan, type SpanMeasure } from "./span";
-export { gearsToMake, type SwapGear, type SwapOption, type SwapQuestion, swapOptions } from "./swap";
+export {
+  gearsToMake,
+  type SwapAnswer,
+  type SwapBy,
+  type SwapGear,
+  type SwapOption,
+  type SwapQuestion,
+  swapOptions,
+} from "./swap";
 export {
   type OfferedGear,
   presentDriven,

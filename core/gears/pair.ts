@@ -149,7 +149,7 @@ function contactRatio(circles: Circles, sign: number, centre: number, alphaW: nu
   return path / (Math.PI * circles[0].transverseModuleMm * Math.cos(alphaT));
 }
 
-function overlapRatio(geometry: PairGeometry): number {
+export function overlapRatio(geometry: PairGeometry): number {
   const helix = (Math.abs(geometry.helixAngleDeg) * Math.PI) / 180;
   return ((geometry.faceWidthMm ?? 0) * Math.sin(helix)) / (Math.PI * geometry.moduleMm);
 }

@@ -3,6 +3,7 @@ import { accept, type Result, refuse } from "../quantity";
 import { backlashLaw } from "./backlash-law";
 import { type GearPair, gearPair, type PairGeometry } from "./pair";
 import { type SettingMiss, settingFor, settingInterval } from "./setting-interval";
+import { toothCircles } from "./tooth-circles";
 import { usableContactRatio } from "./usable-contact";
 
 /** A gear to choose from; what is left out is the present one's. */
@@ -75,6 +76,9 @@ type Candidate = {
   tipDiameterMm: number | undefined;
   count: number;
   order: number;
+  /** Over tips and roots, halved. */
+  tipMm: number;
+  rootMm: number;
 };
 
 export const presentDriver = "present-driver";
@@ -95,8 +99,16 @@ export function swapPairs(
   question: SwapPairsQuestion,
   progress: (share: number) => void = () => {},
 ): Result<SwapPairs> {
+  if (question.present.internal) return refuse("internal-pair", ["present", "internal"]);
+  return pairsInPlace(question, progress);
+}
+
+/** The same, inside a ring too: there the centres part into the mesh. */
+export function pairsInPlace(
+  question: SwapPairsQuestion,
+  progress: (share: number) => void = () => {},
+): Result<SwapPairs> {
   const { present, gears, newTeeth, limits, travel } = question;
-  if (present.internal) return refuse("internal-pair", ["present", "internal"]);
   const here = gearPair(present);
   if (!here.ok) return refuse(here.refusal.code, ["present", ...here.refusal.path], here.refusal.facts);
   if (!question.offered && !newTeeth) return refuse("nothing-to-choose-from", ["gears"]);
@@ -112,7 +124,7 @@ export function swapPairs(
   const wishes = { backlash: { lo: limits.loMm, hi: limits.hiMm }, minContactRatio: question.minContactRatio };
   const aim = Math.min(limits.hiMm, Math.max(limits.loMm, limits.aimMm ?? (limits.loMm + limits.hiMm) / 2));
   const rows: Ranked<SwapPair>[] = [];
-  const rejected: Ranked<RejectedPair>[] = [];
+  const rejected: Ranked<() => RejectedPair>[] = [];
   for (const [i, first] of drivers.entries()) {
     progress(i / drivers.length);
     for (const second of driven) {
@@ -121,16 +133,23 @@ export function swapPairs(
       if (!question.reversed && !stands && turnsRound(here.value.ratio, ratio)) continue;
       const rank = { off: Math.abs(Math.log(ratio / here.value.ratio)), order: [first.order, second.order] as const };
       const names = { driver: first.id, driven: second.id };
-      const geometry = pairOf(present, first, second);
-      const at = stands ? { from: present.centreDistanceMm, to: present.centreDistanceMm } : null;
-      const interval =
-        first.id === second.id && first.count < 2
-          ? { miss: { reason: "count" as const } }
-          : settingInterval(geometry, at ? [at.from, at.to] : reach, wishes);
-      if ("miss" in interval && !stands) {
-        rejected.push({ ...rank, row: { ...names, ...interval.miss } });
+      if (first.id === second.id && first.count < 2) {
+        rejected.push({ ...rank, row: () => ({ ...names, reason: "count" }) });
         continue;
       }
+      const geometry = pairOf(present, first, second);
+      const within = stands ? ([present.centreDistanceMm, present.centreDistanceMm] as const) : reach;
+      const exactly = () => settingInterval(geometry, within, wishes);
+      const interval = !stands && farOff(question, first, second) ? null : exactly();
+      if (!stands && (interval === null || "miss" in interval)) {
+        const missOf = () => {
+          const found = interval ?? exactly();
+          return "miss" in found ? found.miss : { reason: "contact-ratio" as const };
+        };
+        rejected.push({ ...rank, row: () => ({ ...names, ...missOf() }) });
+        continue;
+      }
+      if (interval === null) continue;
       const centre =
         "miss" in interval ? present.centreDistanceMm : settled(geometry, present.centreDistanceMm, interval, aim);
       rows.push({
@@ -146,7 +165,7 @@ export function swapPairs(
     feasible: pairs.some(({ fits, driver, driven }) => fits && !(driver === presentDriver && driven === presentDriven)),
     pairs,
     rejectedGears,
-    rejectedPairs: rejected.slice(0, question.maxRejected).map(({ row }) => row),
+    rejectedPairs: rejected.slice(0, question.maxRejected).map(({ row }) => row()),
     rejectedCount: rejected.length,
   });
 }
@@ -165,8 +184,19 @@ const settled = (geometry: PairGeometry, now: number, interval: { from: number; 
   now >= interval.from - same && now <= interval.to + same ? now : settingFor(backlashLaw(geometry), aim, interval);
 
 /** A reduction into a step up or the reverse; 1:1 is neither. */
-const turnsRound = (present: number, ratio: number): boolean =>
+export const turnsRound = (present: number, ratio: number): boolean =>
   (present > 1 && ratio < 1) || (present < 1 && ratio > 1);
+
+/**
+ * Whether no distance within reach has the tips clear of the roots and in touch with the other's tips: which tells of most pairs, at next to no
+ * cost, that they do not go. Exact figures are worked out for the few that are told.
+ */
+function farOff({ present, travel, minContactRatio }: SwapPairsQuestion, first: Candidate, second: Candidate): boolean {
+  if (present.internal || minContactRatio <= 0) return false;
+  const [closest, furthest] = [present.centreDistanceMm - travel.closeMm, present.centreDistanceMm + travel.partMm];
+  const clear = Math.max(first.tipMm + second.rootMm, first.rootMm + second.tipMm);
+  return furthest < clear - 1e-6 || closest > first.tipMm + second.tipMm;
+}
 
 const newCounts = (range: SwapPairsQuestion["newTeeth"]): number[] =>
   range ? Array.from({ length: range.to - range.from + 1 }, (_, i) => range.from + i) : [];
@@ -183,25 +213,44 @@ function candidatesOf(question: SwapPairsQuestion, rejected: RejectedGear[]): [C
       continue;
     }
     const candidate = { ...gear, tipDiameterMm: undefined, order: 1 + i };
-    if (on[0]) places[0].push(candidate);
-    if (on[1]) places[1].push(candidate);
+    if (on[0]) places[0].push({ ...candidate, ...sizes(present, candidate, 0) });
+    if (on[1]) places[1].push({ ...candidate, ...sizes(present, candidate, 1) });
   }
   for (const [i, teeth] of newCounts(newTeeth).entries()) {
     const made = { id: newId(teeth), teeth, shift: 0, thinningMm: 0, tipDiameterMm: undefined, count: 2 };
-    for (const place of places) place.push({ ...made, order: 1 + gears.length + i });
+    for (const member of [0, 1] as const)
+      places[member].push({ ...made, order: 1 + gears.length + i, ...sizes(present, made, member) });
   }
   return places;
 }
 
-const stays = (present: PairGeometry, member: 0 | 1): Candidate => ({
-  id: member === 0 ? presentDriver : presentDriven,
-  teeth: present.teeth[member],
-  shift: present.profileShift[member],
-  thinningMm: present.thinningMm[member],
-  tipDiameterMm: present.tipDiameterMm?.[member],
-  count: 1,
-  order: 0,
-});
+function stays(present: PairGeometry, member: 0 | 1): Candidate {
+  const gear = {
+    id: member === 0 ? presentDriver : presentDriven,
+    teeth: present.teeth[member],
+    shift: present.profileShift[member],
+    thinningMm: present.thinningMm[member],
+    tipDiameterMm: present.tipDiameterMm?.[member],
+  };
+  return { ...gear, count: 1, order: 0, ...sizes(present, gear, member) };
+}
+
+/** Radii over tips and roots of a gear in one of the two places. */
+function sizes(
+  present: PairGeometry,
+  gear: Pick<Candidate, "teeth" | "shift" | "thinningMm" | "tipDiameterMm">,
+  member: 0 | 1,
+): Pick<Candidate, "tipMm" | "rootMm"> {
+  const { tipDiameterMm, rootDiameterMm } = toothCircles({
+    ...present,
+    teeth: gear.teeth,
+    profileShift: gear.shift,
+    thinningMm: gear.thinningMm,
+    ring: present.internal && member === 1,
+    tipDiameterMm: gear.tipDiameterMm,
+  });
+  return { tipMm: tipDiameterMm / 2, rootMm: rootDiameterMm / 2 };
+}
 
 /** Bores come within a hundredth of their shaft's; where one of both is not known nothing speaks against it. */
 const goesOn = (bore: number | undefined, shaft: number | undefined): boolean =>
@@ -219,14 +268,14 @@ function whyNot(present: PairGeometry, gear: OfferedGear, fitsAShaft: boolean): 
 /** Two gears as a pair; one whose tips are as usual keeps those of its own teeth. */
 function pairOf(present: PairGeometry, first: Candidate, second: Candidate): PairGeometry {
   const transverse = present.moduleMm / Math.cos(radians(present.helixAngleDeg));
-  const tip = ({ teeth, shift, tipDiameterMm }: Candidate) =>
-    tipDiameterMm ?? teeth * transverse + 2 * present.moduleMm * (1 + shift);
+  const tip = ({ teeth, shift, tipDiameterMm }: Candidate, out: 1 | -1) =>
+    tipDiameterMm ?? teeth * transverse + out * 2 * present.moduleMm * (1 + shift);
   return {
     ...present,
     teeth: [first.teeth, second.teeth],
     profileShift: [first.shift, second.shift],
     thinningMm: [first.thinningMm, second.thinningMm],
-    tipDiameterMm: [tip(first), tip(second)],
+    tipDiameterMm: [tip(first, 1), tip(second, present.internal ? -1 : 1)],
   };
 }
 
@@ -258,10 +307,10 @@ function contactAt(
   geometry: PairGeometry,
   centreDistanceMm: number,
 ): Pick<SwapPair, "backlashMm" | "contactRatio" | "usableContactRatio"> {
-  const { circles, touchMm, at } = backlashLaw(geometry);
+  const { circles, sign, touchMm, at } = backlashLaw(geometry);
   const workingAngle = Math.acos(Math.min(1, touchMm / centreDistanceMm));
-  const reach = circles.map((c) => Math.sqrt(Math.max(0, (c.tipDiameterMm ** 2 - c.baseDiameterMm ** 2) / 4)));
-  const path = reach.reduce((a, b) => a + b, 0) - centreDistanceMm * Math.sin(workingAngle);
+  const [r1, r2] = circles.map((c) => Math.sqrt(Math.max(0, (c.tipDiameterMm ** 2 - c.baseDiameterMm ** 2) / 4)));
+  const path = (r1 ?? 0) + sign * ((r2 ?? 0) - centreDistanceMm * Math.sin(workingAngle));
   return {
     backlashMm: at(centreDistanceMm),
     contactRatio: path / (Math.PI * circles[0].transverseModuleMm * Math.cos(circles[0].transverseAngle)),

@@ -10,6 +10,8 @@ export type KeptOption = {
     ratio: number;
     backlashMm: number;
     contactRatio: number;
+    /** Not in what was kept before it was told apart. */
+    usableContactRatio?: number | undefined;
     price: number | null;
   };
   reason: string;

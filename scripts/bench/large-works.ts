@@ -18,7 +18,7 @@ export async function growWorks(pool: Pool): Promise<void> {
     );
     await run("select setseed(0.42)");
     await run(`create temp table model on commit drop as
-      select s.id as stage_id, m.workshop_id, p.id as person_id, i.id as instrument_id
+      select s.id as stage_id, m.workshop_id, p.id as person_id, p.name as person_name, i.id as instrument_id
       from stage s join machine m on m.id = s.machine_id join person p on p.workshop_id = m.workshop_id
         join instrument i on i.workshop_id = m.workshop_id and i.kind = 'lever indicator'
       where s.retired_at is null order by m.name, s.position limit 1`);
@@ -51,19 +51,19 @@ export async function growWorks(pool: Pool): Promise<void> {
       select job_id, machine_id, 'Weekly round', person_id, at, signed_id from visit, model`);
     await run("insert into job_stage select job_id, stage_id, 0 from visit");
     const result = `jsonb_build_object('quantity', 'backlash', 'count', ${size.readings}, 'min', low, 'max', low + 0.05, 'mean', low + 0.025, 'worstMin', low - 0.002,
-      'worstMax', low + 0.052, 'tightTooth', 7, 'expandedUncertainty', 0.01, 'verdict', 'conforms', 'fits', true, 'carriedFrom', null)`;
+      'worstMax', low + 0.052, 'tightTooth', 7, 'expandedUncertainty', 0.01, 'verdict', 'conforms', 'holds', 'provable', 'carriedFrom', null)`;
     const entry = (id: string, kind: string, body: string, offset: number) =>
-      run(`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, made_by, made_at, recorded_at, usage, geometry_id,
+      run(`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, made_by, made_by_name, made_at, recorded_at, usage, geometry_id,
           adjuster_id, limits_id, previous_hash, hash, format)
-        select ${id}, machine_id, 3 * (w - 1) + ${offset}, job_id, visit.stage_id, '${kind}', ${body}, person_id, at, at, w * 40, geometry_id,
-          adjuster_id, limits_id, '\\x00', '\\x00', 2 from visit, model`);
+        select ${id}, machine_id, 3 * (w - 1) + ${offset}, job_id, visit.stage_id, '${kind}', ${body}, person_id, person_name, at, at, w * 40, geometry_id,
+          adjuster_id, limits_id, '\\x00', '\\x00', 3 from visit, model`);
     await entry("opened_id", "job-opened", `'{"reason": "Weekly round"}'::jsonb`, 1);
     await entry("round_id", "round", `jsonb_build_object('phase', 'as-found', 'result', ${result})`, 2);
     await entry(
       "signed_id",
       "signature",
       `jsonb_build_object('record', jsonb_build_object('asFound', ${result}, 'asLeft', ${result}, 'moves', 0, 'clampsFirm', 0, 'proofs', 0),
-        'comment', '', 'nextDate', null, 'provisional', '[]'::jsonb)`,
+        'comment', '', 'nextDate', null, 'provisional', '[]'::jsonb, 'saw', '[]'::jsonb, 'unproven', '[]'::jsonb)`,
       3,
     );
     await run(`insert into reading (entry_id, ordinal, tooth, turn, angle_deg, sense, quantity, typed, unit, value, struck,

@@ -51,9 +51,9 @@ test("other gears in the place of a pair: from the stores, by the slot, to be ma
     .getByRole("link", { name: /Cutter drive/ })
     .click();
   await page.getByRole("link", { name: "Other gears in this place" }).click();
-  const table = page.getByRole("table", { name: "Pairs that fit" });
+  const table = page.getByRole("table", { name: "The present pair and those that fit" });
   await page.getByText("to be made, of a range of teeth").click();
-  await expect(page.getByRole("heading", { level: 1 })).toContainText(/\d+ pairs fit in this place/);
+  await expect(page.getByRole("heading", { level: 1 })).toContainText(/\d+ other pairs fit in this place/);
   const fitting = async () => Number.parseInt((await page.getByRole("heading", { level: 1 }).textContent()) ?? "", 10);
   const before = await fitting();
   await page.getByLabel("Slot lets them part by").fill("3");

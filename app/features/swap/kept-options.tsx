@@ -34,7 +34,12 @@ export function KeptOptions({
                   ["Ratio", formatNumber(option.ratio, 3)],
                   ["Centres", lengthWords(option.centreDistanceMm, 2)],
                   ["Backlash", lengthWords(option.backlashMm, 3)],
-                  ["Contact ratio", formatNumber(option.contactRatio, 2)],
+                  [
+                    "Contact ratio",
+                    option.usableContactRatio === undefined
+                      ? formatNumber(option.contactRatio, 2)
+                      : `${formatNumber(option.usableContactRatio, 2)} usable`,
+                  ],
                   ["Price", option.price === null ? "–" : formatNumber(option.price, 2)],
                 ] as const
               ).map(([name, value]) => (

@@ -18,7 +18,14 @@ const stage = testStage("s");
 const problems = (texts: Record<string, string>) => Object.keys(swapQuestion(stage, [], texts)?.problems ?? {});
 
 test("a gear of the stores as it is searched: 20° where nobody said, none without teeth or module or when none is left", () => {
-  expect(gearOf(gear())).toMatchObject({ teeth: 21, moduleMm: 2, pressureAngleDeg: 20, count: 2, noise: "" });
+  expect(gearOf(gear())).toMatchObject({
+    teeth: 21,
+    moduleMm: 2,
+    pressureAngleDeg: 20,
+    boreMm: null,
+    count: 2,
+    noise: "",
+  });
   expect(gearOf(gear({}, { pressureAngleDeg: 14.5, noise: "loud" }))).toMatchObject({
     pressureAngleDeg: 14.5,
     noise: "loud",

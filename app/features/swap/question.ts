@@ -17,6 +17,7 @@ export function gearOf(item: StoreItem): SwapGear | null {
     pressureAngleDeg: figure(item, "pressureAngleDeg") || 20,
     helixAngleDeg: figure(item, "helixAngleDeg"),
     profileShift: figure(item, "profileShift"),
+    boreMm: figure(item, "boreMm") || null,
     price: item.price,
     noise: String(item.figures.noise ?? ""),
     count: item.count,
@@ -48,8 +49,10 @@ export function swapQuestion(stage: Stage, stock: readonly StoreItem[], texts: T
   const question: SwapQuestion = {
     present: { ...pair, centreDistanceMm },
     band: { lo, aim: aim ?? undefined, hi },
+    boresMm: element.parts.boresMm ?? [null, null],
     travelMm: { min, max },
     gears,
+    reversed: texts.reversed === "1",
   };
   const rpm = read.has("rpm") ? read.number("rpm") : null;
   const torque = read.has("torque") ? read.torque("torque") : null;

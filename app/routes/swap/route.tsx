@@ -11,10 +11,10 @@ import { formatNumber } from "~/app/features/words/figure";
 import { lengthWords, spoken } from "~/app/features/words/spoken";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { gearPair, type SwapOption } from "~/core/gears";
+import { gearPair, type SwapAnswer } from "~/core/gears";
 import { mayWork } from "~/operations/context";
 import { dropOption, keepOption } from "~/operations/swap";
-import { Choice } from "~/ui/field";
+import { Choice, Tick } from "~/ui/field";
 import type { Route } from "./+types/route";
 import { loadSwap } from "./load-swap.server";
 
@@ -38,10 +38,11 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 
 const start = () => new Worker(new URL("../../../workers/swap.ts", import.meta.url), { type: "module" });
 
-function swapNews(options: readonly SwapOption[] | null): string {
-  if (!options) return "Looking what fits in this place …";
-  if (options.length === 0) return "No other pair fits";
-  return `${options.length} ${options.length === 1 ? "pair fits" : "pairs fit"} in this place`;
+function swapNews(answer: SwapAnswer | null): string {
+  if (!answer) return "Looking what fits in this place …";
+  const others = answer.options.length - 1;
+  if (others <= 0) return "No other pair fits";
+  return `${others} other ${others === 1 ? "pair fits" : "pairs fit"} in this place`;
 }
 
 export default function Swap({ loaderData }: Route.ComponentProps) {
@@ -50,8 +51,7 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
   const setAll = (more: Record<string, string>) => setTexts((was) => ({ ...was, ...more }));
   const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
   const asked = swapQuestion(stage, stock, texts);
-  const search = useWorker<SwapOption[]>(start, asked?.value?.question ?? null);
-  const options = search.answer ?? [];
+  const search = useWorker<SwapAnswer>(start, asked?.value?.question ?? null);
   const { element } = stage.geometry;
   const present = element.kind === "gear-pair" ? gearPair(element.pair) : null;
   return (
@@ -99,12 +99,18 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
               <TextField name="rpm" label="Turns a minute of the driver" hint="tells the speeds" />
               <TextField name="torque" label="Torque there" hint="N·m" />
             </div>
+            <Tick
+              label="Also pairs that turn a reduction into a step up, or the reverse"
+              checked={texts.reversed === "1"}
+              onChange={(event) => fields.set("reversed", event.target.checked ? "1" : "")}
+            />
           </form>
         </FormProvider>
         <Running of={search} />
         {search.answer && (
           <SwapTable
-            options={options}
+            answer={search.answer}
+            names={stock}
             rpm={asked?.value?.rpm ?? null}
             torqueNm={asked?.value?.torque ?? null}
             mayKeep={loaderData.mayWork}
