@@ -30,5 +30,6 @@ export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove }
 export { priorResponse, priorWidth, stiffnessGuessed } from "./prior";
 export { learnResponse, type ObservedMove, type Response } from "./response";
 export { type RoundedMove, roundedMove, type Setting } from "./rounded-move";
+export { type SlackMove, slackMove } from "./slack-move";
 export { type MoveStep, moveSteps, type StepKind, wholeSteps } from "./steps";
 export { guessedSpread, type TensionFirst, type TensionFirstQuestion, tensionFirst } from "./tension-first";

@@ -56,6 +56,9 @@ export const excessOf: Record<StrandShape, (spanMm: number, y: number) => number
     y === 0 ? 0 : Math.hypot(span, 4 * y) / 2 + ((span * span) / (8 * y)) * Math.asinh((4 * y) / span) - span,
 };
 
+/** Whole movement up and down of a strand with so much length too much: the triangle's excess the other way round. */
+export const movementOf = (spanMm: number, excessMm: number): number => Math.sqrt(excessMm * (excessMm + 2 * spanMm));
+
 /**
  * A strand whose slack is felt by hand, on level and steep drives: half of the movement against its target, the length to take up, and what
  * the centres or a roller on the strand have to do for it. Near the straight line the excess of a triangle is 2y²/L and of an arc

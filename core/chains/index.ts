@@ -12,6 +12,7 @@ export {
   type HandSlack,
   handSlack,
   handSlackTarget,
+  movementOf,
   type PressedRoller,
   type StrandShape,
 } from "./hand-slack";

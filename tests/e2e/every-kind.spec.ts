@@ -85,7 +85,7 @@ test("a chain: its sag where it is tightest, its elongation with a verdict, a jo
   await closeJob(page, job);
 });
 
-test("an upright chain has no rule for its sag and is judged by its wear; nothing can be moved for that", async ({
+test("an upright chain has no rule for its sag and is judged by its wear; its slack is set by hand", async ({
   page,
 }) => {
   const job = await beginJob(page, "Pallet lift", "column chain", "Yearly");
@@ -93,6 +93,11 @@ test("an upright chain has no rule for its sag and is judged by its wear; nothin
   await readRound(page, ["325.2", "325.3", "325.2", "325.4", ""]);
   await expect(nextMove(page)).toContainText(/Wear cannot be adjusted away/);
   await expect(page.getByRole("button", { name: "Did it so" })).toHaveCount(0);
+  const slack = page.getByRole("region", { name: "Its slack, by hand" });
+  await slack.getByLabel("Moves to and fro, in all").fill("60");
+  await expect(slack).toContainText(/It has 3\.3 % of slack\. Roller \d+ mm of roller diameter thicker/);
+  await slack.getByRole("button", { name: "Took it up so" }).click();
+  await expect(tape(page)).toContainText(/Roller .* thicker/);
   await closeJob(page, job);
 });
 

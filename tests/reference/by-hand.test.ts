@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { slackMove } from "~/core/advice";
+import { mustHold } from "~/core/quantity";
 import { refusalOf, run } from "./run";
 
 /*
@@ -40,6 +42,20 @@ describe("hand-slack", () => {
     expect(stopped.feasible).toBe(false);
     expect(stopped.roller.pressMm).toBe(20);
     expect(stopped.roller.leftMm).toBeGreaterThan(0);
+  });
+
+  test("a steep chain's adjuster: 60 mm on 400 at a slide is 3.71 mm of centres, and then 12 in all; in whole millimetres the nearest", () => {
+    const steep = { spanMm: 400, centreDistanceMm: 800, movementMm: 60, way: "steep" as const };
+    const free = mustHold(slackMove(steep, { type: "slide", angleDeg: 0 }, 0));
+    const tool = run("hand-slack", { ...strand, drive: "steep", centreDistanceMm: 800 });
+    expect(free.amount).toBeCloseTo(tool.moveCentreMm, 9);
+    expect(free.thenMm).toBeCloseTo(tool.target.movementMm, 9);
+    expect(free).toMatchObject({ percent: 7.5, reaches: true });
+    const whole = mustHold(slackMove(steep, { type: "slide", angleDeg: 0 }, 1));
+    const left = (amount: number) => 4.474968 - amount;
+    // A triangle of excess e on 400: moves 2y with √(400² + (2y)²) = 400 + e.
+    expect(whole.thenMm).toBeCloseTo(Math.sqrt((400 + left(whole.amount)) ** 2 - 400 ** 2), 4);
+    expect(mustHold(slackMove({ ...steep, movementMm: 12 }, { type: "slide", angleDeg: 0 }, 0)).amount).toBe(0);
   });
 
   test("after the take-up the strand moves as wanted, whichever shape", () => {

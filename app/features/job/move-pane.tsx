@@ -32,6 +32,7 @@ import { FeelerWay, feelerFor } from "./feeler-way";
 import { beforeReading, freeTurnWords, nothingToAdjust, notRound, standWords } from "./how-to-read";
 import type { RoundView } from "./round-view";
 import { SagPicture } from "./sag-picture";
+import { SlackByHand, slackIsSet } from "./slack-by-hand";
 import { WhyMove } from "./why-move";
 
 type Props = {
@@ -90,6 +91,7 @@ export function MovePane(props: Props) {
             {formatNumber(stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
           </p>
         )}
+        <Slack {...props} />
       </section>
     );
   }
@@ -176,6 +178,7 @@ export function MovePane(props: Props) {
       {!props.questioned && props.onTake && move && stage.adjuster.adjuster?.type === "shims" && (
         <DrawerPane stage={stage} view={view} onTake={props.onTake} />
       )}
+      <Slack {...props} />
       {!props.questioned && (
         <WhyMove
           stage={stage}
@@ -186,6 +189,17 @@ export function MovePane(props: Props) {
         />
       )}
     </section>
+  );
+}
+
+/** The slack of a steep chain, which is set beside what it is judged by. */
+function Slack({ stage, texts, onText, onOtherwise, clamps, onEase }: Props) {
+  if (!slackIsSet(stage)) return null;
+  return (
+    <div className="grid gap-3 mt-3">
+      <SlackByHand stage={stage} texts={texts} onText={onText} onMove={onOtherwise} />
+      {texts["slack.movement"] && <EaseFirst clamps={clamps} onEase={onEase} />}
+    </div>
   );
 }
 
