@@ -119,6 +119,9 @@ export function swapOptions(question: SwapQuestion, progress: (share: number) =>
     return dress(row, by, shiftsOf(row));
   });
   const now = present.teeth[1] / present.teeth[0];
+  // What would be made of the present count is the present one again.
+  const again = ({ gears: pair }: SwapOption) =>
+    pair.some((gear, i) => gear?.count === null && gear.teeth === present.teeth[i as 0 | 1]);
   const fits = new Set(options.map(({ gears: [one, two] }) => `${one?.id} ${two?.id}`));
   const made = gears.filter(({ count }) => count === null);
   for (const one of made)
@@ -131,7 +134,13 @@ export function swapOptions(question: SwapQuestion, progress: (share: number) =>
   const teethOf = (id: string, member: 0 | 1) => named.get(id)?.teeth ?? present.teeth[member];
   return {
     // Sorted stably: what is shifted stands behind what needs nothing.
-    options: [...options.slice(0, 1), ...options.slice(1).sort((a, b) => off(a) - off(b))],
+    options: [
+      ...options.slice(0, 1),
+      ...options
+        .slice(1)
+        .filter((option) => option.by === "shift" || !again(option))
+        .sort((a, b) => off(a) - off(b)),
+    ],
     rejectedGears: found.value.rejectedGears,
     nearest: found.value.rejectedPairs.map((pair) => ({
       ...pair,

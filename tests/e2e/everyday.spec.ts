@@ -78,7 +78,12 @@ test("two stages in one job, one by feel, things put in and asked for before pow
   await expect(page.getByRole("checkbox", { name: /^Delivery drive: Something put in/ })).toBeVisible();
   const job = new URL(page.url()).pathname.split("/")[2] ?? "";
   await closeJob(page, job);
-  await visit(page, "/jobs");
+  await visit(page, "/");
+  await page.getByRole("link", { name: "Folder-gluer" }).click();
+  await page
+    .getByRole("list", { name: "Stages" })
+    .getByRole("link", { name: /Delivery drive/ })
+    .click();
   await expect(page.getByText(/not taken out: paper strip/).first()).toBeVisible();
 });
 

@@ -98,6 +98,7 @@ export function DrawerPane({
   const measured = (thicknessMm: number) =>
     items.some((item) => item.measuredMm !== null && sameSize(item.measuredMm, thicknessMm));
   const outcome = stack && of && stackOutcome(of, stack, measured);
+  const unsaid = present?.length === 0 && (view.move?.amount ?? 0) < 0;
   return (
     <section aria-label="From the drawer" className="border-t border-rule pt-3 grid gap-3">
       <h3 className="text-lg font-bold">From the drawer</h3>
@@ -131,7 +132,12 @@ export function DrawerPane({
       )}
       {of && !question && <p className="font-semibold">It spreads wider than its limits: no stack can hold it.</p>}
       <Running of={found} />
-      {stack && outcome && of && (
+      {unsaid && (
+        <p className="font-semibold">
+          Shims have to come out: say what lies in it now, and the stack to put in its place is chosen here.
+        </p>
+      )}
+      {!unsaid && stack && outcome && of && (
         <StackChoice
           stage={stage}
           of={of}
@@ -148,7 +154,7 @@ export function DrawerPane({
           }
         />
       )}
-      {stacks.length > 1 && (
+      {!unsaid && stacks.length > 1 && (
         <fieldset className="grid gap-1">
           <legend className="font-semibold">
             {fitting.length > 0 ? "Or another one" : "The nearest that can be had"}

@@ -61,8 +61,8 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
   const next = planned ?? judged?.nextTooth ?? null;
   const tight = (lastJudged ?? judged)?.tightTooth ?? null;
   return (
-    <div className="grow min-h-0 grid lg:grid-cols-[20rem_minmax(0,1fr)_minmax(0,26rem)] max-lg:flex max-lg:flex-col max-lg:px-3.5 max-lg:py-2 overflow-y-auto">
-      <div className="p-4 max-lg:p-0 flex flex-col">
+    <div className="grow min-h-0 grid lg:grid-cols-[20rem_minmax(0,1fr)_minmax(0,26rem)] lg:grid-rows-[minmax(0,1fr)] max-lg:flex max-lg:flex-col max-lg:px-3.5 max-lg:py-2 max-lg:overflow-y-auto">
+      <div className="p-4 max-lg:p-0 flex flex-col lg:min-h-0 lg:overflow-y-auto">
         <FeelPane
           felt={felt}
           method={method}
@@ -96,7 +96,7 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
           label={`Gear of ${teeth} teeth, ${shown.length} places felt${tight === null ? "" : `, tight spot at tooth ${tight}`}`}
         />
       </div>
-      <section aria-label="What it says" className="p-5 max-lg:px-0 flex flex-col gap-3">
+      <section aria-label="What it says" className="p-5 max-lg:px-0 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto">
         <p className="text-mid font-semibold">By feel</p>
         {last && lastJudged ? (
           <>
@@ -115,6 +115,8 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
               </Link>
             </div>
           </>
+        ) : judged?.verdict === "outside" ? (
+          <p className="text-2xl font-semibold leading-snug">{feelAdvice(judged, element)}</p>
         ) : (
           <>
             <p className="text-2xl font-semibold leading-snug">

@@ -285,10 +285,11 @@ function EaseFirst({ clamps, onEase }: { clamps: readonly ClampNow[]; onEase: (c
         First ease {tight.length === 1 ? "clamp" : "clamps"} <span className="figure">{tight.join(", ")}</span>, all
         lightly before any is let go.
       </p>
-      <div className="flex flex-wrap gap-2">
+      <div className="flex flex-wrap gap-2 items-center">
+        <span>Eased:</span>
         {[...tight].reverse().map((clamp) => (
-          <Button key={clamp} kind="quiet" onClick={() => onEase(clamp)}>
-            Eased {clamp}
+          <Button key={clamp} kind="quiet" aria-label={`Eased ${clamp}`} onClick={() => onEase(clamp)}>
+            {clamp}
           </Button>
         ))}
       </div>

@@ -7,6 +7,7 @@ import { gearsOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
+import { capital } from "../words/count";
 import { outcomeWords } from "../words/entry";
 import { unprovenWords } from "../words/proof";
 import { refusalWords } from "../words/refusal";
@@ -30,7 +31,6 @@ export function Prove() {
   const gear = gears.find((name) => name === texts["proof.gear"]) ?? gears[0];
   const live = job.record.power?.state === "live";
   const way: RunWay = live ? "powered" : "by-hand";
-  const [outcome, setOutcome] = useState<RunOutcome>("ran");
   const field = (name: string) => ({
     value: texts[`proof.${name}`] ?? "",
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
@@ -40,8 +40,7 @@ export function Prove() {
     error: refusal?.path[0] === name ? refusalWords(refusal) : undefined,
     autoComplete: "off",
   });
-  const put = async (event: React.FormEvent) => {
-    event.preventDefault();
+  const put = async (outcome: RunOutcome) => {
     const text = (name: string) => texts[`proof.${name}`] ?? "";
     const result = await job.put({
       kind: "proof",
@@ -56,7 +55,6 @@ export function Prove() {
     });
     if (!result.ok) return setRefusal(result.refusal);
     for (const name of ["current", "temperature", "noise"]) job.changeText(`proof.${name}`, "");
-    setOutcome("ran");
     // The same run again until it goes well.
     if (outcome !== "ran") return;
     const runs = cellsOf(gears);
@@ -93,7 +91,13 @@ export function Prove() {
             <GoingLive open={asking} onOpenChange={setAsking} />
           </div>
         )}
-        <form onSubmit={put} className="grid gap-4 max-w-2xl">
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            void put("ran");
+          }}
+          className="grid gap-4 max-w-2xl"
+        >
           <div className="flex flex-wrap gap-x-8 gap-y-3">
             {gears.length > 1 && (
               <Choice
@@ -119,13 +123,6 @@ export function Prove() {
               options={speeds.map((value) => ({ value, label: value }))}
             />
           </div>
-          <Choice
-            legend="How it ended"
-            name="outcome"
-            value={outcome}
-            onChange={setOutcome}
-            options={runOutcomes.map((value) => ({ value, label: outcomeWords[value] }))}
-          />
           <div className="grid sm:grid-cols-2 gap-4">
             <Field label="Current" hint="A, or mA" {...field("current")} />
             <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
@@ -141,10 +138,20 @@ export function Prove() {
               {refusalWords(refusal)}
             </p>
           )}
-          <div className="flex gap-3">
+          <p className="font-semibold -mb-2">
+            {live ? "Log this run: how did it end?" : "Log this turn by hand: how did it end?"}
+          </p>
+          <div className="flex flex-wrap gap-3">
             <Button kind={live ? "now" : "line"} large type="submit">
-              {live ? "Log this run" : "Log this turn by hand"}
+              {capital(outcomeWords.ran)}
             </Button>
+            {runOutcomes
+              .filter((outcome) => outcome !== "ran")
+              .map((outcome) => (
+                <Button key={outcome} kind="line" large onClick={() => put(outcome)}>
+                  {capital(outcomeWords[outcome])}
+                </Button>
+              ))}
             {job.record.proofs.length > 0 && (
               <Link to={stationPath("sign-off")} replace className={buttonClass("line", true)}>
                 Sign off

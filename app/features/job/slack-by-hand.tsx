@@ -61,10 +61,12 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
       <h3 id="slack" className="text-lg font-bold">
         Its slack, by hand
       </h3>
-      <p className="text-mid">
-        Secure the load first. Move the chain to and fro in the middle of its slack span and read the whole way; wanted
-        is 1 to 2 % of the span to each side (common practice, steep and reversing drives).
-      </p>
+      {typed === "" && (
+        <p className="text-mid">
+          Secure the load first. Move the chain to and fro in the middle of its slack span and read the whole way;
+          wanted is 1 to 2 % of the span to each side (common practice, steep and reversing drives).
+        </p>
+      )}
       <Field
         label="Moves to and fro, in all"
         hint={`mm; wanted about ${lengthWords(0.03 * spanMm, 0)}`}
