@@ -14,6 +14,7 @@ import { alreadyThere } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { buildEntry, type WorkInput, workInput } from "./build-entry";
 import { type Context, checkRole, mayWork } from "./context";
+import { dayIn } from "./day-in";
 import { checkInput, id, instant } from "./input";
 import { refreshAfterClamp, refreshStanding } from "./refresh-standing";
 import { reserve, takeReserved } from "./stores";
@@ -56,7 +57,7 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
     if (!reserved.ok) return reserved;
     const { kind } = work.value;
     const { madeAt } = trueTime(head.value.madeAt, head.value.sentAt, now);
-    const overdue = overdueOn(work.value, instruments, madeAt);
+    const overdue = overdueOn(work.value, instruments, dayIn(madeAt, person.timeZone));
     const entry = await appendEntry(db, chain, {
       ...built.value,
       body: overdue ? { ...built.value.body, overdue } : built.value.body,
@@ -85,10 +86,10 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
 }
 
 /** The day on which the calibration of what it was read with had been due; null where it was in date, or nothing was read. */
-function overdueOn(work: WorkInput, instruments: readonly Instrument[], madeAt: string): string | null {
+function overdueOn(work: WorkInput, instruments: readonly Instrument[], today: string): string | null {
   const used = work.kind === "round" ? work.method.instrumentId : work.kind === "side" ? work.instrumentId : null;
   const dueOn = instruments.find(({ id: own }) => own === used)?.dueOn ?? null;
-  return isOverdue(dueOn, madeAt.slice(0, 10)) ? dueOn : null;
+  return isOverdue(dueOn, today) ? dueOn : null;
 }
 
 /** What a move does to other stages of the machine is noted on each of them: it has to be read again. */

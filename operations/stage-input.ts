@@ -23,6 +23,7 @@ export const clampPattern = z.object({
   torqueNm: z.number().gt(0).lte(1e5),
   passes: z.number().int().gte(1).lte(6),
   compound: z.boolean(),
+  threads: z.enum(["dry", "lubricated"]).optional(),
 });
 
 export const geometryInput = z.object({

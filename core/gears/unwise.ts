@@ -30,6 +30,8 @@ const leastContactRatio = 1.2;
  */
 const leastBackupRatio = 1;
 
+/** What rounding alone makes, mm. */
+const dust = 1e-9;
 /** A loss of contact that shows in two decimals. */
 const seen = 0.005;
 
@@ -72,10 +74,10 @@ export function unwiseIn(pair: PairGeometry, parts: GearParts = {}): Unwise[] {
     const wantedMm = (leastBackupRatio * (tipDiameterMm - rootDiameterMm)) / 2;
     if (wallMm < wantedMm) found.push({ code: "thin-wall", member, wallMm, wantedMm });
   }
-  if (backlash.circumferentialMm < 0) found.push({ code: "teeth-jam", backlashMm: backlash.circumferentialMm });
+  if (backlash.circumferentialMm < -dust) found.push({ code: "teeth-jam", backlashMm: backlash.circumferentialMm });
   for (const member of members) {
     const clearanceMm = tipClearanceMm[member];
-    if (clearanceMm < 0) found.push({ code: "tip-fouls-root", member, clearanceMm });
+    if (clearanceMm < -dust) found.push({ code: "tip-fouls-root", member, clearanceMm });
   }
   return found;
 }

@@ -31,6 +31,8 @@ export type AskedFor = {
 };
 
 const rounded = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));
+/** Of a least value: never below its rule. */
+const roundedUp = (value: number, step: number): number => rounded(Math.ceil(value / step - 1e-9) * step, step);
 
 /**
  * Limits of what a stage is judged by, where no maker says (handbook of the trade; each rule names its source in the interface). Gear
@@ -43,12 +45,19 @@ export function recommendKind(element: StageElement, asked: AskedFor): Recommend
   switch (element.kind) {
     case "worm": {
       const m = element.worm.axialModuleMm;
-      return { lo: rounded(0.04 * m, 0.01), hi: rounded(0.06 * m + 0.05, 0.01), rule: "worm", facts: { m } };
+      return { lo: roundedUp(0.04 * m, 0.01), hi: rounded(0.06 * m + 0.05, 0.01), rule: "worm", facts: { m } };
     }
     case "bevel": {
       const m = element.bevel.moduleMm;
       const lo = Math.max(0.05, 0.03 * m);
-      return { lo: rounded(lo, 0.01), hi: rounded(Math.max(0.05 * m, 2 * lo), 0.01), rule: "bevel", facts: { m } };
+      // The rule's band is narrower than a bevel of its runout can hold: twice the least where that is more.
+      const hi = Math.max(0.05 * m, 2 * lo);
+      return {
+        lo: roundedUp(lo, 0.01),
+        hi: roundedUp(hi, 0.01),
+        rule: "bevel",
+        facts: { m, twice: hi > 0.05 * m ? 1 : 0 },
+      };
     }
     case "chain": {
       const span = spanOf(element);

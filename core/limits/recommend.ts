@@ -22,7 +22,7 @@ const upperByLower = 2.25;
  * 0.03·m_n) (ISO/TR 10064-2, iron housings, below 15 m/s), made circumferential by j_t = j_bn/(cos α_wt·cos β_b); outside of
  * that range the same formula as a guess. Module 0.2 to 1: 0.06·m, not below 0.02 mm, for metal, 0.05·m + 0.02 mm for
  * moulded or printed gears (common practice). The upper limit is 2.25 times the lower, and at least lower + 2·tan α_wt·(F_r1 +
- * F_r2), so that gears with that runout can hold it. Rounded to 0.01 mm, outwards for the upper.
+ * F_r2), so that gears with that runout can hold it. Both rounded up to 0.01 mm: the least is never below its rule.
  *
  * @param plastic either gear moulded or printed
  * @param runoutMm F_r of both gears, where known
@@ -57,7 +57,8 @@ export function recommendBacklash(
     ? lo + 2 * Math.tan(radians(workingPressureAngleDeg)) * (runoutMm[0] + runoutMm[1])
     : null;
   return accept({
-    loMm: roundTo(lo, 0.01),
+    // The least that the rule asks for is never rounded below it.
+    loMm: roundTo(Math.ceil(lo * 100 - 1e-9) / 100, 0.01),
     hiMm: roundTo(Math.ceil(Math.max(upperByLower * lo, forRunoutMm ?? 0) * 100 - 1e-9) / 100, 0.01),
     by,
     normalMm,

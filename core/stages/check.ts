@@ -77,7 +77,7 @@ function checkGears({ pair, parts, gears, gearName }: GearElement): Result<Unwis
     if (!other.ok)
       return refuse("gear-has-no-mesh", ["gears", i], { name: gear.name, sum: pair.teeth[0] + pair.teeth[1] });
     const backlashMm = other.value.backlash.circumferentialMm;
-    if (backlashMm < 0) unwise.push({ code: "gear-does-not-mesh", name: gear.name, backlashMm });
+    if (backlashMm < -1e-9) unwise.push({ code: "gear-does-not-mesh", name: gear.name, backlashMm });
     for (const of of unwiseIn(otherPair))
       if (of.code !== "teeth-jam") unwise.push({ code: "of-a-gear", name: gear.name, of });
   }

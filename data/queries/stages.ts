@@ -10,6 +10,8 @@ export type ClampPattern = {
   torqueNm: number;
   passes: number;
   compound: boolean;
+  /** For which threads the torque was given; left out where nobody said. */
+  threads?: "dry" | "lubricated" | undefined;
 };
 
 export type TurnedBy = "either" | "input" | "output" | "power";

@@ -134,8 +134,8 @@ export const gluer: DemoMachine = {
         lo: 0.08,
         aim: null,
         hi: 0.2,
-        sourceKind: "recommended",
-        source: "0.03 to 0.05·m and runout (common practice)",
+        sourceKind: "drawing",
+        source: "Drawing FG-17 B",
       },
       hidden: {
         mean: 0.14,

@@ -3,7 +3,7 @@ import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
 import type { ClampPattern } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
-import { torqueWords } from "../words/torque";
+import { compoundWords, threadWords, torqueWords } from "../words/torque";
 import { useJobScreen } from "./job-context";
 import { ReadingStation } from "./reading-station";
 
@@ -67,9 +67,12 @@ export function LockUp() {
             </div>
             <p className="text-lg">
               Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>. {pattern.size}, full torque{" "}
-              <span className="figure">{torqueWords(pattern.torqueNm)}</span>. Touch another clamp in the drawing if you
-              took it first.
+              <span className="figure">{torqueWords(pattern.torqueNm)}</span>, {threadWords(pattern)}. Touch another
+              clamp in the drawing if you took it first.
             </p>
+            {next.state === "dressed" && (
+              <p className="text-lg border-l-4 border-near pl-3">{compoundWords(pattern)}</p>
+            )}
           </>
         ) : (
           <p className="text-2xl font-semibold">

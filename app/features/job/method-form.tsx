@@ -15,6 +15,7 @@ import {
 } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
+import { dayIn } from "~/operations/day-in";
 import { Choice, Field } from "~/ui/field";
 import { measuredWords, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
@@ -183,15 +184,17 @@ export function MethodForm({
   stage,
   texts,
   instruments,
+  timeZone,
   onText,
 }: {
   stage: Stage;
   texts: Record<string, string>;
   instruments: readonly Instrument[];
+  timeZone: string;
   onText: (name: string, text: string) => void;
 }) {
   const method = methodOf(stage, texts, instruments);
-  const today = new Date().toISOString().slice(0, 10);
+  const today = dayIn(new Date(), timeZone);
   const overdue = isOverdue(method.instrument.dueOn, today);
   const { element } = stage.geometry;
   const held = heldOf(element, method.quantity);

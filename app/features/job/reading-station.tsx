@@ -177,7 +177,13 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
           asking={asking}
           method={
             <>
-              <MethodForm stage={stage} texts={texts} instruments={data.instruments} onText={job.changeText} />
+              <MethodForm
+                stage={stage}
+                texts={texts}
+                instruments={data.instruments}
+                timeZone={data.timeZone}
+                onText={job.changeText}
+              />
               <SidePane stage={stage} />
             </>
           }

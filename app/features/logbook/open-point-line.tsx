@@ -15,12 +15,14 @@ export function OpenPointLine({
   where,
   to,
   now,
+  timeZone,
   mayClose,
 }: {
   point: NamedPoint;
   where: string;
   to?: string;
   now: string;
+  timeZone: string;
   mayClose: boolean;
 }) {
   const [closing, setClosing] = useState(false);
@@ -32,7 +34,7 @@ export function OpenPointLine({
           <span className="text-mid block">
             {where && (to ? <Link to={to}>{where}</Link> : where)}
             {where && ", "}
-            {point.openedByName}, {agoWords(point.openedAt, now)}
+            {point.openedByName}, {agoWords(point.openedAt, now, timeZone)}
           </span>
         </p>
         {mayClose && !closing && (

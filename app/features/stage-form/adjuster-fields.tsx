@@ -97,8 +97,8 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
                 legend="One more shim"
                 usual=""
                 options={[
-                  { value: "opens", label: (wayWords[kindOf(fields.texts)] ?? centresWords)[0] },
-                  { value: "closes", label: (wayWords[kindOf(fields.texts)] ?? centresWords)[1] },
+                  { value: "opens", label: waysOf(fields.texts)[0] },
+                  { value: "closes", label: waysOf(fields.texts)[1] },
                 ]}
               />
             )}
@@ -138,7 +138,7 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
           <figcaption className="text-lg">
             {shimSense(fields.texts) === null
               ? "Say which way one more shim sends it: look at the part, not at the drawing."
-              : `One more shim ${(wayWords[kindOf(fields.texts)] ?? centresWords)[shimSense(fields.texts) === 1 ? 0 : 1]}.`}
+              : `One more shim ${waysOf(fields.texts)[shimSense(fields.texts) === 1 ? 0 : 1]}.`}
             {kindOf(fields.texts) === "bevel" && " Behind a gear or pinion shims push it towards the apex."}
           </figcaption>
         </figure>
@@ -213,6 +213,11 @@ const unitWords = {
 };
 
 const centresWords: [string, string] = ["parts the centres", "brings the centres together"];
+/** Inside a ring the way out of the middle is the way into mesh. */
+const ringWords: [string, string] = [
+  "parts the centres, into the mesh",
+  "brings the centres together, out of the mesh",
+];
 
 /** What parting and coming together mean where there are no centres to speak of. */
 const wayWords: Partial<Record<StageKind, [string, string]>> = {
@@ -223,8 +228,12 @@ const wayWords: Partial<Record<StageKind, [string, string]>> = {
   chain: ["moves it the way that takes up slack", "moves it the way that lets out slack"],
 };
 
+const waysOf = (texts: Texts): [string, string] =>
+  partOf(texts) === "pinion-in-ring" ? ringWords : (wayWords[kindOf(texts)] ?? centresWords);
+
 function partOf(texts: Texts): MovedPart {
   const kind = kindOf(texts);
+  if (kind === "gear-pair" && texts.internal === "yes") return "pinion-in-ring";
   if (kind !== "toothed-belt" && kind !== "v-belt" && kind !== "chain") return "pinion";
   return (texts.moved ?? "centres") === "centres" || texts.moved === "" ? "pulley" : "roller";
 }
@@ -245,7 +254,7 @@ function Meaning({
 }) {
   const amount = sampleAmount[law.type];
   const change = centreChange(law, amount);
-  const [apart, together] = wayWords[kind] ?? centresWords;
+  const [apart, together] = part === "pinion-in-ring" ? ringWords : (wayWords[kind] ?? centresWords);
   const way = change > 0 ? apart : change < 0 ? together : "does not move anything";
   return (
     <figure className="bg-panel p-4 self-start max-w-md grid gap-3">

@@ -3,8 +3,8 @@ import type { Adjuster } from "~/core/advice";
 const pinion = { x: 70, y: 80 };
 const gear = { x: 240, y: 80 };
 
-/** What the adjuster moves: a pinion in its gear, a pulley in its belt, or a roller on a strand. */
-export type MovedPart = "pinion" | "pulley" | "roller";
+/** What the adjuster moves: a pinion in its gear or inside its ring, a pulley in its belt, or a roller on a strand. */
+export type MovedPart = "pinion" | "pinion-in-ring" | "pulley" | "roller";
 
 /** What stays, what is moved, and an arrow for what the positive direction does to it. Not to scale. */
 export function AdjusterPicture({
@@ -19,6 +19,7 @@ export function AdjusterPicture({
   hand: "left" | "right";
   part: MovedPart;
 }) {
+  if (part === "pinion-in-ring") return <RingPicture law={law} apart={apart} hand={hand} />;
   if (part === "roller") return <RollerPicture law={law} into={apart} hand={hand} />;
   const way = apart ? -1 : 1;
   const stays = part === "pinion" ? 72 : 50;
@@ -56,6 +57,34 @@ export function AdjusterPicture({
       <Mechanism law={law} hand={hand} />
       <Arrow x={pinion.x + 56} y={pinion.y - 52} dx={way * 46} />
       <text x={pinion.x + 56} y={pinion.y - 62} textAnchor="middle" fontSize="20" fontWeight="700" className="fill-now">
+        +
+      </text>
+    </svg>
+  );
+}
+
+/** A pinion inside its ring, in mesh on the left: away from the ring's middle is into mesh. */
+function RingPicture({ law, apart, hand }: { law: Adjuster; apart: boolean; hand: "left" | "right" }) {
+  const x = pinion.x + 56;
+  const middle = x + 46;
+  return (
+    <svg
+      viewBox="0 0 340 170"
+      role="img"
+      aria-label={`Its positive direction moves the pinion ${apart ? "away from the middle of the ring, into mesh" : "towards the middle of the ring, out of mesh"}`}
+      className="w-full"
+    >
+      <circle cx={middle} cy={pinion.y} r="84" className="fill-none stroke-ink" strokeWidth="4" />
+      <circle cx={middle} cy={pinion.y} r="4" className="fill-ink" />
+      <text x={middle + 26} y={pinion.y + 34} textAnchor="middle" fontSize="15" className="fill-mid">
+        ring stays
+      </text>
+      <circle cx={x} cy={pinion.y} r="38" className="fill-ground stroke-ink" strokeWidth="2" />
+      <circle cx={x} cy={pinion.y} r="4" className="fill-ink" />
+      <line x1={x} y1={pinion.y} x2={middle} y2={pinion.y} className="stroke-mid" strokeDasharray="8 3 2 3" />
+      <Mechanism law={law} hand={hand} />
+      <Arrow x={x} y={pinion.y - 46} dx={apart ? -40 : 40} />
+      <text x={x} y={pinion.y - 54} textAnchor="middle" fontSize="20" fontWeight="700" className="fill-now">
         +
       </text>
     </svg>

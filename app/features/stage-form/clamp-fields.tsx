@@ -45,6 +45,16 @@ export function ClampFields() {
           <TextField name="clamps.torque" label="Full torque" hint="N·m" />
           <TextField name="clamps.passes" label="Passes" hint="usually 2" inputMode="numeric" />
         </div>
+        <ChoiceField
+          name="clamps.threads"
+          legend="The torque is given for threads that are"
+          usual="unsaid"
+          options={[
+            { value: "unsaid", label: "not said" },
+            { value: "dry", label: "dry" },
+            { value: "lubricated", label: "oiled or lubricated" },
+          ]}
+        />
         <TickField name="clamps.compound" label="Dressed with threadlocking compound at the end" />
       </div>
       {points.length > 0 && <ClampPicture points={points} />}

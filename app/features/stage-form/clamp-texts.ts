@@ -47,6 +47,7 @@ export function readClamps(texts: Texts): Read<ClampPattern> {
   Object.assign(read.problems, points.problems ?? {});
   const torqueNm = read.torque("clamps.torque");
   read.want("clamps.torque", torqueNm > 0, "too-small");
+  const threads = read.text("clamps.threads");
   const passes = read.has("clamps.passes") ? read.number("clamps.passes", true) : 2;
   read.want("clamps.passes", passes >= 1, "too-small");
   read.want("clamps.passes", passes <= 6, "too-large");
@@ -56,5 +57,6 @@ export function readClamps(texts: Texts): Read<ClampPattern> {
     torqueNm,
     passes,
     compound: read.text("clamps.compound") === "yes",
+    ...(threads === "dry" || threads === "lubricated" ? { threads } : {}),
   });
 }

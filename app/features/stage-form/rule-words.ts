@@ -11,7 +11,9 @@ export function ruleWords({ rule, facts }: Recommended): string {
     case "worm":
       return `0.04 to 0.06·m_x and 0.05 mm for runout, m_x ${f("m")} (common practice)`;
     case "bevel":
-      return `0.03 to 0.05·m, 0.05 mm at least, m ${f("m")} (common practice)`;
+      return facts.twice
+        ? `0.03·m, 0.05 mm at least, and up to twice that for its runout, m ${f("m")} (common practice)`
+        : `0.03 to 0.05·m, 0.05 mm at least, m ${f("m")} (common practice)`;
     case "toothed-belt-pull":
       return `half of F_u to F_u, F_u = 2000·${f("torqueNm", 3)}/${f("d")} = ${f("pull", 0)} N (common practice)`;
     case "v-belt-pull":

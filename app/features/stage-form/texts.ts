@@ -50,6 +50,7 @@ export function textsOf(stage: {
     "clamps.torque": n(clamps.torqueNm),
     "clamps.passes": String(clamps.passes),
     "clamps.compound": clamps.compound ? "yes" : "",
+    "clamps.threads": clamps.threads ?? "",
     ...lawTexts(law),
     "adjuster.means": adjuster.means ?? (law ? meansOfLaw[law.type] : "none"),
     "adjuster.name": adjuster.name,

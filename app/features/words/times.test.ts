@@ -22,12 +22,14 @@ test("a date without a time is the same everywhere", () => {
 
 test.each([
   ["2026-11-25T11:59:00Z", "today"],
-  ["2026-11-24T12:00:00Z", "yesterday"],
+  // Before the workshop's midnight, though less than a day ago, and on its own day though that began the evening before in UTC.
+  ["2026-11-24T22:55:00Z", "yesterday"],
+  ["2026-11-24T23:05:00Z", "today"],
   ["2026-11-20T12:00:00Z", "5 days ago"],
   ["2026-09-27T12:00:00Z", "59 days ago"],
   ["2026-09-26T12:00:00Z", "2 months ago"],
   ["2024-11-27T12:00:00Z", "24 months ago"],
   ["2024-11-20T12:00:00Z", "2 years ago"],
 ])("%s is %s", (iso, words) => {
-  expect(agoWords(iso, "2026-11-25T12:00:00Z")).toBe(words);
+  expect(agoWords(iso, "2026-11-25T12:00:00Z", zone)).toBe(words);
 });

@@ -1,3 +1,5 @@
+import { dayIn } from "~/operations/day-in";
+
 /** Time of day in the workshop's zone. */
 export const clock = (iso: string, timeZone: string): string =>
   new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone }).format(new Date(iso));
@@ -16,9 +18,9 @@ export const clockOrDay = (iso: string, timeZone: string, now: string): string =
 /** A date as it is kept, without a time: "2027-03-04" as "4 March 2027". */
 export const dateWords = (date: string): string => day(`${date}T12:00:00Z`, "UTC");
 
-/** How long ago, in the largest whole unit that says it: "today", "3 days ago", "5 months ago". */
-export function agoWords(iso: string, now: string): string {
-  const days = Math.floor((Date.parse(now) - Date.parse(iso)) / 86_400_000);
+/** How long ago, in days of the workshop's zone or the largest whole unit that says it: "today", "3 days ago", "5 months ago". */
+export function agoWords(iso: string, now: string, timeZone: string): string {
+  const days = Math.round((Date.parse(dayIn(now, timeZone)) - Date.parse(dayIn(iso, timeZone))) / 86_400_000);
   if (days < 1) return "today";
   if (days < 60) return days === 1 ? "yesterday" : `${days} days ago`;
   return days < 730 ? `${Math.round(days / 30.4)} months ago` : `${Math.floor(days / 365)} years ago`;

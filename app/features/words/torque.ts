@@ -1,3 +1,4 @@
+import type { ClampPattern } from "~/data/queries/stages";
 import { spoken } from "./spoken";
 
 /** As many decimals as the torque needs: 9 N·m, 1.2 N·m, 0.45 N·m. */
@@ -11,4 +12,29 @@ function decimalsOf(value: number, most: number): number {
   for (let digits = 0; digits < most; digits++)
     if (Math.abs(value - Number(value.toFixed(digits))) < 10 ** -most / 2) return digits;
   return most;
+}
+
+/** For which threads a torque holds, as somebody said when the stage was entered. */
+export function threadWords({ threads }: Pick<ClampPattern, "threads">): string {
+  switch (threads) {
+    case "dry":
+      return "for dry threads";
+    case "lubricated":
+      return "for oiled threads";
+    default:
+      return "whether for dry or oiled threads was not said";
+  }
+}
+
+/** What wet compound does to a torque: dry to oiled is K 0.20 to 0.15 (Machinery's Handbook). */
+export function compoundWords({ threads, torqueNm }: Pick<ClampPattern, "threads" | "torqueNm">): string {
+  const wet = "Wet compound slips like oil: the torque on the maker's sheet for it comes first.";
+  switch (threads) {
+    case "dry":
+      return `${wet} Where there is none, three quarters of the dry torque, ${torqueWords(0.75 * torqueNm)}, draw the screw as far (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
+    case "lubricated":
+      return `${wet} Where there is none, the torque for oiled threads holds.`;
+    default:
+      return `${wet} If ${torqueWords(torqueNm)} was given for dry threads, it overdraws a wet one by about a third (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
+  }
 }

@@ -100,7 +100,8 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
                   <b>{deviceWords(session.device)}</b>
                   {session.here && ", here"}
                   <span className="block text-mid">
-                    since {clockOrDay(session.beganAt, timeZone, now)}, last used {agoWords(session.seenAt, now)}
+                    since {clockOrDay(session.beganAt, timeZone, now)}, last used{" "}
+                    {agoWords(session.seenAt, now, timeZone)}
                   </span>
                 </span>
                 {!session.here && (

@@ -123,6 +123,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                             point={point}
                             where={stages.find((item) => item.stage.id === point.stageId)?.stage.name ?? ""}
                             now={now}
+                            timeZone={timeZone}
                             mayClose={loaderData.mayWork}
                           />
                         ))}

@@ -7,6 +7,7 @@ import { dateWords, day } from "~/app/features/words/times";
 import { isId } from "~/app/session/is-id";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { ListedJob } from "~/data/queries/jobs";
+import { dayIn } from "~/operations/day-in";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/route";
 import { loadJobs } from "./load-jobs.server";
@@ -30,7 +31,8 @@ const placeText = ({ at, id }: { at: string; id: string }): string => encodeURIC
 
 export default function Jobs({ loaderData }: Route.ComponentProps) {
   const { open, due, done, points, timeZone, now, words } = loaderData;
-  const overdue = due.filter((item) => item.date < now.slice(0, 10)).length;
+  const today = dayIn(now, timeZone);
+  const overdue = due.filter((item) => item.date < today).length;
   return (
     <>
       <PlaceHead />
@@ -59,9 +61,9 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
             <ul>
               {due.map((item) => (
                 <li key={item.stageId} className="py-2 border-t border-rule flex flex-wrap gap-x-6">
-                  <span className={`w-44 ${item.date < now.slice(0, 10) ? "font-bold" : ""}`}>
+                  <span className={`w-44 ${item.date < today ? "font-bold" : ""}`}>
                     {dateWords(item.date)}
-                    {item.date < now.slice(0, 10) && <span className="block">overdue</span>}
+                    {item.date < today && <span className="block">overdue</span>}
                   </span>
                   <span className="grow">
                     <Link to={`/machines/${item.machineId}`} className="text-ink">
@@ -130,6 +132,7 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
                 where={[point.machineName, point.stageName].filter(Boolean).join(", ")}
                 to={`/machines/${point.machineId}`}
                 now={now}
+                timeZone={timeZone}
                 mayClose={loaderData.mayWork}
               />
             ))}

@@ -212,6 +212,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
                   point={point}
                   where={stages.find((item) => item.stage.id === point.stageId)?.stage.name ?? ""}
                   now={now}
+                  timeZone={loaderData.timeZone}
                   mayClose={loaderData.mayWork}
                 />
               ))}

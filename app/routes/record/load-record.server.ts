@@ -7,6 +7,7 @@ import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { machineById } from "~/data/queries/machines";
 import { stagesById, stagesOfMachines } from "~/data/queries/stages";
 import type { Context } from "~/operations/context";
+import { dayIn } from "~/operations/day-in";
 import { exportLogbook } from "~/operations/export-logbook";
 import { entriesAsCsv } from "./csv.server";
 
@@ -69,7 +70,7 @@ export const downloadHeaders = (mediaType: string, name: string, ending: string)
 
 export async function jobFile(asked: Context, jobId: string, ending: "csv" | "json"): Promise<Response> {
   const { machine, stages, entries, job } = await loadJobRecord(asked, jobId);
-  const name = fileName(`${machine.tag} job ${job.openedAt.slice(0, 10)}`, ending);
+  const name = fileName(`${machine.tag} job ${dayIn(job.openedAt, asked.person.timeZone)}`, ending);
   if (ending === "json")
     return download(exportLogbook(asked.pool, machine, asked.now, job.id), "application/json", name);
   async function* csv() {

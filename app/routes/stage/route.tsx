@@ -172,7 +172,14 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               </h2>
               <ul>
                 {loaderData.points.map((point) => (
-                  <OpenPointLine key={point.id} point={point} where="" now={now} mayClose={loaderData.mayWork} />
+                  <OpenPointLine
+                    key={point.id}
+                    point={point}
+                    where=""
+                    now={now}
+                    timeZone={loaderData.timeZone}
+                    mayClose={loaderData.mayWork}
+                  />
                 ))}
                 {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
               </ul>

@@ -2,10 +2,11 @@ import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
 import { certificateContent, certificatesOf, everyInstrument } from "~/data/queries/instruments";
 import type { Context } from "~/operations/context";
+import { dayIn } from "~/operations/day-in";
 
 export async function loadInstruments({ pool, person, now }: Context) {
   const instruments = await everyInstrument(pool, person.workshopId);
-  return { instruments, role: person.role, today: now.toISOString().slice(0, 10) };
+  return { instruments, role: person.role, today: dayIn(now, person.timeZone) };
 }
 
 export async function loadInstrument(asked: Context, id: string) {

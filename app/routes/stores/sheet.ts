@@ -1,5 +1,6 @@
 import { data } from "react-router";
 import { asPerson, asPersonJson, everyRole, failureOf } from "~/app/session/session.server";
+import { dayIn } from "~/operations/day-in";
 import { importSheet, sheets, sheetText } from "~/operations/sheets";
 import type { Route } from "./+types/sheet";
 
@@ -13,7 +14,7 @@ const sheetOf = (name: string) => {
 export async function loader({ params, context, request }: Route.LoaderArgs) {
   const sheet = sheetOf(params.sheet);
   return asPerson(context, request, everyRole, async (asked) => {
-    const name = `${sheet.name}-${asked.now.toISOString().slice(0, 10)}.csv`;
+    const name = `${sheet.name}-${dayIn(asked.now, asked.person.timeZone)}.csv`;
     return new Response(await sheetText(asked, sheet), {
       headers: { "Content-Type": "text/csv; charset=utf-8", "Content-Disposition": `attachment; filename="${name}"` },
     });

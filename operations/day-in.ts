@@ -1,0 +1,8 @@
+/**
+ * The day on which an instant falls in a time zone, as dates are kept: "2027-03-04". Days of a workshop are those of its own zone, never of the
+ * server's or of UTC.
+ */
+export const dayIn = (at: Date | string, timeZone: string): string =>
+  new Intl.DateTimeFormat("en-CA", { timeZone, year: "numeric", month: "2-digit", day: "2-digit" }).format(
+    typeof at === "string" ? new Date(at) : at,
+  );
