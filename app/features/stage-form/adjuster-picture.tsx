@@ -66,7 +66,7 @@ export function AdjusterPicture({
 /** A pinion inside its ring, in mesh on the left: away from the ring's middle is into mesh. */
 function RingPicture({ law, apart, hand }: { law: Adjuster; apart: boolean; hand: "left" | "right" }) {
   const x = pinion.x + 56;
-  const middle = x + 46;
+  const middle = x + 44;
   return (
     <svg
       viewBox="0 0 340 170"
@@ -74,17 +74,17 @@ function RingPicture({ law, apart, hand }: { law: Adjuster; apart: boolean; hand
       aria-label={`Its positive direction moves the pinion ${apart ? "away from the middle of the ring, into mesh" : "towards the middle of the ring, out of mesh"}`}
       className="w-full"
     >
-      <circle cx={middle} cy={pinion.y} r="84" className="fill-none stroke-ink" strokeWidth="4" />
+      <circle cx={middle} cy={pinion.y} r="74" className="fill-none stroke-ink" strokeWidth="4" />
       <circle cx={middle} cy={pinion.y} r="4" className="fill-ink" />
       <text x={middle + 26} y={pinion.y + 34} textAnchor="middle" fontSize="15" className="fill-mid">
         ring stays
       </text>
-      <circle cx={x} cy={pinion.y} r="38" className="fill-ground stroke-ink" strokeWidth="2" />
+      <circle cx={x} cy={pinion.y} r="30" className="fill-ground stroke-ink" strokeWidth="2" />
       <circle cx={x} cy={pinion.y} r="4" className="fill-ink" />
       <line x1={x} y1={pinion.y} x2={middle} y2={pinion.y} className="stroke-mid" strokeDasharray="8 3 2 3" />
       <Mechanism law={law} hand={hand} />
-      <Arrow x={x} y={pinion.y - 46} dx={apart ? -40 : 40} />
-      <text x={x} y={pinion.y - 54} textAnchor="middle" fontSize="20" fontWeight="700" className="fill-now">
+      <Arrow x={x} y={pinion.y - 38} dx={apart ? -40 : 40} />
+      <text x={x} y={pinion.y - 46} textAnchor="middle" fontSize="20" fontWeight="700" className="fill-now">
         +
       </text>
     </svg>

@@ -26,7 +26,7 @@ export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {
         <Fields />
         {kind !== "gap" && <TurnedBy kind={kind} />}
       </div>
-      <ElementFigures read={readElement(fields.texts)} />
+      <ElementFigures read={readElement(fields.texts)} saves />
     </fieldset>
   );
 }

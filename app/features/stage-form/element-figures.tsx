@@ -17,8 +17,9 @@ import type { Read } from "./reader";
 type Figure = [name: string, value: string];
 const f = (value: number, decimals = 3) => formatNumber(value, decimals);
 
-/** The stage to scale and what follows from it: so that a slip in a figure is seen before it is saved. */
-export function ElementFigures({ read }: { read: Read<StageElement> }) {
+/** The stage to scale and what follows from it: so that a slip in a figure is seen. `saves`: in a form that
+ * keeps it. */
+export function ElementFigures({ read, saves = false }: { read: Read<StageElement>; saves?: boolean }) {
   const element = read.value;
   if (!element)
     return (
@@ -41,7 +42,8 @@ export function ElementFigures({ read }: { read: Read<StageElement> }) {
       <ul aria-label="Unwise" className="grid gap-1">
         {checked.value.map((warning) => (
           <li key={JSON.stringify(warning)} className="border-l-4 border-near pl-3">
-            {unwiseWords(warning)} It is saved all the same, and recorded.
+            {unwiseWords(warning)}
+            {saves && " It is saved all the same, and recorded."}
           </li>
         ))}
       </ul>
