@@ -99,9 +99,10 @@ export function SidePane({ stage }: { stage: Stage }) {
         )}
         {instrument && (
           <p>
-            A reading by the {instrument.name} is good to <b>±{sideIn(quantity).said(u, 1)}</b> (k = 2): its step of{" "}
+            A reading by the {instrument.name} is good to <b>±{sideIn(quantity).said(u, 2)}</b> (k = 2): its step of{" "}
             {shownIn(instrument).shown(instrument.resolution)} {shownIn(instrument).symbol} at zero and at the reading,
-            and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} of its certificate.
+            and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} {shownIn(instrument).symbol} of its
+            certificate.
           </p>
         )}
         {quantity === "elongation" && (
