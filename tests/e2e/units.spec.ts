@@ -24,7 +24,7 @@ const asGiven =
   /^(Limits|Revise|\d+(\.\d+)? to \d.*aim|.*(800 mm|pitch |long\.|certificate|span of|make over)|V-belt|Toothed belt)/;
 
 /** What a move does for each millimetre or inch of it: lengths to lengths are the same in both. */
-const perMove = /\b(a|each) (mm|in)\b/;
+const perMove = /\b(an?|each) (mm|in)\b/;
 
 async function read(page: Page, path: string): Promise<Figure[]> {
   await visit(page, path);

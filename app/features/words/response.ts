@@ -23,7 +23,7 @@ export function responsePerUnit({ adjuster, geometry }: Stage, perUnit: number):
   const byLength = unit === "turns" || unit === "deg" ? 1 : length.per;
   const squared = quantity === "sag";
   const value = (perUnit * byLength) / read.per ** (squared ? 2 : 1);
-  return `${formatNumber(value, 3)} ${read.unit}${squared ? "²" : ""} a ${oneOf[unit](length.unit)}`;
+  return `${formatNumber(value, 3)} ${read.unit}${squared ? "²" : ""} ${withArticle(oneOf[unit](length.unit))}`;
 }
 
 /** What is expected of a unit of an adjuster and how surely: by its law, or as its moves have taught. */
@@ -39,3 +39,6 @@ export function responseWords(stage: Stage, learnt: LearntResponse): string {
         : `by calculation; nothing learnt yet, taken as ±${formatNumber(100 * priorWidth(element), 0)} % (common practice)`;
   return `${said} ± ${percent} % (1 sd), ${from}`;
 }
+
+/** "a mm of shim", "an in of shim". */
+const withArticle = (words: string): string => `${/^[aeiou]/.test(words) ? "an" : "a"} ${words}`;
