@@ -29,6 +29,7 @@ export { type FeelerStack, feelerFromSet } from "./feeler";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { priorResponse, priorWidth, stiffnessGuessed } from "./prior";
 export { learnResponse, type ObservedMove, type Response } from "./response";
+export { type RollerSetting, rollerSettings } from "./roller-settings";
 export { type RoundedMove, roundedMove, type Setting } from "./rounded-move";
 export { type SlackMove, slackMove } from "./slack-move";
 export { type MoveStep, moveSteps, type StepKind, wholeSteps } from "./steps";

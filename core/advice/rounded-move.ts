@@ -11,10 +11,36 @@ export type RoundedMove = Setting & {
   other: Setting | null;
 };
 
+/** What a round would read after a change of centre distance, at the rate that the advice goes by; sag on the scale of its square. */
+export function readsAfter(
+  advice: Advice,
+  adjuster: Adjuster,
+  { quantity, least, greatest, expandedUncertainty }: JudgedRound,
+  limits: { lo: number; hi: number },
+): (changeMm: number) => Omit<Setting, "amount"> {
+  const sag = quantity === "sag";
+  const f = (x: number) => (sag ? x * x : x);
+  const inverse = (y: number) => (sag ? Math.sqrt(Math.max(0, y)) : y);
+  const advised = advice.move ? centreChange(adjuster, advice.move.amount) : 0;
+  const whole = f(advice.predicted.min) - f(least);
+  const { atAngle } = advice.predicted;
+  return (changeMm) => {
+    const share = advised === 0 ? 0 : changeMm / advised;
+    const [min, max] = [least, greatest].map((value) => inverse(f(value) + share * whole)) as [number, number];
+    const ends = { quantity, min, max, worstMin: null, worstMax: null, expandedUncertainty };
+    return {
+      min,
+      max,
+      at: atAngle === undefined ? null : inverse(f(atAngle) + (share - 1) * whole),
+      verdict: judgeEnds(ends, limits).verdict,
+    };
+  };
+}
+
 /**
  * An advised move as a setting that a hand can have, whole steps of a thread, holes, barrels or sizes of shim: of the two next to
  * what was advised the one that is judged better, then the nearer. A push of a one-way screw is never rounded up: what was cut for safety
- * stays cut. The shift goes with the change of centre distance, for sag on the scale of its square.
+ * stays cut.
  *
  * @param step the smallest amount of this adjuster, e.g. 1/16 turn
  * @returns null where no move is advised
@@ -27,26 +53,11 @@ export function roundedMove(
   limits: { lo: number; hi: number },
 ): RoundedMove | null {
   if (!advice?.move) return null;
-  const { quantity, least, greatest, expandedUncertainty } = judged;
-  const sag = quantity === "sag";
-  const f = (x: number) => (sag ? x * x : x);
-  const inverse = (y: number) => (sag ? Math.sqrt(Math.max(0, y)) : y);
-  const advised = centreChange(adjuster, advice.move.amount);
-  const whole = f(advice.predicted.min) - f(least);
-  const { atAngle } = advice.predicted;
-  const settingOf = (steps: number): Setting => {
-    const amount = steps * step;
-    const share = advised === 0 ? 0 : centreChange(adjuster, amount) / advised;
-    const [min, max] = [least, greatest].map((value) => inverse(f(value) + share * whole)) as [number, number];
-    const ends = { quantity, min, max, worstMin: null, worstMax: null, expandedUncertainty };
-    return {
-      amount,
-      min,
-      max,
-      at: atAngle === undefined ? null : inverse(f(atAngle) + (share - 1) * whole),
-      verdict: judgeEnds(ends, limits).verdict,
-    };
-  };
+  const reads = readsAfter(advice, adjuster, judged, limits);
+  const settingOf = (steps: number): Setting => ({
+    amount: steps * step,
+    ...reads(centreChange(adjuster, steps * step)),
+  });
   const steps = advice.move.amount / step;
   const [below, above] = [settingOf(Math.floor(steps + 1e-9)), settingOf(Math.ceil(steps - 1e-9))];
   if (below.amount === above.amount) return { ...below, other: null };

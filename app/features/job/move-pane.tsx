@@ -30,6 +30,7 @@ import { AlsoMoves } from "./also-moves";
 import { type ChosenStack, DrawerPane } from "./drawer-pane";
 import { FeelerWay, feelerFor } from "./feeler-way";
 import { beforeReading, freeTurnWords, nothingToAdjust, notRound, standWords } from "./how-to-read";
+import { RollerPane } from "./roller-pane";
 import type { RoundView } from "./round-view";
 import { SagPicture } from "./sag-picture";
 import { SlackByHand, slackIsSet } from "./slack-by-hand";
@@ -179,6 +180,9 @@ export function MovePane(props: Props) {
         <DrawerPane stage={stage} view={view} onTake={props.onTake} />
       )}
       <Slack {...props} />
+      {move && (
+        <RollerPane stage={stage} view={view} texts={props.texts} onText={props.onText} onMove={props.onOtherwise} />
+      )}
       {!props.questioned && (
         <WhyMove
           stage={stage}

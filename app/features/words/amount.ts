@@ -18,6 +18,8 @@ export function amountWords(amount: number, unit: MoveUnit, step: number, means?
   switch (means) {
     case "roller-holes": {
       const holes = Math.round(size / step);
+      // With another barrel on it, which counts by half of its diameter.
+      if (Math.abs(size - holes * step) > 1e-6) return `${lengthWords(size, 2)} by holes and barrel`;
       return holes === 1 ? "one hole" : `${holes} holes`;
     }
     case "roller-diameter":
