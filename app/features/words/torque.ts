@@ -28,7 +28,7 @@ export function threadWords({ threads }: Pick<ClampPattern, "threads">): string 
 
 /** What wet compound does to a torque: dry to oiled is K 0.20 to 0.15 (Machinery's Handbook). */
 export function compoundWords({ threads, torqueNm }: Pick<ClampPattern, "threads" | "torqueNm">): string {
-  const wet = "Wet compound slips like oil: the torque on the maker's sheet for it comes first.";
+  const wet = "Wet compound slips like oil (common practice): the torque on the maker's sheet for it comes first.";
   switch (threads) {
     case "dry":
       return `${wet} Where there is none, three quarters of the dry torque, ${torqueWords(0.75 * torqueNm)}, draw the screw as far (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import { amountWords, parseAmount } from "./amount";
 import { refusalWords } from "./refusal";
+import { compoundWords, threadWords } from "./torque";
 
 test.each([
   [0.125, "turns", "one eighth of a turn"],
@@ -39,4 +40,18 @@ test.each([
 
 test("a refusal nobody has words for still says that nothing typed is lost", () => {
   expect(refusalWords({ code: "brand-new" as never, path: [], facts: {} })).toContain("still here");
+});
+
+test("a torque says for which threads it was given, and what wet compound makes of it", () => {
+  expect(threadWords({})).toBe("whether for dry or oiled threads was not said");
+  expect(threadWords({ threads: "dry" })).toBe("for dry threads");
+  // K 0.20 dry, 0.15 oiled (Machinery's Handbook): three quarters.
+  expect(compoundWords({ threads: "dry", torqueNm: 10 })).toContain("three quarters of the dry torque, 7.5 N·m");
+  expect(compoundWords({ threads: "lubricated", torqueNm: 10 })).toContain("the torque for oiled threads holds");
+  expect(compoundWords({ torqueNm: 10 })).toContain("overdraws a wet one by about a third");
+});
+
+test("a roller moved by holes and barrel together is never said as whole holes", () => {
+  expect(amountWords(4, "mm", 2, "roller-holes")).toBe("2 holes");
+  expect(amountWords(5, "mm", 2, "roller-holes")).toBe("5.00 mm by holes and barrel");
 });
