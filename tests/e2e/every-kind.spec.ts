@@ -149,3 +149,21 @@ test("a bevel gear between shims: carried from side to side without the drawer, 
   expect(sum).toBeCloseTo(0.45 + 0.25 + 0.12 + 0.35 + 2 * 0.12, 9);
   await closeJob(page, next);
 });
+
+test("a roller in a row of holes: with the barrels at hand both are one adjuster, and both are in the log", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Strapper", "infeed belt", "Slips");
+  await readRound(page, ["70", "71", "72", "71", ""]);
+  await expect(nextMove(page)).toContainText(/Roller holes (one hole|\d+ holes) further in/);
+  const pane = page.getByRole("region", { name: "Holes and barrels together" });
+  await pane.getByLabel("Barrel on it now").fill("30");
+  await pane.getByLabel("Barrels at hand").fill("28 wide");
+  await expect(pane.getByText("“wide” is not a number", { exact: false }).or(pane.getByRole("alert"))).toBeVisible();
+  await pane.getByLabel("Barrels at hand").fill("28 31 32");
+  const best = pane.getByRole("list", { name: "The best of them" }).getByRole("listitem");
+  await expect(best).toHaveCount(3);
+  await best.filter({ hasText: "a barrel of" }).getByRole("button", { name: "Did this" }).first().click();
+  await expect(tape(page)).toContainText(/Roller holes .*further in: .*barrel of \d\d\.0 mm/);
+  await closeJob(page, job);
+});

@@ -59,6 +59,12 @@ test("other gears in the place of a pair: from the stores, by the slot, to be ma
   await page.getByLabel("Slot lets them part by").fill("3");
   await page.getByLabel("and come together by").fill("3");
   await expect.poll(fitting).toBeGreaterThan(before);
+  // The present pair stands first; pairs that would step up instead come only when they are asked for.
+  await expect(table.getByRole("row").nth(1)).toContainText(/19 : 46\s*now/);
+  const wide = await fitting();
+  await page.getByRole("checkbox", { name: /^Also pairs that turn a reduction into a step up/ }).check();
+  await expect.poll(fitting).toBeGreaterThan(wide);
+  await page.getByRole("checkbox", { name: /^Also pairs that turn a reduction into a step up/ }).uncheck();
   await page.getByLabel("Turns a minute of the driver").fill("240");
   await expect(table.getByRole("columnheader", { name: "Then turns a minute" })).toBeVisible();
   for (const [nth, reason] of [
