@@ -1,6 +1,7 @@
 import { writeFileSync } from "node:fs";
 import { join, resolve } from "node:path";
 import type { Database, Pool } from "../../data/postgres";
+import { movedBeforeJob } from "../../data/queries/adjuster-positions";
 import { driveLineOf } from "../../data/queries/drive-lines";
 import {
   attachmentsOf,
@@ -37,9 +38,10 @@ export async function writePlans(
   const page = await floorPage(pool, at.workshopId, soon, all, null, 31);
   const ids = page.map((item) => item.id);
   const stageIds = (await stagesOfMachines(pool, ids)).map((stage) => stage.id);
+  const [stage] = await stagesById(pool, [at.stageId]);
   const drawer = { kind: "shim", limit: 61 } as const;
   const shim = (await itemsOfStore(pool, at.workshopId, { ...drawer, words: "", after: null })).at(-1);
-  if (!machine || !shim) throw new Error("no machine, or no shim");
+  if (!machine || !shim || !stage) throw new Error("no machine, no stage, or no shim");
   const queries: Record<string, Record<string, (db: Database) => Promise<unknown>>> = {
     Floor: {
       "A page of machines, worst first": (db) => floorPage(db, at.workshopId, soon, all, null, 31),
@@ -55,7 +57,7 @@ export async function writePlans(
       "A page of the logbook": (db) => logbookPage(db, at.machineId, last, "", 41),
       "The logbook by words": (db) => logbookPage(db, at.machineId, last, "no such words", 41),
       "Corrections of a page": (db) => correctionsOf(db, ids),
-      "Meter readings": (db) => usageReadings(db, at.machineId, 6),
+      "Meter readings": (db) => usageReadings(db, at.machineId, 400),
       "Photographs and files": (db) => attachmentsOf(db, at.machineId, 8),
       "Its twins": (db) => twinsOf(db, machine),
       "What drives what": (db) => driveLineOf(db, at.machineId),
@@ -69,6 +71,7 @@ export async function writePlans(
       "Entries of the job": (db) => entriesOfJob(db, at.jobId),
       "Its stages": (db) => stagesById(db, [at.stageId]),
       "What taught the adjuster": (db) => recentStageWork(db, at.stageId, 40),
+      "Where its adjuster stands": (db) => movedBeforeJob(db, stage.adjuster.id, at.jobId),
       "Earlier powered runs": (db) => earlierProofs(db, at.stageId, at.jobId, 6),
     },
     Stores: {
