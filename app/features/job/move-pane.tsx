@@ -17,19 +17,19 @@ import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button } from "~/ui/button";
-import { Choice, Field } from "~/ui/field";
 import { StateMark, stateWord } from "~/ui/state-mark";
-import { amountWords, asTyped, parseAmount, unitHint } from "../words/amount";
+import { amountWords } from "../words/amount";
 import { capital } from "../words/count";
 import { placeOf, readIn, stageUnit } from "../words/quantity";
-import { refusalWords } from "../words/refusal";
 import { lengthWords } from "../words/spoken";
 import { verdictState } from "../words/state";
 import { turnedWords } from "../words/turned";
 import { AlsoMoves } from "./also-moves";
 import { type ChosenStack, DrawerPane } from "./drawer-pane";
+import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
 import { beforeReading, freeTurnWords, nothingToAdjust, notRound, standWords } from "./how-to-read";
+import { Otherwise } from "./otherwise";
 import { RollerPane } from "./roller-pane";
 import type { RoundView } from "./round-view";
 import { SagPicture } from "./sag-picture";
@@ -279,28 +279,6 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
   );
 }
 
-/** Clamps that a move has to find eased; each press logs one. */
-function EaseFirst({ clamps, onEase }: { clamps: readonly ClampNow[]; onEase: (clamp: number) => void }) {
-  const tight = clamps.flatMap((clamp, i) => (clamp.state === "eased" || clamp.state === "started" ? [] : [i + 1]));
-  if (tight.length === 0) return null;
-  return (
-    <div className="border-l-4 border-ink pl-3 grid gap-2">
-      <p className="text-lg">
-        First ease {tight.length === 1 ? "clamp" : "clamps"} <span className="figure">{tight.join(", ")}</span>, all
-        lightly before any is let go.
-      </p>
-      <div className="flex flex-wrap gap-2 items-center">
-        <span>Eased:</span>
-        {[...tight].reverse().map((clamp) => (
-          <Button key={clamp} kind="quiet" aria-label={`Eased ${clamp}`} onClick={() => onEase(clamp)}>
-            {clamp}
-          </Button>
-        ))}
-      </div>
-    </div>
-  );
-}
-
 /** On a bevel pair the same can be had by the shims of the other member, at another contact. */
 function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
   const { element } = stage.geometry;
@@ -348,52 +326,4 @@ function stayWords(stage: Stage, view: RoundView): string {
   if (view.move?.other)
     return `${leave}It stands at the nearest setting there is. ${nearestWords(stage, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
   return `${leave}The adjuster has no way left that brings it nearer.${out}`;
-}
-
-/** What the technician did instead, logged as it was; the app learns from what was really done. */
-function Otherwise({ stage, texts, onText, onOtherwise, onDone }: Props & { onDone: () => void }) {
-  const { adjuster } = stage;
-  const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const way = texts["move.way"] === "minus" ? "minus" : "plus";
-  const submit = (event: React.FormEvent) => {
-    event.preventDefault();
-    const amount = parseAmount(texts["move.amount"] ?? "", unit);
-    if (!amount.ok) return setRefusal({ ...amount.refusal, path: ["amount"] });
-    const refused = onOtherwise(way === "minus" ? -amount.value : amount.value, texts["move.note"] ?? "");
-    setRefusal(refused);
-    if (!refused) onDone();
-  };
-  return (
-    <form onSubmit={submit} className="border-l-4 border-ink pl-4 grid gap-3">
-      <Field
-        autoFocus
-        label={`${adjuster.name}: how much?`}
-        value={texts["move.amount"] ?? ""}
-        onChange={(event) => onText("move.amount", event.target.value)}
-        hint={unitHint(unit)}
-        onBlur={() => onText("move.amount", asTyped(texts["move.amount"] ?? "", unit))}
-        error={refusal?.path[0] === "amount" ? refusalWords(refusal) : undefined}
-      />
-      <Choice
-        legend="Which way?"
-        name="way"
-        value={way}
-        onChange={(value) => onText("move.way", value)}
-        options={[
-          { value: "plus", label: adjuster.positiveWord },
-          { value: "minus", label: adjuster.negativeWord },
-        ]}
-      />
-      <Field
-        label="Why"
-        value={texts["move.note"] ?? ""}
-        onChange={(event) => onText("move.note", event.target.value)}
-        error={refusal && refusal.path[0] !== "amount" ? refusalWords(refusal) : undefined}
-      />
-      <Button kind="solid" large type="submit">
-        Log this move
-      </Button>
-    </form>
-  );
 }
