@@ -11,10 +11,12 @@ import {
   knownRounds,
   movedBy,
   type ReadingRecord,
+  sameTeeth,
   wholeRound,
 } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { KnownRound } from "../core/rounds";
+import { teethOf } from "../core/stages";
 import type { Instrument } from "../data/queries/instruments";
 import type { Stage, StageAdjuster } from "../data/queries/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
@@ -101,7 +103,19 @@ export function buildEntry(
       const live = record().power?.state === "live";
       const { gear } = work.method;
       const rounds = knownRounds(entries, stage.id, work.carries ? before.known : []);
-      const known = knownIn(rounds, gear, teethInMesh(stage, gear));
+      const mesh = teethInMesh(stage, gear);
+      // Typed before the stage was revised, or a round gone on with: what the old gear read is not the new one's.
+      const pair = teethOf(stage.geometry.element);
+      const exchanged = sameTeeth(work.teeth, pair) ? null : { was: work.teeth, now: pair };
+      const meshes = sameTeeth(first?.body.result.teeth, mesh)
+        ? exchanged
+        : { was: first?.body.result.teeth, now: mesh };
+      if (meshes)
+        return refuse("gear-exchanged", ["readings"], {
+          was: meshes.was?.join(" : ") ?? "",
+          now: meshes.now?.join(" : ") ?? "",
+        });
+      const known = knownIn(rounds, gear, mesh);
       const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }

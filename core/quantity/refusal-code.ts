@@ -67,6 +67,7 @@ export const refusalCodes = [
   "no-such-clamp",
   "no-such-column",
   "no-such-entry",
+  "gear-exchanged",
   "no-such-gear",
   "no-such-idler",
   "no-such-instrument",

@@ -30,6 +30,8 @@ export const roundInput = z.object({
   phase: z.enum(["as-found", "set", "check"]),
   method: readingMethod,
   readings: z.array(typedReading).min(1).max(mostReadings),
+  /** Tooth counts of the pair (of a switchable one its first gear) as the first of them was read, where the client kept them: a stage may be revised before the round is done. */
+  teeth: z.tuple([z.int(), z.int()]).optional(),
   /** The first entry of the round that these readings go on with. */
   continues: id.nullable().default(null),
   /** Read at the tight spot alone: the rest is carried over from the stage's last round, of an earlier job too. */

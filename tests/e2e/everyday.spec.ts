@@ -307,3 +307,44 @@ test("the stage's pictures are saved as SVG and PNG, its next visit is planned, 
   await visit(page, "/jobs");
   await expect(page.getByRole("listitem").filter({ hasText: "4 March 2031" })).toContainText("Grease");
 });
+
+test("a pinion exchanged while a round stands open: what the old one read is never taken for the new one's, and is not lost", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "cam drive", "Pinion worn");
+  await readRound(page, ["0.12", "0.13", "0.14"]);
+  const revise = async (teeth: string, centres: string) => {
+    await visit(page, "/");
+    await page.getByRole("link", { name: "Sheet feeder" }).click();
+    await page
+      .getByRole("list", { name: "Stages" })
+      .getByRole("link", { name: /Cam drive/ })
+      .click();
+    await page.getByRole("link", { name: "Revise the geometry" }).click();
+    await awake(page);
+    const field = page.getByLabel("Centre distance", { exact: true });
+    const was = await field.inputValue();
+    await page.getByLabel("Teeth of the pinion", { exact: true }).fill(teeth);
+    await field.fill(centres || String(Number((Number(was) + 0.75).toFixed(3))));
+    await page.getByRole("button", { name: "Save", exact: true }).click();
+    await expect(page).toHaveURL(/\/stages\/[^/]+$/);
+    return was;
+  };
+  const was = await revise("18", "");
+  await visit(page, `/jobs/${job}/as-found`);
+  await expect(page.getByRole("alert")).toHaveText("These were read with 17 : 68 in mesh; 18 : 68 are in now.");
+  await page.getByRole("button", { name: /^Round done with 3/ }).click();
+  await expect(page.getByText("They stay what the old one read: put them in a note")).toBeVisible();
+  await page.getByRole("button", { name: "Put them in a note, and begin anew" }).click();
+  await expect(page.getByLabel("Tape")).toContainText("Read with 17 : 68 in mesh: tooth 1 0.12");
+  await page.getByRole("textbox", { name: /^Reading at/ }).click();
+  await readRound(page, ["0.12", "0.13", "0.14"]);
+  await page.getByRole("button", { name: /^Round done with 3/ }).click();
+  await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
+
+  // Logged with 18 : 68, and the old pinion goes back in: the round is no ground for a move any more.
+  await revise("17", was);
+  await visit(page, `/jobs/${job}/set`);
+  await expect(page.getByRole("region", { name: "Next move" })).toContainText("Read at least three places");
+  await closeJob(page, job);
+});

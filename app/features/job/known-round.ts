@@ -45,7 +45,8 @@ export function useKnown(gear: string | undefined) {
     [entries, stage, gear],
   );
   const recorded = useMemo(() => {
-    if (!last) return null;
+    // What an exchanged gear read is no ground for a move of the one that is in.
+    if (!last || !sameTeeth(last.body.result.teeth, teethInMesh(stage, last.body.result.gear))) return null;
     const earlier = knownRounds(
       entries.filter((entry) => entry.seq < last.seq),
       stage.id,

@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { feltOfStage, firstOfRound, hasClick, isKind, type RoundPhase } from "~/core/logbook";
+import { feltOfStage, firstOfRound, hasClick, isKind, type RoundPhase, sameTeeth } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
-import { frameOf, leastPlaces, measuredUnit, placeCount } from "~/core/stages";
+import { frameOf, leastPlaces, measuredUnit, placeCount, teethOf } from "~/core/stages";
 import { inGear } from "~/operations/stage-as-read";
 import { Button } from "~/ui/button";
 import { usePreferences } from "../people/use-preferences";
@@ -22,6 +22,12 @@ import { RoundPane } from "./round-pane";
 import { roundView } from "./round-view";
 import { SidePane } from "./side-pane";
 import { doneWords } from "./stations";
+
+/** Tooth counts that were in mesh as the open round was begun, as the draft holds them. */
+function begunWith(text: string | undefined): [number, number] | undefined {
+  const [pinion, gear] = (text ?? "").split(" ").map(Number);
+  return pinion && gear ? [pinion, gear] : undefined;
+}
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
@@ -52,6 +58,17 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
 
   const read = useMemo(() => inGear(stage, method.gear), [stage, method.gear]);
   const frame = useMemo(() => frameOf(read.geometry.element), [read]);
+  // Of a switchable pair its first gear: which one is in may still be chosen.
+  const mesh = teethOf(stage.geometry.element);
+  const begun = begunWith(texts[`mesh.${phase}`]);
+  const exchanged = round.readings.length > 0 && !sameTeeth(begun, mesh);
+  /** Readings of a gear that has been exchanged since: nothing of them is lost, and nothing of them is taken for the new one. */
+  const putInNote = async () => {
+    const readings = round.readings.map(({ tooth, typed }) => `tooth ${tooth} ${typed}`).join(", ");
+    const result = await job.put({ kind: "note", text: `Read with ${begun?.join(" : ")} in mesh: ${readings}` });
+    setProblem(result.ok ? null : result.refusal);
+    if (result.ok) job.changeRound(phase, emptyRound);
+  };
   const positions = useMemo(() => {
     const planned = placesToRead(frame, read.geometry.arcDeg);
     if (goesOn) return stillToRead(planned, goesOn.readings, placeCount(frame));
@@ -97,6 +114,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
       phase: goesOn?.phase ?? phase,
       method: methodInput(method),
       readings: round.readings,
+      teeth: begunWith(texts[`mesh.${phase}`]),
       continues: goesOn?.first ?? null,
     });
     setProblem(result.ok ? null : result.refusal);
@@ -160,7 +178,10 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
       <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto max-lg:contents">
         <ReadingsPane
           round={round}
-          change={(how) => job.changeRound(phase, how)}
+          change={(how) => {
+            if (round.readings.length === 0) job.changeText(`mesh.${phase}`, mesh?.join(" ") ?? "");
+            job.changeRound(phase, how);
+          }}
           positions={positions}
           frame={frame}
           quantity={method.quantity}
@@ -189,6 +210,14 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
           }
           instead={
             <div className="flex flex-wrap gap-2 py-1.5">
+              {exchanged && (
+                <div className="border-l-4 border-outside pl-3 grid gap-2">
+                  <p role="alert" className="font-semibold">
+                    These were read with {begun?.join(" : ")} in mesh; {mesh?.join(" : ")} are in now.
+                  </p>
+                  <Button onClick={putInNote}>Put them in a note, and begin anew</Button>
+                </div>
+              )}
               {settled && last && !goesOn && (
                 <Button kind="quiet" onClick={() => job.changeText(`on.${phase}`, firstOfRound(last))}>
                   Go on with this round

@@ -130,6 +130,8 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "nothing-to-adjust": "There is nothing to adjust on this stage.",
   "not-of-this-kind": "That is not read on a stage of this kind.",
   "another-kind": "A stage stays of its kind. Take it out and enter the new one.",
+  "gear-exchanged": ({ facts }) =>
+    `These were read with ${facts.was} teeth in mesh, and ${facts.now} are in now. They stay what the old one read: put them in a note, and read again.`,
   "no-such-gear": ({ facts }) => `There is no gear called ${facts.gear}.`,
   "no-sag": "A chain that hangs straight shows no sag to work from; let it out first.",
   "not-a-stage": ({ facts }) => `“${facts.text}” is no stage; type its name, driver and driven, like: pair 20 60.`,
