@@ -28,7 +28,7 @@ const numbers = [
   "places",
   "pulleys",
 ];
-const texts = ["text", "name", "by", "tag", "unit", "says", "is", "wanted", "gear", "nearest", "words"];
+const texts = ["text", "name", "by", "tag", "unit", "says", "is", "wanted", "gear", "nearest", "words", "was", "now"];
 const facts = {
   ...Object.fromEntries(numbers.map((name) => [name, 3])),
   ...Object.fromEntries(texts.map((name) => [name, "x"])),

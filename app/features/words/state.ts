@@ -51,7 +51,7 @@ export const shortCautions: Record<string, string> = {
 
 /** What hurts people on a stage of each kind: said where it is made safe. */
 export const kindCautions: Record<StageKind, string> = {
-  "gear-pair": "Gears: no hand, paper or rag in a mesh that has power.",
+  "gear-pair": "Gears: turn them by hand alone, fingers away from where the teeth run in.",
   worm: "Worm: self-locking is no brake. Land the load before anything is slackened.",
   bevel: "Bevels: support the member before its screws are out; take prints braked and guarded.",
   planetary: "Planetary set: the output may run free when it is opened. Hold the load.",
