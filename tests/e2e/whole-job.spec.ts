@@ -120,7 +120,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Enter");
   await expect(page.getByRole("article", { name: "The job on one page" })).toContainText("6 of 6 clamps firm");
   await page.getByLabel("Remark").focus();
-  await page.keyboard.type("Runs quietly");
+  await typeByHand(page, "Runs quietly");
   await tabTo(/^Sign as I\. Varga$/);
   await press("Enter");
   await expect(page.getByRole("heading", { name: /^Signed by I\. Varga/ })).toBeVisible();

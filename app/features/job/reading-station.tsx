@@ -50,6 +50,10 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   const [problem, setProblem] = useState<Refusal | null>(null);
   const { learnt, response, recorded, known, last, wentOtherWay } = useKnown(method.gear);
   const goesOn = useGoingOn(phase);
+  const goingOn = useRef(false);
+  useEffect(() => {
+    goingOn.current = goesOn !== null;
+  }, [goesOn]);
   const { school } = usePreferences();
   const { asFoundGhost } = useGhost();
   // A tight spot that was only felt is where one stands while setting, until something was measured.
@@ -130,7 +134,11 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     if (!(await finish())) return;
     const nothingToMove = !view?.move || view.move.amount === 0;
     if (phase === "check" && nothingToMove) navigate(stationPath("prove"), { replace: true });
-    else setTimeout(() => soButton.current?.focus(), 60);
+    else
+      setTimeout(() => {
+        // Whoever goes on with the round meanwhile is in the field, and stays there.
+        if (!goingOn.current) soButton.current?.focus();
+      }, 60);
   };
 
   const move = async (amount: number, did: "so" | "otherwise", note: string, feelerMm?: number[]) => {
