@@ -38,7 +38,7 @@ module.exports = {
     },
     door("workers", "^workers/", ["^workers/", "^core/", "^calc/"]),
     door("demo", "^demo/", ["^demo/", "^core/"]),
-    door("server", "^server/", ["^server/", "^data/", "^app/session/request-context"]),
+    door("server", "^server/", ["^server/", "^data/", "^app/(session/request-context|background/[a-z-]+\\.server)"]),
     {
       name: "scripts take nothing from app",
       severity: "error",

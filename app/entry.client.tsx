@@ -3,6 +3,7 @@ import { StrictMode, startTransition } from "react";
 import { hydrateRoot } from "react-dom/client";
 import { HydratedRouter } from "react-router/dom";
 import { z } from "zod";
+import { installSignedFetch } from "./features/identity/signed-fetch";
 
 // The content security policy forbids making functions from text, which Zod would otherwise try.
 z.config({ jitless: true });
@@ -10,6 +11,8 @@ z.config({ jitless: true });
 // Dialogs add styles of their own; they carry the page's nonce.
 const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
 if (nonce) setNonce(nonce);
+
+installSignedFetch();
 
 startTransition(() => {
   hydrateRoot(

@@ -13,23 +13,43 @@ import {
   useMatches,
   useRouteLoaderData,
 } from "react-router";
+import { signatureAsks } from "~/operations/context";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/root";
+import { Lock } from "./features/identity/lock";
+import { pageIsOf } from "./features/identity/page-person";
+import { useOnePerson } from "./features/identity/tabs";
 import { startOutbox } from "./features/offline/outbox-state";
-import { forgetIfAnother, useServiceWorker } from "./features/offline/service-worker-page";
+import { useServiceWorker } from "./features/offline/service-worker-page";
 import { readerOf, type Units, writeFor } from "./features/words/figure";
 import { writeForReader } from "./session/reader.server";
-import { nonceContext } from "./session/request-context";
-import { rememberPerson, signedInPerson } from "./session/session.server";
+import { nonceContext, poolContext } from "./session/request-context";
+import { sameHand } from "./session/same-hand.server";
+import { rememberPerson, sessionState } from "./session/session.server";
 
-export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, writeForReader];
+export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, sameHand, writeForReader];
 
 export async function loader({ request, context }: Route.LoaderArgs) {
   const cookie = request.headers.get("cookie") ?? "";
-  const person = await signedInPerson(context).catch(() => null);
+  // A database that is away says nothing of who this is.
+  const state = await sessionState(context).catch(() => null);
+  const session = state?.is === "open" ? state.session : null;
+  const person = session?.person ?? null;
+  const { how, shared } = session ?? {};
   return {
     room: roomOf(cookie, person?.preferences.room),
-    person: person && { id: person.id, name: person.name, role: person.role, preferences: person.preferences },
+    // The page for being without a network is kept, and says nothing of who is here.
+    told: state !== null && new URL(request.url).pathname !== "/offline",
+    person: person &&
+      session && {
+        id: person.id,
+        name: person.name,
+        role: person.role,
+        preferences: person.preferences,
+        byPin: how === "pin",
+        hasPin: session.hasPin,
+        asksToSign: signatureAsks({ pool: context.get(poolContext), person, now: new Date(), how, shared }),
+      },
     nonce: context.get(nonceContext),
   };
 }
@@ -77,16 +97,22 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function Root({ loaderData }: Route.ComponentProps) {
-  const personId = loaderData.person?.id;
+  const { person, told } = loaderData;
+  const personId = person?.id;
+  pageIsOf(personId);
   // Before anything below is written: the whole page speaks the units of its machine, or of its reader.
   writeFor(readerOf(loaderData.person?.preferences, machineOn(useMatches())));
   useEffect(() => {
-    if (!personId) return;
-    forgetIfAnother(personId);
-    return startOutbox(personId);
+    if (personId) return startOutbox(personId);
   }, [personId]);
-  useServiceWorker();
-  return <Outlet />;
+  useOnePerson(told ? (personId ?? "") : undefined);
+  useServiceWorker(personId);
+  return (
+    <>
+      <Outlet />
+      {person && <Lock person={person} />}
+    </>
+  );
 }
 
 type OfUnits = { units?: Units };
@@ -126,6 +152,8 @@ function errorWords(error: unknown): { title: string; text: string } {
         title: "Nothing stands here",
         text: "The address leads to nothing that is kept. It may have been typed wrong.",
       };
+    if (error.status === 400)
+      return { title: "That address is not understood", text: "It may have been typed or copied wrong." };
     if (error.status === 403) return { title: "Not with this account", text: "Your account may not open this page." };
     if (error.status === 503)
       return {

@@ -3,6 +3,7 @@ import type { Database } from "../data/postgres";
 import { insertEntry } from "../data/queries/entries";
 import { advanceHead, type ChainHead } from "../data/queries/machines";
 import { nameOfPerson } from "../data/queries/people";
+import type { Submission } from "./already-there";
 import { entryHash } from "./entry-hash";
 
 /** An entry before it has its number; what it does not say is null, and the usage is the machine's. */
@@ -21,6 +22,8 @@ export type NewEntry<K extends EntryKind = EntryKind> = {
   adjusterId?: string | null;
   limitsId?: string | null;
   readings?: ReadingRecord[];
+  /** What it was made from, where that came under the entry's own id. */
+  submission?: Submission;
 };
 
 /**
@@ -54,7 +57,7 @@ export async function appendEntry<K extends EntryKind>(
     readings: newEntry.readings ?? [],
   } as unknown as Entry;
   const hash = entryHash(entry, head.hash);
-  await insertEntry(db, { entry, previousHash: head.hash, hash });
+  await insertEntry(db, { entry, previousHash: head.hash, hash, submitted: newEntry.submission?.digest ?? null });
   head.count = entry.seq;
   head.hash = hash;
   await advanceHead(db, entry.machineId, head);

@@ -7,10 +7,13 @@ import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import { insertAttachment } from "../data/queries/attachments";
 import { lockHead, machineById } from "../data/queries/machines";
-import { alreadyThere } from "./already-there";
+import { machineOfStage } from "../data/queries/stages";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text, words } from "./input";
+import { Busy, queueOf } from "./queue";
+import { trueTime } from "./true-time";
 
 export const mostFileBytes = 12_000_000;
 
@@ -21,6 +24,7 @@ const attachInput = z.object({
   name: words(160),
   caption: text(400).trim(),
   madeAt: instant,
+  sentAt: instant.optional(),
 });
 
 /** What may be kept, by the ending of its name. */
@@ -34,13 +38,17 @@ const typeOfEnding: Record<string, string> = {
   txt: "text/plain",
 };
 
+/** More than any camera in a workshop has; a small file can claim far more and take all memory. */
+const mostPixels = 40_000_000;
+/** A picture of that size takes 160 MB while it is worked on. */
+const oneAtATime = queueOf(1, 12);
 const longestEdge = 2400;
 const previewEdge = 360;
 
 /**
  * A photograph or file of a machine. Its content must be what its name says. Photographs are made no longer than 2 400 pixels
  * and lose what the camera wrote into them (place, owner); what is kept is what was made of them, and the hash is of that.
- * Refused: `file-too-large`, `kind-not-kept`, `not-what-it-says` (facts: says, is), `picture-damaged`.
+ * Refused: `file-too-large`, `too-many-pixels`, `kind-not-kept`, `not-what-it-says` (facts: says, is), `picture-damaged`.
  */
 export async function attachFile(
   { pool, person, now }: Context,
@@ -55,11 +63,14 @@ export async function attachFile(
   const file = await checkedFile(value.name, content);
   if (!file.ok) return file;
   const { mediaType, bytes, preview } = file.value;
+  const submission = submissionOf(person.id, { ...value, content: createHash("sha256").update(content).digest("hex") });
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, value.machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
+    if (value.stageId && (await machineOfStage(db, person.workshopId, value.stageId)) !== machine.id)
+      return refuse("no-such-stage", ["stageId"]);
     const head = await lockHead(db, machine.id);
-    const known = await alreadyThere(db, value.id, (entry) => entry.machineId === machine.id);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const digest = createHash("sha256").update(bytes).digest();
     const entry = await appendEntry(db, head, {
@@ -75,7 +86,8 @@ export async function attachFile(
         caption: value.caption,
       },
       madeBy: person.id,
-      madeAt: value.madeAt,
+      submission,
+      madeAt: trueTime(value.madeAt, value.sentAt, now).madeAt,
       recordedAt: now,
     });
     await insertAttachment(db, { entryId: entry.id, sha256: digest, mediaType, content: bytes, preview });
@@ -98,18 +110,25 @@ async function checkedFile(name: string, content: Uint8Array): Promise<Result<Ch
   if (!fits) return refuse("not-what-it-says", ["file"], { says: ending, is });
   if (!says.startsWith("image/")) return accept({ mediaType: says, bytes: Buffer.from(content), preview: null });
   try {
-    const picture = sharp(content, { limitInputPixels: 200_000_000 }).rotate();
-    const within = (edge: number) =>
-      picture
-        .clone()
-        .resize({ width: edge, height: edge, fit: "inside", withoutEnlargement: true })
-        .jpeg({ quality: 82 })
-        .toBuffer();
-    const [bytes, preview] = await Promise.all([within(longestEdge), within(previewEdge)]);
-    return accept({ mediaType: "image/jpeg", bytes, preview });
-  } catch {
-    return refuse("picture-damaged", ["file"]);
+    return accept({ mediaType: "image/jpeg", ...(await oneAtATime(() => smaller(content))) });
+  } catch (error) {
+    if (error instanceof Busy) throw error;
+    return refuse(/pixel limit/.test((error as Error).message) ? "too-many-pixels" : "picture-damaged", ["file"], {
+      most: mostPixels / 1e6,
+    });
   }
+}
+
+async function smaller(content: Uint8Array): Promise<{ bytes: Buffer; preview: Buffer }> {
+  const picture = sharp(content, { limitInputPixels: mostPixels }).rotate();
+  const within = (edge: number) =>
+    picture
+      .clone()
+      .resize({ width: edge, height: edge, fit: "inside", withoutEnlargement: true })
+      .jpeg({ quality: 82 })
+      .toBuffer();
+  const bytes = await within(longestEdge);
+  return { bytes, preview: await within(previewEdge) };
 }
 
 /** UTF-8 without control characters other than tab and line ends. */

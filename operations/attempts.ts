@@ -1,48 +1,72 @@
-import { accept, type Result, refuse } from "../core/quantity";
-import { type Pool, transaction } from "../data/postgres";
-import {
-  attemptsSince,
-  forgetAttempts,
-  forgetOldAttempts,
-  lockAttempts,
-  noteAttempt,
-} from "../data/queries/failed-attempts";
+import { RateLimiterPostgres, type RateLimiterRes } from "rate-limiter-flexible";
+import { type Result, refuse } from "../core/quantity";
+import { type Database, none, type Pool, sql } from "../data/postgres";
 
-const windowMinutes = 15;
+/** So many tries fail without a wait; after that each waits twice as long as the one before. */
+export type Limit = { key: string; free: number };
 
-export type Limit = { key: string; most: number };
+const rememberSeconds = 3600;
+const longestWaitSeconds = 900;
+
+type Limiters = { failed: RateLimiterPostgres; waits: RateLimiterPostgres };
+const known = new WeakMap<Pool, Limiters>();
+
+/** Counts stand in the database, so that several processes count together. */
+function limitersOf(pool: Pool): Limiters {
+  const made = known.get(pool);
+  if (made) return made;
+  const common = {
+    storeClient: pool,
+    storeType: "client",
+    tableName: "attempt",
+    tableCreated: true,
+    clearExpiredByTimeout: false,
+  };
+  const limiters = {
+    failed: new RateLimiterPostgres({ ...common, keyPrefix: "failed", points: 1_000_000, duration: rememberSeconds }),
+    waits: new RateLimiterPostgres({ ...common, keyPrefix: "waits", points: 1, duration: longestWaitSeconds }),
+  };
+  known.set(pool, limiters);
+  return limiters;
+}
 
 /**
- * Lets somebody try while fewer than so many tries failed under each of the keys within a quarter of an hour. A try counts as failed
- * until it succeeds, so that many sent at once are limited as well; one that is not let through does not count.
+ * Lets somebody try, unless too many tries failed under one of the keys: then only after a wait that doubles from a second to a quarter of an
+ * hour, and is told (`too-many-tries`, facts: seconds). Nobody is shut out for good. A try counts as failed until it succeeds, so that many sent
+ * at once are limited as well; one that is not let through does not count. Success clears the first key alone, which is the trier's own.
  */
 export async function limited<T>(
   pool: Pool,
-  now: Date,
   limits: readonly Limit[],
   work: () => Promise<Result<T>>,
 ): Promise<Result<T>> {
-  const since = new Date(now.getTime() - windowMinutes * 60_000);
-  // Who is over the limit already waits for nobody.
-  for (const { key, most } of limits)
-    if ((await attemptsSince(pool, key, since)) >= most)
-      return refuse("too-many-tries", [], { minutes: windowMinutes });
-  const may = await transaction(pool, async (db) => {
-    // Always in the same order, so that two never wait for each other.
-    for (const { key, most } of [...limits].sort((a, b) => (a.key < b.key ? -1 : 1))) {
-      await lockAttempts(db, key);
-      if ((await attemptsSince(db, key, since)) >= most) return false;
+  const { failed, waits } = limitersOf(pool);
+  for (const { key } of limits) {
+    const wait = await waits.get(key);
+    if (wait && wait.consumedPoints > 0) return tooMany(wait);
+  }
+  for (const { key, free } of limits) {
+    const { consumedPoints } = await failed.penalty(key);
+    if (consumedPoints <= free) continue;
+    const seconds = Math.min(2 ** (consumedPoints - free - 1), longestWaitSeconds);
+    try {
+      // The first of many that come at once begins the wait and is tried; the others wait.
+      await waits.consume(key, 1, { customDuration: seconds });
+    } catch (error) {
+      if (error instanceof Error) throw error;
+      await failed.reward(key);
+      return tooMany(error as RateLimiterRes);
     }
-    for (const { key } of limits) await noteAttempt(db, key, now);
-    await forgetOldAttempts(db, since);
-    return true;
-  });
-  if (!may) return refuse("too-many-tries", [], { minutes: windowMinutes });
+  }
   const result = await work();
-  if (!result.ok) return result;
-  await forgetAttempts(
-    pool,
-    limits.map(({ key }) => key),
-  );
-  return accept(result.value);
+  const own = limits[0];
+  if (result.ok && own) await Promise.all([failed.delete(own.key), waits.delete(own.key)]);
+  return result;
 }
+
+const tooMany = (wait: RateLimiterRes): Result<never> =>
+  refuse("too-many-tries", [], { seconds: Math.max(1, Math.ceil(wait.msBeforeNext / 1000)) });
+
+/** Clears away what has run out. */
+export const forgetOldAttempts = (db: Database): Promise<void> =>
+  none(db, sql`delete from attempt where expire < ${Date.now()}`);

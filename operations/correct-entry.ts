@@ -5,7 +5,7 @@ import { type Database, transaction } from "../data/postgres";
 import { moveAdjuster } from "../data/queries/adjuster-positions";
 import { correctionsOf, entryById, lastUsage } from "../data/queries/entries";
 import { keepUsage, lockHead, machineById } from "../data/queries/machines";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, words } from "./input";
@@ -27,12 +27,13 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
   const checked = checkInput(correctionInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const named = await entryById(db, value.namesEntry);
     const machine = named && (await machineById(db, person.workshopId, named.entry.machineId));
     if (!named || !machine) return refuse("no-such-entry", ["namesEntry"]);
     const chain = await lockHead(db, machine.id);
-    const known = await alreadyThere(db, value.id, (entry) => entry.namesEntry === value.namesEntry);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     if (value.voids && !voidable.has(named.entry.kind)) return refuse("cannot-be-voided", ["voids"]);
     const { jobId, stageId, geometryId, adjusterId, limitsId } = named.entry;
@@ -45,6 +46,7 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
       body: { text: value.text, voids: value.voids },
       namesEntry: named.entry.id,
       madeBy: person.id,
+      submission,
       madeAt: value.madeAt,
       recordedAt: now,
       geometryId,

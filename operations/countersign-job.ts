@@ -5,25 +5,44 @@ import { transaction } from "../data/postgres";
 import { entriesOfJob } from "../data/queries/entries";
 import { jobById } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
-import { type Context, checkRole } from "./context";
+import { type Context, checkRole, signatureAsks } from "./context";
 import { checkInput, id, instant, text } from "./input";
+import { checkPassword } from "./secrets";
 
-const countersignInput = z.object({ id, jobId: id, comment: text(2000).trim().default(""), madeAt: instant });
+const countersignInput = z.object({
+  id,
+  jobId: id,
+  comment: text(2000).trim().default(""),
+  madeAt: instant,
+  /** Their password; kept nowhere. */
+  secret: z.string().min(1).max(200).optional(),
+});
 
-/** A lead puts their name beside the one that a job is signed by: once, and never beside their own. */
-export async function countersignJob({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
+/**
+ * A lead puts their name beside the one that a job is signed by: once, and never beside their own. In a session that a PIN began it takes the
+ * password (`needs-password`), and so it does where signatures are asked for it.
+ */
+export async function countersignJob(context: Context, input: unknown): Promise<Result<Entry>> {
+  const { pool, person, now } = context;
   const allowed = checkRole(person, ["lead"]);
   if (!allowed.ok) return allowed;
   const checked = checkInput(countersignInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  if (value.secret === undefined && (context.how === "pin" || signatureAsks(context)))
+    return refuse("needs-password", ["secret"]);
+  if (value.secret !== undefined) {
+    const right = await checkPassword(pool, person, value.secret, ["secret"]);
+    if (!right.ok) return right;
+  }
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const job = await jobById(db, person.workshopId, value.jobId);
     if (!job) return refuse("no-such-job", ["jobId"]);
     const chain = await lockHead(db, job.machineId);
-    const known = await alreadyThere(db, value.id, (entry) => entry.jobId === job.id);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const entries = await entriesOfJob(db, job.id);
     const signature = entries.find(isKind("signature"));
@@ -37,9 +56,10 @@ export async function countersignJob({ pool, person, now }: Context, input: unkn
         jobId: job.id,
         stageId: signature.stageId,
         kind: "countersignature",
-        body: { comment: value.comment },
+        body: { comment: value.comment, ...(value.secret === undefined ? {} : { provenBy: "password" as const }) },
         namesEntry: signature.id,
         madeBy: person.id,
+        submission,
         madeAt: value.madeAt,
         recordedAt: now,
       }),

@@ -5,7 +5,7 @@ import { transaction } from "../data/postgres";
 import { openJobs } from "../data/queries/jobs";
 import { lockHead, machineById, markRetired, updateMachine } from "../data/queries/machines";
 import { machineFields, nameIsFree } from "./add-machine";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { checkInput, id, text } from "./input";
@@ -19,11 +19,12 @@ export async function editMachine({ pool, person, now }: Context, input: unknown
   const checked = checkInput(editInput, input);
   if (!checked.ok) return checked;
   const { machineId, entryId, ...fields } = checked.value;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const before = await machineById(db, person.workshopId, machineId);
     if (!before) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machineId);
-    const known = await alreadyThere(db, entryId, (entry) => entry.machineId === machineId);
+    const known = await alreadyThere(db, entryId, submission);
     if (known) return known;
     const free = await nameIsFree(db, person.workshopId, machineId, fields);
     if (!free.ok) return free;
@@ -41,6 +42,7 @@ export async function editMachine({ pool, person, now }: Context, input: unknown
           warnings: [],
         },
         madeBy: person.id,
+        submission,
         madeAt: now.toISOString(),
         recordedAt: now,
       }),
@@ -69,11 +71,12 @@ export async function retireMachine({ pool, person, now }: Context, input: unkno
   const checked = checkInput(retireInput, input);
   if (!checked.ok) return checked;
   const { machineId, entryId, retired, text: why } = checked.value;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machineId);
-    const known = await alreadyThere(db, entryId, (entry) => entry.machineId === machineId);
+    const known = await alreadyThere(db, entryId, submission);
     if (known) return known;
     const [job] = await openJobs(db, [machineId]);
     if (retired && job) return refuse("job-open", [], { by: job.openedByName });
@@ -89,6 +92,7 @@ export async function retireMachine({ pool, person, now }: Context, input: unkno
         kind: "change",
         body: { what: retired ? "retired" : "in-service", text: why, warnings: [] },
         madeBy: person.id,
+        submission,
         madeAt: now.toISOString(),
         recordedAt: now,
       }),

@@ -5,7 +5,7 @@ import { accept, asRefusalCode, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import { lockHead } from "../data/queries/machines";
 import { machineOfStage } from "../data/queries/stages";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text } from "./input";
@@ -34,11 +34,12 @@ export async function keepComputation({ pool, person, now }: Context, input: unk
   if (size > mostInputLetters) return refuse("text-too-long", ["input"], { given: size, most: mostInputLetters });
   const answer = callTool(tool, value.input);
   if (!answer.ok) return refuse(asRefusalCode(answer.refused.error.code), ["input", ...answer.refused.error.path]);
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machineId = await machineOfStage(db, person.workshopId, value.stageId);
     if (!machineId) return refuse("no-such-stage", ["stageId"]);
     const head = await lockHead(db, machineId);
-    const known = await alreadyThere(db, value.id, (entry) => entry.stageId === value.stageId);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     return accept(
       await appendEntry(db, head, {
@@ -48,6 +49,7 @@ export async function keepComputation({ pool, person, now }: Context, input: unk
         kind: "computation",
         body: { tool: tool.name, input: value.input, output: answer.result, text: value.text },
         madeBy: person.id,
+        submission,
         madeAt: value.madeAt,
         recordedAt: now,
       }),

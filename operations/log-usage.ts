@@ -3,7 +3,7 @@ import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import { keepUsage, lockHead, machineById } from "../data/queries/machines";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant } from "./input";
@@ -29,11 +29,12 @@ export async function logUsage({ pool, person, now }: Context, input: unknown): 
   const checked = checkInput(usageInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, value.machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machine.id);
-    const known = await alreadyThere(db, value.id, (entry) => entry.machineId === machine.id);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const { meterReading: last, usageTotal } = (await machineById(db, person.workshopId, machine.id)) ?? machine;
     const newMeter = value.newMeterFrom !== null;
@@ -49,6 +50,7 @@ export async function logUsage({ pool, person, now }: Context, input: unknown): 
       kind: "usage",
       body: { reading: value.reading, unit: machine.usageUnit, total, newMeter },
       madeBy: person.id,
+      submission,
       madeAt: trueTime(value.madeAt, value.sentAt, now).madeAt,
       recordedAt: now,
     });

@@ -4,6 +4,7 @@ import { transaction } from "../data/postgres";
 import { insertJob, jobById } from "../data/queries/jobs";
 import { lockHead, machineById } from "../data/queries/machines";
 import { stagesOfMachines } from "../data/queries/stages";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, words } from "./input";
@@ -29,11 +30,14 @@ export async function openJob({ pool, person, now }: Context, input: unknown): P
   if (!checked.ok) return checked;
   const { id: jobId, machineId, stageIds, reason, firstBuild } = checked.value;
   const { madeAt } = trueTime(checked.value.madeAt, checked.value.sentAt, now);
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<{ jobId: string }>> => {
     const machine = await machineById(db, person.workshopId, machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machineId);
-    if (await jobById(db, person.workshopId, jobId)) return accept({ jobId });
+    const known = await alreadyThere(db, checked.value.entryId, submission);
+    if (known) return known.ok ? accept({ jobId }) : known;
+    if (await jobById(db, person.workshopId, jobId)) return refuse("id-taken", ["id"]);
     if (machine.retiredAt) return refuse("machine-retired", ["machineId"]);
     const stages = await stagesOfMachines(db, [machineId]);
     if (!stageIds.every((wanted) => stages.some((stage) => stage.id === wanted)))
@@ -47,6 +51,7 @@ export async function openJob({ pool, person, now }: Context, input: unknown): P
       kind: "job-opened",
       body: firstBuild ? { reason, firstBuild } : { reason },
       madeBy: person.id,
+      submission,
       madeAt,
       recordedAt: now,
     });

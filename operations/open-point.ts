@@ -5,7 +5,7 @@ import { transaction } from "../data/postgres";
 import { lockHead, machineById } from "../data/queries/machines";
 import { closePoints, insertPoint, openPointById } from "../data/queries/open-points";
 import { machineOfStage } from "../data/queries/stages";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text, words } from "./input";
@@ -19,13 +19,14 @@ export async function openPoint({ pool, person, now }: Context, input: unknown):
   const checked = checkInput(openInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, value.machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     if (value.stageId && (await machineOfStage(db, person.workshopId, value.stageId)) !== machine.id)
       return refuse("no-such-stage", ["stageId"]);
     const head = await lockHead(db, machine.id);
-    const known = await alreadyThere(db, value.id, (entry) => entry.machineId === machine.id);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const entry = await appendEntry(db, head, {
       id: value.id,
@@ -34,6 +35,7 @@ export async function openPoint({ pool, person, now }: Context, input: unknown):
       kind: "open-point",
       body: { text: value.text },
       madeBy: person.id,
+      submission,
       madeAt: value.madeAt,
       recordedAt: now,
     });
@@ -60,8 +62,9 @@ export async function closePoint({ pool, person, now }: Context, input: unknown)
   const checked = checkInput(closeInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
-    const known = await alreadyThere(db, value.id, (entry) => entry.kind === "point-closed");
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const found = await openPointById(db, value.pointId);
     const machine = found && (await machineById(db, person.workshopId, found.machineId));
@@ -77,6 +80,7 @@ export async function closePoint({ pool, person, now }: Context, input: unknown)
       body: { text: value.text },
       namesEntry: point.openedEntry,
       madeBy: person.id,
+      submission,
       madeAt: value.madeAt,
       recordedAt: now,
     });

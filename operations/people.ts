@@ -1,19 +1,23 @@
+import { v7 } from "uuid";
 import { z } from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import {
   type Account,
+  insertAccountEvent,
   insertPerson,
   lockAccounts,
   setLeft,
   setPassword,
+  setSignAsks,
   signInTaken,
+  strikeName,
   updateAccount,
 } from "../data/queries/people";
 import { deleteSessionsOf } from "../data/queries/sessions";
-import { type Context, checkRole } from "./context";
+import { type Context, checkRole, checkStrong } from "./context";
 import { checkInput, id, words } from "./input";
-import { hashPassword } from "./sign-in";
+import { hashSecret, isCommonPassword } from "./secrets";
 
 export const roles = ["technician", "lead", "reader"] as const;
 
@@ -24,13 +28,15 @@ export const accountFields = z.object({ name: words(80), signIn: words(80), role
 const addInput = accountFields.extend({ id, password: newPassword });
 
 /** An account more. Only leads may. */
-export async function addPerson({ pool, person, now }: Context, input: unknown): Promise<Result<{ id: string }>> {
-  const allowed = checkRole(person, ["lead"]);
+export async function addPerson(context: Context, input: unknown): Promise<Result<{ id: string }>> {
+  const { pool, person, now } = context;
+  const allowed = mayKeepAccounts(context);
   if (!allowed.ok) return allowed;
   const checked = checkInput(addInput, input);
   if (!checked.ok) return checked;
   const { password, ...fields } = checked.value;
-  const passwordHash = await hashPassword(password);
+  if (isCommonPassword(password, [fields.name, fields.signIn])) return refuse("too-common", ["password"]);
+  const passwordHash = await hashSecret(password);
   return transaction(pool, async (db): Promise<Result<{ id: string }>> => {
     const all = await lockAccounts(db, person.workshopId);
     if (all.some((account) => account.id === fields.id)) return accept({ id: fields.id });
@@ -43,17 +49,21 @@ export async function addPerson({ pool, person, now }: Context, input: unknown):
 const editInput = accountFields.extend({ id, password: z.union([z.literal(""), newPassword]).default("") });
 
 /** Name, sign-in name and role of an account, and a new password where one is given: that ends its sessions. Only leads may. */
-export async function editPerson({ pool, person }: Context, input: unknown): Promise<Result<{ id: string }>> {
-  const allowed = checkRole(person, ["lead"]);
+export async function editPerson(context: Context, input: unknown): Promise<Result<{ id: string }>> {
+  const { pool, person } = context;
+  const allowed = mayKeepAccounts(context);
   if (!allowed.ok) return allowed;
   const checked = checkInput(editInput, input);
   if (!checked.ok) return checked;
   const { password, ...fields } = checked.value;
-  const passwordHash = password === "" ? null : await hashPassword(password);
+  if (password !== "" && isCommonPassword(password, [fields.name, fields.signIn]))
+    return refuse("too-common", ["password"]);
+  const passwordHash = password === "" ? null : await hashSecret(password);
   return transaction(pool, async (db): Promise<Result<{ id: string }>> => {
     const all = await lockAccounts(db, person.workshopId);
     const before = all.find((account) => account.id === fields.id);
     if (!before) return refuse("no-such-person", ["id"]);
+    if (before.struckAt) return refuse("struck", ["id"]);
     if (await signInTaken(db, fields.signIn, fields.id)) return refuse("sign-in-taken", ["signIn"]);
     if (before.role === "lead" && fields.role !== "lead" && isLastLead(all, before))
       return refuse("last-lead", ["role"]);
@@ -67,8 +77,9 @@ export async function editPerson({ pool, person }: Context, input: unknown): Pro
 const leaveInput = z.object({ id, left: z.boolean() });
 
 /** Closes an account or opens it again. What its owner wrote stays under the name; every session of it ends. Only leads may. */
-export async function letLeave({ pool, person, now }: Context, input: unknown): Promise<Result<{ id: string }>> {
-  const allowed = checkRole(person, ["lead"]);
+export async function letLeave(context: Context, input: unknown): Promise<Result<{ id: string }>> {
+  const { pool, person, now } = context;
+  const allowed = mayKeepAccounts(context);
   if (!allowed.ok) return allowed;
   const checked = checkInput(leaveInput, input);
   if (!checked.ok) return checked;
@@ -77,9 +88,52 @@ export async function letLeave({ pool, person, now }: Context, input: unknown): 
     const all = await lockAccounts(db, person.workshopId);
     const before = all.find((account) => account.id === whom);
     if (!before) return refuse("no-such-person", ["id"]);
+    if (before.struckAt) return refuse("struck", ["id"]);
     if (left && isLastLead(all, before)) return refuse("last-lead", ["id"]);
     await setLeft(db, whom, left ? now : null);
     if (left) await deleteSessionsOf(db, whom, null);
+    return accept({ id: whom });
+  });
+}
+
+/** Only leads, and not on the strength of a PIN. */
+function mayKeepAccounts(context: Context): Result<true> {
+  const allowed = checkRole(context.person, ["lead"]);
+  return allowed.ok ? checkStrong(context) : allowed;
+}
+
+const rulesInput = z.object({ signAsks: z.enum(["always", "shared", "never"]) });
+
+/** When signing asks for the PIN or password of who signs. Only leads may. */
+export async function setRules(context: Context, input: unknown): Promise<Result<true>> {
+  const allowed = mayKeepAccounts(context);
+  if (!allowed.ok) return allowed;
+  const checked = checkInput(rulesInput, input);
+  if (!checked.ok) return checked;
+  await setSignAsks(context.pool, context.person.workshopId, checked.value.signAsks);
+  return accept(true);
+}
+
+const strikeInput = z.object({ id });
+
+/**
+ * Strikes the name of somebody who has left from the accounts, with everything that was kept for their signing in. What they did and signed
+ * stays as it was signed, under the name that stands in the entries. Only leads may.
+ */
+export async function strikePerson(context: Context, input: unknown): Promise<Result<{ id: string }>> {
+  const { pool, person, now } = context;
+  const allowed = mayKeepAccounts(context);
+  if (!allowed.ok) return allowed;
+  const checked = checkInput(strikeInput, input);
+  if (!checked.ok) return checked;
+  const { id: whom } = checked.value;
+  return transaction(pool, async (db): Promise<Result<{ id: string }>> => {
+    const before = (await lockAccounts(db, person.workshopId)).find((account) => account.id === whom);
+    if (!before) return refuse("no-such-person", ["id"]);
+    if (before.leftAt === null) return refuse("still-here", ["id"]);
+    if (before.struckAt) return accept({ id: whom });
+    await strikeName(db, whom, "Struck from the accounts", `struck ${whom}`, now);
+    await insertAccountEvent(db, { id: v7(), personId: whom, what: "struck", madeBy: person.id, at: now });
     return accept({ id: whom });
   });
 }

@@ -5,7 +5,7 @@ import { transaction } from "../data/postgres";
 import { lockHead } from "../data/queries/machines";
 import { machineOfStage, stageById } from "../data/queries/stages";
 import { keepNextDate } from "../data/queries/standings";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text } from "./input";
@@ -25,12 +25,13 @@ export async function planVisit({ pool, person, now }: Context, input: unknown):
   const checked = checkInput(planInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machineId = await machineOfStage(db, person.workshopId, value.stageId);
     const stage = machineId && (await stageById(db, value.stageId));
     if (!machineId || !stage || stage.retiredAt) return refuse("no-such-stage", ["stageId"]);
     const head = await lockHead(db, machineId);
-    const known = await alreadyThere(db, value.id, (entry) => entry.stageId === value.stageId);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const entry = await appendEntry(db, head, {
       id: value.id,
@@ -39,6 +40,7 @@ export async function planVisit({ pool, person, now }: Context, input: unknown):
       kind: "plan",
       body: { date: value.date, text: value.text },
       madeBy: person.id,
+      submission,
       madeAt: value.madeAt,
       recordedAt: now,
     });

@@ -10,7 +10,7 @@ import { type Instrument, instrumentsOfWorkshop } from "../data/queries/instrume
 import { jobById } from "../data/queries/jobs";
 import { type ChainHead, lockHead } from "../data/queries/machines";
 import { type Stage, stagesById } from "../data/queries/stages";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { buildEntry, type WorkInput, workInput } from "./build-entry";
 import { type Context, checkRole, mayWork } from "./context";
@@ -34,11 +34,12 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
   if (!head.ok) return head;
   const work = checkInput(workInput, input);
   if (!work.ok) return work;
+  const submission = submissionOf(person.id, { ...work.value, ...head.value });
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const job = await jobById(db, person.workshopId, head.value.jobId);
     if (!job) return refuse("no-such-job", ["jobId"]);
     const chain = await lockHead(db, job.machineId);
-    const known = await alreadyThere(db, head.value.id, (entry) => entry.jobId === job.id);
+    const known = await alreadyThere(db, head.value.id, submission);
     if (known) return known;
     if ((await jobById(db, person.workshopId, job.id))?.signedEntry) return refuse("job-signed", ["jobId"]);
     const stages = await stagesById(db, job.stageIds);
@@ -67,6 +68,7 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
       stageId: stage.id,
       kind,
       madeBy: person.id,
+      submission,
       madeAt,
       recordedAt: now,
       geometryId: stage.geometry.id,

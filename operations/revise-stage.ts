@@ -19,7 +19,7 @@ import {
   stagesOfMachines,
 } from "../data/queries/stages";
 import { dropStanding } from "../data/queries/standings";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { checkInput, id, text, words } from "./input";
@@ -69,11 +69,12 @@ export async function reviseStage({ pool, person, now }: Context, input: unknown
     if (!found.ok) return found;
     warnings = found.value;
   }
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machineId = await machineOfStage(db, person.workshopId, value.stageId);
     if (!machineId) return refuse("no-such-stage", ["stageId"]);
     const head = await lockHead(db, machineId);
-    const known = await alreadyThere(db, value.entryId, (entry) => entry.stageId === value.stageId);
+    const known = await alreadyThere(db, value.entryId, submission);
     if (known) return known;
     const stage = await stageById(db, value.stageId);
     if (!stage || stage.retiredAt) return refuse("no-such-stage", ["stageId"]);
@@ -91,6 +92,7 @@ export async function reviseStage({ pool, person, now }: Context, input: unknown
         warnings: warnings.map(warningText),
       },
       madeBy: person.id,
+      submission,
       madeAt: now.toISOString(),
       recordedAt: now,
       geometryId: after?.geometry.id ?? null,

@@ -7,7 +7,7 @@ import { transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { lockHead, machineById } from "../data/queries/machines";
 import { type Stage, stagesOfMachines } from "../data/queries/stages";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { checkInput, id, text, words } from "./input";
@@ -56,11 +56,12 @@ export async function saveDriveLine({ pool, person, now }: Context, input: unkno
   const checked = checkInput(saveInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, value.machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machine.id);
-    const there = await alreadyThere(db, value.entryId, (entry) => entry.machineId === machine.id);
+    const there = await alreadyThere(db, value.entryId, submission);
     if (there) return there;
     const before = await driveLineOf(db, machine.id);
     if ((before?.revision ?? 0) !== value.seenRevision) return refuse("revised-meanwhile", ["graph"]);
@@ -86,6 +87,7 @@ export async function saveDriveLine({ pool, person, now }: Context, input: unkno
         warnings: [],
       },
       madeBy: person.id,
+      submission,
       madeAt: now.toISOString(),
       recordedAt: now,
     });

@@ -5,7 +5,7 @@ import { insertInstrument, type NewInstrument } from "../data/queries/instrument
 import { countPeople, insertPerson, insertWorkshop, lockPeople, type Person } from "../data/queries/people";
 import { checkInput, id, words } from "./input";
 import { newPassword } from "./people";
-import { hashPassword } from "./sign-in";
+import { hashSecret, isCommonPassword } from "./secrets";
 
 export type FirstLead = { id: string; name: string; signIn: string; password: string };
 
@@ -42,6 +42,7 @@ export async function nameFirstLead(
   const checked = checkInput(firstInput, input);
   if (!checked.ok) return checked;
   const { workshopId, workshop, timeZone, ...lead } = checked.value;
+  if (isCommonPassword(lead.password, [lead.name, lead.signIn, workshop])) return refuse("too-common", ["password"]);
   const made = await setUpOnce(pool, now, { id: workshopId, name: workshop, timeZone }, lead, instruments);
   return made ? accept(made) : refuse("already-set-up", []);
 }
@@ -56,7 +57,7 @@ async function setUpOnce(
   lead: FirstLead,
   instruments: readonly NewInstrument[],
 ): Promise<Person | null> {
-  const passwordHash = await hashPassword(lead.password);
+  const passwordHash = await hashSecret(lead.password);
   return transaction(pool, async (db) => {
     await lockPeople(db);
     if ((await countPeople(db)) > 0) return null;
@@ -70,6 +71,7 @@ async function setUpOnce(
       role: "lead",
       timeZone: workshop.timeZone,
       preferences: {},
+      signAsks: "shared",
     };
   });
 }

@@ -9,11 +9,12 @@ import { lockHead } from "../data/queries/machines";
 import { closePoints, insertPoint, openPointsOfStage } from "../data/queries/open-points";
 import { type Stage, stagesById } from "../data/queries/stages";
 import { keepNextDate } from "../data/queries/standings";
-import { alreadyThere } from "./already-there";
+import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
-import { type Context, checkRole, mayWork } from "./context";
+import { type Context, checkRole, mayWork, signatureAsks } from "./context";
 import { checkInput, id, instant, text } from "./input";
 import { refreshStanding } from "./refresh-standing";
+import { checkEither, type ProvenBy } from "./secrets";
 import { trueTime } from "./true-time";
 
 const signInput = z.object({
@@ -37,24 +38,31 @@ const signInput = z.object({
     .min(1)
     .max(50),
   comment: text(4000).trim(),
+  /** PIN or password of who signs; kept nowhere. */
+  secret: z.string().min(1).max(200).optional(),
 });
 
 /**
  * Signs a job and closes it for good, with one signature for each of its stages. Refused when something came in that the signer has
- * not seen (facts: count), when what is left provisional was not acknowledged, or when nothing was read. What stays provisional
+ * not seen or lacks something they saw (facts: count), when what is left provisional was not acknowledged, when nothing was read, or where the
+ * workshop wants it proven and it is not (`signature-unproven`). What stays provisional
  * becomes an open point of the stage; what an earlier job left open and this one did not, is closed by it.
  */
-export async function signJob({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
+export async function signJob(context: Context, input: unknown): Promise<Result<Entry>> {
+  const { pool, person, now } = context;
   const allowed = checkRole(person, mayWork);
   if (!allowed.ok) return allowed;
   const checked = checkInput(signInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const proven = await proofOfSigner(context, value.secret);
+  if (!proven.ok) return proven;
+  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const found = await jobById(db, person.workshopId, value.jobId);
     if (!found) return refuse("no-such-job", ["jobId"]);
     const chain = await lockHead(db, found.machineId);
-    const known = await alreadyThere(db, value.id, (entry) => entry.jobId === found.id);
+    const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
     const job = await jobById(db, person.workshopId, value.jobId);
     if (!job || job.signedEntry) return refuse("job-signed", ["jobId"]);
@@ -95,8 +103,10 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
           provisional: record.provisional,
           saw: value.saw,
           unproven: record.unproven,
+          ...(proven.value ? { provenBy: proven.value } : {}),
         },
         madeBy: person.id,
+        ...(first ? {} : { submission }),
         madeAt,
         recordedAt: now,
         geometryId: stage.geometry.id,
@@ -112,6 +122,12 @@ export async function signJob({ pool, person, now }: Context, input: unknown): P
     await markSigned(db, job.id, first.id);
     return accept(first);
   });
+}
+
+/** By what the signer showed that it is they; null where nobody asks. A PIN or password that is given is looked at even where nobody asks. */
+async function proofOfSigner(context: Context, secret: string | undefined): Promise<Result<ProvenBy | null>> {
+  if (secret !== undefined) return checkEither(context.pool, context.person, secret);
+  return signatureAsks(context) ? refuse("signature-unproven", ["secret"]) : accept(null);
 }
 
 /** What was not read as found is past mending; everything else that stays provisional must not be forgotten. */

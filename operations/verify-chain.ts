@@ -1,7 +1,7 @@
 import type { Database } from "../data/postgres";
 import { attachmentDigest } from "../data/queries/attachments";
 import { chainPage } from "../data/queries/entries";
-import { lockHead, type Machine } from "../data/queries/machines";
+import { headOf, type Machine } from "../data/queries/machines";
 import { entryHash, firstHash } from "./entry-hash";
 
 export type ChainReport = {
@@ -15,13 +15,21 @@ export type BreakReason =
   | "content-differs"
   | "attachment-missing"
   | "attachment-differs"
-  | "head-differs";
+  | "head-differs"
+  | "media-type-differs"
+  | "not-readable"
+  | "not-signed"
+  | "not-as-signed"
+  | "other-key";
 
 const pageSize = 500;
 
-/** Recomputes a machine's chain from its first entry; stops at the first that does not fit. */
+/**
+ * Recomputes a machine's chain from its first entry; stops at the first that does not fit. `db` reads one snapshot, so that nobody who
+ * saves meanwhile is held up or taken for a break.
+ */
 export async function verifyChain(db: Database, machine: Machine): Promise<ChainReport> {
-  const head = await lockHead(db, machine.id);
+  const head = await headOf(db, machine.id);
   let previous = firstHash(machine.id);
   let seq = 0;
   for (;;) {
@@ -33,8 +41,10 @@ export async function verifyChain(db: Database, machine: Machine): Promise<Chain
       if (!stored.previousHash.equals(previous)) return broken("previous-hash-differs");
       if (!entryHash(stored.entry, previous).equals(stored.hash)) return broken("content-differs");
       if (stored.entry.kind === "attachment") {
-        const digest = await attachmentDigest(db, stored.entry.id);
-        if (digest !== stored.entry.body.sha256) return broken(digest ? "attachment-differs" : "attachment-missing");
+        const kept = await attachmentDigest(db, stored.entry.id);
+        if (kept?.digest !== stored.entry.body.sha256)
+          return broken(kept ? "attachment-differs" : "attachment-missing");
+        if (kept.mediaType !== stored.entry.body.mediaType) return broken("media-type-differs");
       }
       previous = stored.hash;
       seq++;

@@ -5,7 +5,11 @@
  *   ./start            with the demo when the database is empty
  *   ./start --empty    without demo data
  *   ./start --dev      with live reload
- *   DATABASE_URL=…     a PostgreSQL that is already there;  PORT=…  another port than 4780
+ *
+ * PORT=…               another port than 4780
+ * DATABASE_URL=…       a PostgreSQL that is already there, as the owner of the database
+ * APP_DATABASE_URL=…   the same as the role that the app works as
+ * docs/operating.md tells the others.
  */
 import { execFileSync } from "node:child_process";
 import { randomBytes } from "node:crypto";
@@ -14,22 +18,48 @@ import type { Server } from "node:http";
 import { join, resolve } from "node:path";
 import { pathToFileURL } from "node:url";
 import { openPool } from "../data/postgres";
+import { databaseComplaint } from "../data/postgres/complaint";
 import { fillStandings } from "../operations/refresh-standing";
 import { nobodyYet } from "../operations/set-up-workshop";
-import type { Service } from "../server/app";
+import type { Service, ServiceOptions } from "../server/app";
+import { removeOldLogs } from "../server/log";
+import { keepBackups, lastGoodBackup } from "./lib/backup";
 import { buildApp } from "./lib/build-app";
 import { buildIsCurrent } from "./lib/build-stamp";
 import { type Cluster, openCluster, portIsFree } from "./lib/cluster";
 import { applyMigrations, databaseName, ensureDatabase, homeFolder } from "./lib/database";
 import { fillEmptyDatabase } from "./lib/fill";
+import { keptSecret } from "./lib/kept-secret";
+import { noteLastSeal } from "./lib/last-seal-file";
+import { sealKeyPem } from "./lib/seal-key-file";
 
 const root = resolve(import.meta.dirname, "..");
 const dev = process.argv.includes("--dev");
 const empty = process.argv.includes("--empty");
 const port = Number(process.env.PORT ?? 4780);
 process.env.NODE_ENV = dev ? "development" : "production";
+process.env.PUBLIC_URL ??= `http://127.0.0.1:${port}`;
+// Pictures and password hashes take threads; files and names of hosts must still be looked up meanwhile.
+process.env.UV_THREADPOOL_SIZE ??= "8";
+// Whoever reads along may go.
+for (const stream of [process.stdout, process.stderr]) stream.on("error", () => {});
 
 class Complaint extends Error {}
+
+const stopping: (() => Promise<unknown> | unknown)[] = [];
+let ended = false;
+async function stop(code: number): Promise<void> {
+  if (ended) return;
+  ended = true;
+  for (const step of stopping.reverse()) {
+    try {
+      await step();
+    } catch {
+      // The others are stopped all the same.
+    }
+  }
+  process.exit(code);
+}
 
 async function main(): Promise<void> {
   const unknown = process.argv.slice(2).find((arg) => arg !== "--dev" && arg !== "--empty");
@@ -38,37 +68,42 @@ async function main(): Promise<void> {
     throw new Complaint(`PORT=${process.env.PORT} is not a port.`);
   if (!(await portIsFree(port)))
     throw new Complaint(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4781 ./start`);
+  if (!URL.canParse(process.env.PUBLIC_URL ?? ""))
+    throw new Complaint("PUBLIC_URL is no address, as https://harmostat.example.org is.");
   mkdirSync(homeFolder, { recursive: true });
-
-  const stopping: (() => Promise<unknown> | unknown)[] = [];
-  let ended = false;
-  const stop = async (code: number) => {
-    if (ended) return;
-    ended = true;
-    for (const step of stopping.reverse()) await Promise.resolve(step()).catch?.(() => {});
-    process.exit(code);
-  };
+  removeOldLogs(homeFolder);
   process.on("SIGINT", () => stop(0));
   process.on("SIGTERM", () => stop(0));
   process.on("SIGHUP", () => stop(0));
 
-  const url = process.env.DATABASE_URL ?? (await ownDatabase(stopping));
-  const applied = await applyMigrations(url);
+  const { url, appUrl } = await database();
+  const applied = await applyMigrations(url, appUrl);
   if (applied.length > 0)
     say(`Database: ${applied.length} ${applied.length === 1 ? "migration" : "migrations"} applied.`);
+  const complaint = appUrl === url ? null : await databaseComplaint("APP_DATABASE_URL", appUrl);
+  if (complaint) throw new Complaint(complaint);
+  if (appUrl === url)
+    say(
+      "The app works as the owner of its tables: whoever takes it over can change the log. APP_DATABASE_URL names another role.",
+    );
   const signIn = await fillEmptyDatabase(url, empty, homeFolder);
-  await standingsKept(url);
-  process.env.SESSION_SECRET ??= keptSecret();
+  await standingsKept(appUrl);
+  const made = () => randomBytes(32).toString("base64url");
+  process.env.SESSION_SECRET ??= keptSecret(
+    process.env.SESSION_SECRET_FILE ?? join(homeFolder, "session-secret"),
+    made,
+  );
 
   if (!dev && !buildIsCurrent()) {
     say("Building …");
     await buildApp("pipe");
   }
-  const { service, close } = dev ? await devService(url) : await builtService(url);
-  stopping.push(() => service.pool.end(), close);
+  const { service, close } = await (dev ? devService : builtService)(serviceOptions(appUrl));
+  stopping.push(() => service.end(), close);
   const server = await listen(service);
   stopping.push(() => closeServer(server));
-  say(`\nHarmostat stands at http://127.0.0.1:${port}`);
+  stopping.push(keepBackups(url));
+  say(`\nHarmostat stands at ${process.env.PUBLIC_URL}`);
   if (await nobodyYet(service.pool)) say("Nobody works here yet: open it and name the first lead.");
   else if (signIn) say(`Sign in as "${signIn.name}" with the password "${signIn.password}".`);
   say("Ctrl-C stops it.");
@@ -82,18 +117,29 @@ async function standingsKept(url: string): Promise<void> {
   await fillStandings(pool).finally(() => pool.end());
 }
 
-async function ownDatabase(stopping: (() => Promise<unknown> | unknown)[]): Promise<string> {
+/** The database as its owner and as the role that the app works as. */
+async function database(): Promise<{ url: string; appUrl: string }> {
+  const given = process.env.DATABASE_URL;
+  if (given === undefined) return ownDatabase();
+  const complaint = await databaseComplaint("DATABASE_URL", given);
+  if (complaint) throw new Complaint(complaint);
+  return { url: given, appUrl: process.env.APP_DATABASE_URL ?? given };
+}
+
+async function ownDatabase(): Promise<{ url: string; appUrl: string }> {
   claimFolder();
   stopping.push(() => rmSync(ownerFile, { force: true }));
   const cluster = await openCluster(join(homeFolder, "cluster"));
-  await cluster.start();
-  const watch = keepRunning(cluster);
+  // Before it is there, so that one that starts too slowly is stopped as well.
+  let watch: NodeJS.Timeout | undefined;
   stopping.push(async () => {
     clearInterval(watch);
     await cluster.stop();
   });
+  await cluster.start();
+  watch = keepRunning(cluster);
   await ensureDatabase(cluster, databaseName);
-  return cluster.url(databaseName);
+  return { url: cluster.url(databaseName), appUrl: cluster.appUrl(databaseName) };
 }
 
 const ownerFile = join(homeFolder, "owner.pid");
@@ -121,34 +167,38 @@ function processFolder(pid: number): string {
 function keepRunning(cluster: Cluster): NodeJS.Timeout {
   let starting = false;
   return setInterval(async () => {
-    if (starting || cluster.isRunning()) return;
+    if (starting || ended || cluster.isRunning()) return;
     starting = true;
     await cluster.start().catch((error: Error) => console.error(error.message));
     starting = false;
   }, 1500);
 }
 
-/** Signs the session cookie; made once, readable by the owner only. */
-function keptSecret(): string {
-  const file = join(homeFolder, "session-secret");
-  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString("base64url"), { mode: 0o600 });
-  return readFileSync(file, "utf8");
-}
+const serviceOptions = (databaseUrl: string): ServiceOptions => ({
+  databaseUrl,
+  sealKeyPem: sealKeyPem(),
+  onSeal: noteLastSeal,
+  home: homeFolder,
+  logFolder: join(homeFolder, "log"),
+  lastBackup: lastGoodBackup,
+  publicUrl: process.env.PUBLIC_URL ?? "",
+  trustedProxies: process.env.TRUSTED_PROXIES,
+});
 
 type Running = { service: Service; close: () => Promise<void> };
 
-async function builtService(url: string): Promise<Running> {
+async function builtService(options: ServiceOptions): Promise<Running> {
   const built = (await import(
     pathToFileURL(join(root, "build/server/index.js")).href
   )) as typeof import("../server/app");
-  const service = built.createService(url, join(homeFolder, "server.log"), join(root, "build/client"));
+  const service = await built.createService({ ...options, clientFolder: join(root, "build/client") });
   return { service, close: async () => {} };
 }
 
-async function devService(url: string): Promise<Running> {
+async function devService(options: ServiceOptions): Promise<Running> {
   const vite = await (await import("vite")).createServer({ root, server: { middlewareMode: true } });
   const loaded = (await vite.ssrLoadModule("./server/app.ts")) as typeof import("../server/app");
-  const service = loaded.createService(url, join(homeFolder, "server.log"));
+  const service = await loaded.createService(options);
   const app = (await import("express")).default();
   app.use(vite.middlewares);
   app.use(service.app);
@@ -174,5 +224,5 @@ main().catch((error: Error & { code?: string; stderr?: Buffer }) => {
     console.error(
       error instanceof Complaint ? error.message : `It did not start: ${error.message}\n${error.stderr ?? ""}`,
     );
-  process.exit(1);
+  return stop(1);
 });

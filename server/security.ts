@@ -1,37 +1,50 @@
 import { randomBytes } from "node:crypto";
 import type { RequestHandler } from "express";
+import helmet from "helmet";
 
-/** Headers of every answer; in development the tool's own inline scripts must run, so there is no nonce. */
-export const securityHeaders =
-  (development: boolean): RequestHandler =>
-  (_request, response, next) => {
-    const nonce = development ? undefined : randomBytes(16).toString("base64");
-    response.locals.nonce = nonce;
-    const inline = nonce ? `'nonce-${nonce}'` : "'unsafe-inline'";
-    const policy = [
-      "default-src 'self'",
-      `script-src 'self' ${inline}`,
-      `style-src 'self' ${inline}`,
-      "style-src-attr 'unsafe-inline'",
-      "font-src 'self'",
-      `connect-src 'self'${development ? " ws:" : ""}`,
-      "worker-src 'self'",
-      "img-src 'self' data: blob:",
-      "object-src 'none'",
-      "base-uri 'none'",
-      "form-action 'self'",
-      "frame-ancestors 'none'",
-    ];
-    response.set({
-      "Content-Security-Policy": policy.join("; "),
-      "X-Content-Type-Options": "nosniff",
-      "Referrer-Policy": "same-origin",
-      "Cross-Origin-Opener-Policy": "same-origin",
-      "Cross-Origin-Resource-Policy": "same-origin",
-      "Permissions-Policy": "camera=(self), microphone=(self), geolocation=()",
-    });
+/**
+ * Headers of every answer; in development the tool's own inline scripts must run, so there is no nonce.
+ *
+ * @param tls the app is reached by HTTPS: browsers shall never speak anything else with it
+ */
+export function securityHeaders(development: boolean, tls = false): RequestHandler[] {
+  const makeNonce: RequestHandler = (_request, response, next) => {
+    response.locals.nonce = development ? undefined : randomBytes(16).toString("base64");
+    response.set("Permissions-Policy", "camera=(self), microphone=(self), geolocation=()");
     next();
   };
+  const inline = (_request: unknown, response: unknown) => {
+    const { nonce } = (response as { locals: { nonce?: string } }).locals;
+    return nonce ? `'nonce-${nonce}'` : "'unsafe-inline'";
+  };
+  return [
+    makeNonce,
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'", inline],
+          styleSrc: ["'self'", inline],
+          styleSrcAttr: ["'unsafe-inline'"],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'", ...(development ? ["ws:"] : [])],
+          workerSrc: ["'self'"],
+          imgSrc: ["'self'", "data:", "blob:"],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      referrerPolicy: { policy: "same-origin" },
+      crossOriginOpenerPolicy: { policy: "same-origin" },
+      crossOriginResourcePolicy: { policy: "same-origin" },
+      strictTransportSecurity: tls ? { maxAge: 63_072_000, includeSubDomains: false } : false,
+      xFrameOptions: { action: "deny" },
+    }),
+  ];
+}
 
 /** A request that could change something must come from this site itself, on every route. */
 export const refuseCrossSite: RequestHandler = (request, response, next) => {
@@ -50,6 +63,21 @@ const hostOf = (origin: string): string | null => {
     return null;
   }
 };
+
+/** An address that no browser makes and no route can mean is answered before anything looks at it. */
+export const refuseOddAddress: RequestHandler = (request, response, next) => {
+  if (!/%(00|0[adAD])|\0/i.test(request.originalUrl) && decodes(request.path)) return next();
+  response.status(400).json({ refusal: { code: "not-understood", path: [], facts: {} } });
+};
+
+function decodes(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}
 
 /** Files of a machine, certificates and whole sheets are the only things that are large. */
 const takesFiles =

@@ -1,8 +1,11 @@
 /**
  * The app without a network: its files from a store filled at installation, pages and their data from the network while it is
- * there and from the last copy when it is not. What was never opened here leads to the offline page, which knows what this tablet
+ * there and from the last copy when it is not. Every copy is kept for the person for whom the server made it, is shown to nobody else, and ends
+ * with the day of their session. What was never opened here leads to the offline page, which knows what this tablet
  * holds. Nothing that changes something passes through here: posts go to the network or fail, and the outbox keeps them.
  */
+import { personHeader, personUntilHeader } from "../session/person-header";
+
 /** Filled in when it is built: the app's own files, and a name that changes with them. */
 declare const BUILT_FILES: string[];
 declare const BUILD_NAME: string;
@@ -10,16 +13,23 @@ declare const BUILD_NAME: string;
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const files = `harmostat files ${BUILD_NAME}`;
 /** Kept over releases: a page of an older one still opens, for its files are asked of the network first. */
-const pages = "harmostat pages";
+const pagesOf = (personId: string): string => `harmostat pages ${personId}`;
+const whoStore = "harmostat who";
+const whoKey = "/who";
 const offlinePage = "/offline";
 const patienceMs = 6000;
+
+/** Who and what an account holds is never kept, nor the ways in and out. */
+const neverKept = /^\/(people|account|sign-|first)/;
 
 worker.addEventListener("install", (event) => {
   event.waitUntil(
     (async () => {
       const store = await caches.open(files);
       await store.addAll(BUILT_FILES);
-      await keep(offlinePage);
+      // For nobody: it opens where the day of whoever was here is over.
+      const page = await fetch(offlinePage, { credentials: "omit", headers: { Accept: "text/html" } });
+      if (page.ok) await store.put(offlinePage, page);
       await worker.skipWaiting();
     })(),
   );
@@ -28,19 +38,22 @@ worker.addEventListener("install", (event) => {
 worker.addEventListener("activate", (event) => {
   event.waitUntil(
     (async () => {
-      const old = (await caches.keys()).filter((name) => name.startsWith("harmostat files") && name !== files);
+      const names = await caches.keys();
+      const old = names.filter((name) => name.startsWith("harmostat files") && name !== files);
       // The last release's files stay one release longer for tabs that still run it.
       for (const name of old.slice(0, -1)) await caches.delete(name);
+      // An earlier release kept pages without saying for whom.
+      await caches.delete("harmostat pages");
       await worker.clients.claim();
     })(),
   );
 });
 
 worker.addEventListener("message", (event) => {
-  const { keep: path, forget } = (event.data ?? {}) as { keep?: string; forget?: boolean };
-  if (forget) event.waitUntil(caches.delete(pages).then(() => keep(offlinePage)));
+  const { keep: path, forget } = (event.data ?? {}) as { keep?: string; forget?: string };
+  if (forget) event.waitUntil(caches.delete(pagesOf(forget)));
   // The first page is loaded before there is anybody here to keep it.
-  if (path?.startsWith("/") && !path.startsWith("/sign-")) event.waitUntil(keep(path));
+  if (path?.startsWith("/")) event.waitUntil(Promise.all([keep(path), keep(offlinePage)]));
 });
 
 worker.addEventListener("fetch", (event) => {
@@ -48,15 +61,57 @@ worker.addEventListener("fetch", (event) => {
   const url = new URL(request.url);
   if (request.method !== "GET" || url.origin !== worker.location.origin) return;
   if (url.pathname.startsWith("/assets/")) return event.respondWith(asset(request));
-  if (request.mode === "navigate") return event.respondWith(page(request, url));
-  if (url.pathname.endsWith(".data")) return event.respondWith(dataOf(request));
-  if (/^\/files\/|\.(svg|png|webmanifest)$/.test(url.pathname)) return event.respondWith(picture(request));
+  if (request.mode === "navigate") return event.respondWith(page(event, url));
+  if (url.pathname.endsWith(".data")) return event.respondWith(dataOf(event, url));
+  if (url.pathname.startsWith("/files/")) return event.respondWith(file(event, url));
 });
 
+type Who = { personId: string; until: string };
+let who: Who | null = null;
+
+/** For whom the server last answered here; nobody once the day of their session is over. */
+async function whoIsHere(): Promise<string> {
+  if (!who) {
+    const kept = await (await caches.open(whoStore)).match(whoKey);
+    who = kept ? ((await kept.json()) as Who) : { personId: "", until: "" };
+  }
+  if (who.personId === "" || who.until > new Date().toISOString()) return who.personId;
+  await caches.delete(pagesOf(who.personId));
+  return "";
+}
+
+/** Remembers for whom an answer was made, and keeps it for them where it may be kept. The answer itself waits for none of it. */
+function remember(event: ExtendableEvent, request: Request | string, response: Response, mayKeep: boolean): void {
+  const personId = response.headers.get(personHeader);
+  if (personId === null) return;
+  const now: Who =
+    personId === "nobody"
+      ? { personId: "", until: "" }
+      : { personId, until: response.headers.get(personUntilHeader) ?? "" };
+  const copy = mayKeep && now.personId !== "" ? response.clone() : null;
+  event.waitUntil(
+    (async () => {
+      if (who?.personId !== now.personId || who.until !== now.until) {
+        who = now;
+        await (await caches.open(whoStore)).put(whoKey, Response.json(now));
+      }
+      if (copy) await (await caches.open(pagesOf(now.personId))).put(request, copy);
+    })().catch(() => undefined),
+  );
+}
+
+async function copyOf(request: Request | string): Promise<Response | undefined> {
+  const personId = await whoIsHere();
+  return personId === "" ? undefined : (await caches.open(pagesOf(personId))).match(request);
+}
+
 async function keep(path: string): Promise<void> {
+  if (neverKept.test(path)) return;
   try {
     const response = await fetch(path, { headers: { Accept: "text/html" } });
-    if (response.ok && !response.redirected) await (await caches.open(pages)).put(path, response);
+    const personId = response.headers.get(personHeader);
+    if (!response.ok || response.redirected || personId === null || personId === "nobody") return;
+    await (await caches.open(pagesOf(personId))).put(path, response);
   } catch {
     // Away: the copy of before stays.
   }
@@ -71,18 +126,18 @@ async function withPatience(request: Request): Promise<Response> {
   return Promise.race([fetch(request), tired]);
 }
 
-async function page(request: Request, url: URL): Promise<Response> {
-  const store = await caches.open(pages);
+async function page(event: FetchEvent, url: URL): Promise<Response> {
+  const { request } = event;
   try {
     const response = await fetch(request);
-    const isPage = response.headers.get("Content-Type")?.startsWith("text/html");
-    if (response.ok && isPage && !response.redirected) await store.put(request, response.clone());
+    const isPage = response.headers.get("Content-Type")?.startsWith("text/html") ?? false;
+    remember(event, request, response, response.ok && isPage && !response.redirected && !neverKept.test(url.pathname));
     if (response.status < 500) return response;
-    return (await store.match(request)) ?? response;
+    return (await copyOf(request)) ?? response;
   } catch {
-    const known = await store.match(request);
+    const known = await copyOf(request);
     if (known) return known;
-    const offline = await store.match(offlinePage, { ignoreSearch: true });
+    const offline = (await copyOf(offlinePage)) ?? (await (await caches.open(files)).match(offlinePage));
     if (url.pathname === offlinePage && offline) return offline;
     // By a redirect, so that the page's own address fits what it was made for.
     if (offline) return Response.redirect(`${offlinePage}?to=${encodeURIComponent(url.pathname + url.search)}`, 302);
@@ -90,23 +145,24 @@ async function page(request: Request, url: URL): Promise<Response> {
   }
 }
 
-async function dataOf(request: Request): Promise<Response> {
-  const store = await caches.open(pages);
+async function dataOf(event: FetchEvent, url: URL): Promise<Response> {
+  const { request } = event;
   try {
     const response = await withPatience(request);
-    if (response.ok) await store.put(request, response.clone());
+    remember(event, request, response, response.ok && !neverKept.test(url.pathname));
     if (response.status < 500) return response;
-    return (await store.match(request)) ?? response;
+    return (await copyOf(request)) ?? response;
   } catch {
-    return (await store.match(request)) ?? Response.error();
+    return (await copyOf(request)) ?? Response.error();
   }
 }
 
-async function picture(request: Request): Promise<Response> {
-  const store = await caches.open(pages);
-  const known = await store.match(request);
+/** What is attached to an entry never changes: a copy is as good, for whom it was given to. */
+async function file(event: FetchEvent, url: URL): Promise<Response> {
+  const { request } = event;
+  const known = await copyOf(request);
   if (known) return known;
   const response = await fetch(request);
-  if (response.ok) await store.put(request, response.clone());
+  remember(event, request, response, response.ok && !neverKept.test(url.pathname));
   return response;
 }

@@ -1,163 +1,171 @@
-import { randomBytes } from "node:crypto";
-import {
-  createCookie,
-  createSessionStorage,
-  data,
-  type MiddlewareFunction,
-  type RouterContextProvider,
-  redirect,
-} from "react-router";
-import { isUnavailable, type Pool } from "~/data/postgres";
-import { type Person, personById, type Role } from "~/data/queries/people";
+import { data, type MiddlewareFunction, type RouterContextProvider, redirect } from "react-router";
+import type { Refusal, RefusalCode } from "~/core/quantity";
+import { isLocked, isMalformed, isUnavailable } from "~/data/postgres";
+import { forgetOldDevices, noteDevice } from "~/data/queries/devices";
+import type { Person, Role } from "~/data/queries/people";
 import {
   deleteExpiredSessions,
   deleteSession,
+  type How,
   insertSession,
-  sessionData,
+  openSession,
   sessionSeen,
-  updateSession,
 } from "~/data/queries/sessions";
 import type { Context } from "~/operations/context";
-import { personContext, poolContext } from "./request-context";
+import { Busy } from "~/operations/queue";
+import { onlyLookingHeader, refusalHeader } from "./person-header";
+import { poolContext, sessionContext } from "./request-context";
+import { deviceIdIn, newDevice, newSessionId, sessionClearing, sessionIdIn, sessionSetting } from "./session-cookie";
+import { dayMs, type SessionState, seenEveryMs, stateOf } from "./session-state";
 
-const lifeSeconds = 60 * 60 * 24 * 14;
+type Asking = Readonly<RouterContextProvider>;
 
-const cookie = createCookie("harmostat", {
-  httpOnly: true,
-  sameSite: "lax",
-  path: "/",
-  maxAge: lifeSeconds,
-  secrets: [process.env.SESSION_SECRET ?? randomBytes(32).toString("hex")],
-  secure: process.env.SECURE_COOKIES === "1",
-});
-
-type SessionData = { personId: string };
-
-const expiry = (expires: Date | undefined) => expires ?? new Date(Date.now() + lifeSeconds * 1000);
-const personOf = (values: Partial<SessionData>) => values.personId ?? null;
-
-/** When a session was last used is noted no oftener than this. */
-const seenEveryMs = 5 * 60_000;
-
-/** Sessions stand in a table, so that they can be ended and outlive the server; the cookie holds a signed random id. */
-const storage = (pool: Pool, device = "") =>
-  createSessionStorage<SessionData>({
-    cookie,
-    async createData(values, expires) {
-      const id = randomBytes(24).toString("base64url");
-      await insertSession(pool, {
-        id,
-        data: values,
-        personId: personOf(values),
-        expires: expiry(expires),
-        now: new Date(),
-        device,
-      });
-      return id;
-    },
-    async readData(id) {
-      const now = new Date();
-      const found = await sessionData(pool, id, now);
-      if (found && now.getTime() - found.seenAt.getTime() > seenEveryMs) await sessionSeen(pool, id, now);
-      return (found?.data ?? null) as SessionData | null;
-    },
-    updateData: (id, values, expires) => updateSession(pool, id, values, personOf(values), expiry(expires)),
-    deleteData: (id) => deleteSession(pool, id),
-  });
-
-/** Begins a session in the place of the one that the request came with, and clears away those that have run out. */
-export async function beginSession(
-  context: Readonly<RouterContextProvider>,
-  request: Request,
-  personId: string,
-): Promise<string> {
+/**
+ * Begins a session in the place of the one that the request came with, and clears away those that have run out. The browser is known from
+ * then on as one that has signed this person in.
+ *
+ * @returns the cookies to set
+ */
+export async function beginSession(context: Asking, request: Request, personId: string, how: How): Promise<Headers> {
   const pool = context.get(poolContext);
-  await deleteExpiredSessions(pool, new Date());
-  const { getSession, commitSession, destroySession } = storage(pool, deviceOf(request));
-  await destroySession(await getSession(request.headers.get("cookie")));
-  const session = await getSession();
-  session.set("personId", personId);
-  return commitSession(session);
+  const now = new Date();
+  const header = request.headers.get("cookie");
+  const before = await sessionIdIn(header);
+  await deleteExpiredSessions(pool, now);
+  await forgetOldDevices(pool, new Date(now.getTime() - 400 * 86_400_000));
+  if (before) await deleteSession(pool, before);
+  const headers = new Headers();
+  const known = await deviceIdIn(header);
+  const device = known ? { id: known, setting: null } : await newDevice();
+  if (device.setting) headers.append("Set-Cookie", device.setting);
+  await noteDevice(pool, device.id, personId, now);
+  const id = newSessionId();
+  const expires = new Date(now.getTime() + dayMs);
+  await insertSession(pool, { id, personId, how, expires, now, device: deviceOf(request), deviceId: device.id });
+  headers.append("Set-Cookie", await sessionSetting(id, expires));
+  return headers;
 }
 
-export async function endSession(context: Readonly<RouterContextProvider>, request: Request): Promise<string> {
-  const { getSession, destroySession } = storage(context.get(poolContext));
-  return destroySession(await getSession(request.headers.get("cookie")));
+export async function endSession(context: Asking, request: Request): Promise<string> {
+  const id = await sessionIdIn(request.headers.get("cookie"));
+  if (id) await deleteSession(context.get(poolContext), id);
+  return sessionClearing();
 }
 
 /** Id of the session that a request came with; empty without one. */
-export async function sessionIdOf(context: Readonly<RouterContextProvider>, request: Request): Promise<string> {
-  return (await storage(context.get(poolContext)).getSession(request.headers.get("cookie"))).id;
-}
+export const sessionIdOf = async (request: Request): Promise<string> =>
+  (await sessionIdIn(request.headers.get("cookie"))) ?? "";
 
 /** What one knows a device by in a list: what its browser says of itself, no more than a line. */
 const deviceOf = (request: Request): string => (request.headers.get("user-agent") ?? "").slice(0, 200);
 
-/** Who is signed in is asked of the database once a request, by the first that wants to know. */
+/** Whose session it is is asked of the database once a request, by the first that wants to know. */
 export const rememberPerson: MiddlewareFunction<Response> = ({ request, context }, next) => {
-  let asked: Promise<Person | null> | undefined;
-  context.set(personContext, () => {
-    asked ??= currentPerson(context, request);
+  let asked: Promise<SessionState> | undefined;
+  context.set(sessionContext, () => {
+    asked ??= currentState(context, request);
     return asked;
   });
   return next();
 };
 
-/** Who is signed in, or nobody. */
-export const signedInPerson = (context: Readonly<RouterContextProvider>): Promise<Person | null> =>
-  context.get(personContext)();
-
-async function currentPerson(context: Readonly<RouterContextProvider>, request: Request): Promise<Person | null> {
+async function currentState(context: Asking, request: Request): Promise<SessionState> {
   const pool = context.get(poolContext);
-  const header = request.headers.get("cookie");
-  if (!header) return null;
-  const session = await storage(pool).getSession(header);
-  const personId = session.get("personId");
-  return personId ? personById(pool, personId) : null;
+  const id = await sessionIdIn(request.headers.get("cookie"));
+  if (!id) return { is: "none" };
+  const now = new Date();
+  const state = stateOf(await openSession(pool, id, now), now);
+  const quiet = request.headers.has(onlyLookingHeader);
+  if (state.is === "open" && !quiet && now.getTime() - state.session.seenAt.getTime() > seenEveryMs)
+    await sessionSeen(pool, id, now);
+  return state;
 }
+
+export const sessionState = (context: Asking): Promise<SessionState> => context.get(sessionContext)();
+
+/** Who is signed in, or nobody; who was away too long is nobody until they have shown that it is they. */
+export async function signedInPerson(context: Asking): Promise<Person | null> {
+  const state = await sessionState(context);
+  return state.is === "open" ? state.session.person : null;
+}
+
+const asked = (context: Asking, { session }: Extract<SessionState, { is: "open" }>): Context => ({
+  pool: context.get(poolContext),
+  person: session.person,
+  now: new Date(),
+  how: session.how,
+  shared: session.shared,
+});
+
+type Open = Extract<SessionState, { is: "open" }>;
+const isOpen = (state: SessionState): state is Open => state.is === "open";
 
 /**
  * The signed-in person with one of the roles, and the database: for every loader and action of a page. Nobody signed in goes
  * to the sign-in page and comes back; a database that is away gives the calm page for that.
  */
 export async function asPerson<T>(
-  context: Readonly<RouterContextProvider>,
+  context: Asking,
   request: Request,
   roles: readonly Role[],
   work: (asked: Context) => Promise<T>,
 ): Promise<T> {
   return withDatabase(async () => {
-    const person = await signedInPerson(context);
-    if (!person) throw redirect(`/sign-in?to=${encodeURIComponent(pathOf(request))}`);
-    if (!roles.includes(person.role)) throw data({ code: "role" }, { status: 403 });
-    return work({ pool: context.get(poolContext), person, now: new Date() });
+    const state = await sessionState(context);
+    if (!isOpen(state)) throw redirect(`/sign-in?to=${encodeURIComponent(pathOf(request))}`);
+    if (!roles.includes(state.session.person.role)) throw data({ code: "role" }, { status: 403 });
+    return work(asked(context, state));
   });
 }
 
 /** The same for what a page's script fetches: answers in JSON, never a redirect. */
 export async function asPersonJson(
-  context: Readonly<RouterContextProvider>,
+  context: Asking,
   roles: readonly Role[],
   work: (asked: Context) => Promise<Response>,
 ): Promise<Response> {
+  return answering(async () => {
+    const state = await sessionState(context);
+    if (!isOpen(state)) return refusalResponse(401, "signed-out", { [refusalHeader]: "signed-out" });
+    if (!roles.includes(state.session.person.role)) return refusalResponse(403, "role");
+    return work(asked(context, state));
+  });
+}
+
+/** A database that is away or busy, and what is no id at all, answered in JSON. */
+export async function answering(work: () => Promise<Response>): Promise<Response> {
   try {
-    const person = await signedInPerson(context);
-    if (!person) return refusalResponse(401, "signed-out");
-    if (!roles.includes(person.role)) return refusalResponse(403, "role");
-    return await work({ pool: context.get(poolContext), person, now: new Date() });
+    return await work();
   } catch (error) {
+    if (isBusy(error)) return busyResponse();
+    if (isMalformed(error)) return refusalResponse(400, "not-understood");
     if (isUnavailable(error)) return refusalResponse(503, "database-away");
     throw error;
   }
 }
 
-export const refusalResponse = (status: number, code: string): Response =>
-  Response.json({ refusal: { code, path: [], facts: {} } }, { status });
+export const refusalResponse = (status: number, code: RefusalCode, headers?: HeadersInit): Response =>
+  Response.json({ refusal: { code, path: [], facts: {} } }, { status, headers });
+
+/** The line is too long, or somebody holds what is wanted: the same a moment later goes through. */
+export const isBusy = (error: unknown): boolean => error instanceof Busy || isLocked(error);
+
+const retryAfter = { "Retry-After": "5" };
+export const busyResponse = (): Response => refusalResponse(503, "busy", retryAfter);
+
+/** Too many tries are 429 and say when the next may come; anything else that is refused has the status given. */
+export function statusOf(refusal: Refusal, otherwise: number): { status: number; headers?: HeadersInit } {
+  return refusal.code === "too-many-tries"
+    ? { status: 429, headers: { "Retry-After": String(refusal.facts.seconds) } }
+    : { status: otherwise };
+}
 
 export async function withDatabase<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {
+    if (isBusy(error)) throw data({ code: "busy" }, { status: 503, headers: retryAfter });
+    if (isMalformed(error)) throw data({ code: "not-understood" }, { status: 400 });
     if (isUnavailable(error)) throw data({ code: "database-away" }, { status: 503 });
     throw error;
   }

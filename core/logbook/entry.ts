@@ -167,9 +167,11 @@ export type Bodies = {
     provisional: Provisional[];
     saw: string[] | null;
     unproven: UnprovenRun[];
+    /** By what the signer showed that it is they; left out where nobody asked. */
+    provenBy?: "pin" | "password";
   };
   /** Of a lead, beside the signature that it names. */
-  countersignature: { comment: string };
+  countersignature: { comment: string; provenBy?: "password" };
   correction: { text: string; voids: boolean };
   "open-point": { text: string };
   /** Names the entry that opened it. */

@@ -17,8 +17,40 @@ export function openPool(connectionString: string, report: (error: Error) => voi
     connectionTimeoutMillis: 3000,
     idleTimeoutMillis: 30_000,
     statement_timeout: 15_000,
+    // Who waits for a row that somebody else holds is told so before they hold up others as well.
+    lock_timeout: 4_000,
+    // Of a server that has gone silent.
+    query_timeout: 20_000,
     application_name: "harmostat",
   });
   pool.on("error", report);
+  return pool;
+}
+
+/** For migrations, imports and backups by the owner of the tables: they wait for each other as long as it takes. */
+export function openOwnerPool(connectionString: string): Pool {
+  const pool = new pg.Pool({
+    connectionString,
+    types,
+    max: 4,
+    connectionTimeoutMillis: 5000,
+    application_name: "harmostat owner",
+  });
+  pool.on("error", () => {});
+  return pool;
+}
+
+/** One connection for asking whether the database answers; short of patience, and in nobody's line. */
+export function openHealthPool(connectionString: string): Pool {
+  const pool = new pg.Pool({
+    connectionString,
+    types,
+    max: 1,
+    connectionTimeoutMillis: 2000,
+    statement_timeout: 2000,
+    query_timeout: 2500,
+    application_name: "harmostat health",
+  });
+  pool.on("error", () => {});
   return pool;
 }

@@ -21,8 +21,8 @@ export const attachmentContent = (db: Database, workshopId: string, entryId: str
 export const attachmentDigest = (db: Database, entryId: string) =>
   maybeOne(
     db,
-    sql`select encode(sha256(content), 'hex') as digest from attachment where entry_id = ${entryId}`,
-    (row) => String(row.digest),
+    sql`select encode(sha256(content), 'hex') as digest, media_type from attachment where entry_id = ${entryId}`,
+    (row) => ({ digest: row.digest as string, mediaType: row.media_type as string }),
   );
 
 export const insertAttachment = (

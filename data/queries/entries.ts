@@ -87,7 +87,7 @@ async function namedEntries(db: Database, statement: Statement): Promise<NamedEn
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
   );
 
 /** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
@@ -95,7 +95,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
   const like = containing(words);
   return namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq < ${beforeSeq}
           and (${words} = '' or e.kind ilike ${like} or e.body::text ilike ${like} or p.name ilike ${like}
             or e.stage_id in (select id from stage where machine_id = ${machineId} and name ilike ${like}))
@@ -107,7 +107,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
 export const logbookFrom = (db: Database, machineId: string, afterSeq: number, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq > ${afterSeq} order by e.seq limit ${size}`,
   );
 
@@ -123,7 +123,7 @@ export const lastNumber = (db: Database, machineId: string) =>
 export const correctionsOf = (db: Database, ids: readonly string[]) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.names_entry = any(${ids}) and e.kind = 'correction' order by e.seq`,
   );
 
@@ -142,7 +142,7 @@ export const lastUsage = (db: Database, machineId: string) =>
 export const usageReadings = (db: Database, machineId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'usage' order by e.seq desc limit ${size}`,
   );
 
@@ -150,7 +150,7 @@ export const usageReadings = (db: Database, machineId: string, size: number) =>
 export const attachmentsOf = (db: Database, machineId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'attachment' order by e.seq desc limit ${size}`,
   );
 
@@ -183,7 +183,7 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
 export const roundsOfStage = async (db: Database, stageId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.stage_id = ${stageId} and e.kind = 'round' and e.body->>'phase' <> 'set' order by e.seq desc limit ${size}`,
   );
 
@@ -209,8 +209,23 @@ export const recentStageWork = async (db: Database, stageId: string, size: numbe
 export const earlierProofs = (db: Database, stageId: string, jobId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, p.name as account_name from entry e join person p on p.id = e.made_by
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.stage_id = ${stageId} and e.kind = 'proof' and e.job_id is distinct from ${jobId} order by e.seq desc limit ${size}`,
+  );
+
+/** The names that entries of earlier formats, which hold none, were made under: of a machine or one of its jobs, by person. */
+export const namesBeside = async (
+  db: Database,
+  machineId: string,
+  jobId: string | null,
+): Promise<Record<string, string>> =>
+  Object.fromEntries(
+    await many(
+      db,
+      sql`select distinct p.id, coalesce(p.signed_as, p.name) as name from entry e join person p on p.id = e.made_by
+          where e.machine_id = ${machineId} and e.format < 3 and (${jobId}::uuid is null or e.job_id = ${jobId})`,
+      (row) => [row.id as string, row.name as string],
+    ),
   );
 
 const toStored = (row: Row): StoredEntry & { format: number } => ({
@@ -227,6 +242,13 @@ async function withStoredReadings(db: Database, items: (StoredEntry & { format: 
   }
   return items.map(({ entry, previousHash, hash }) => ({ entry, previousHash, hash }));
 }
+
+/** An entry with the digest of what it was made from, for telling the same thing sent again; null of earlier releases. */
+export const submittedEntry = (db: Database, id: string) =>
+  maybeOne(db, sql`select * from entry where id = ${id}`, (row) => ({
+    entry: toEntry(row),
+    submitted: (row.submitted ?? null) as Buffer | null,
+  }));
 
 export const entryById = (db: Database, id: string) =>
   maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
@@ -246,15 +268,18 @@ export const chainPage = async (db: Database, machineId: string, afterSeq: numbe
 export const storedOfJob = async (db: Database, jobId: string) =>
   withStoredReadings(db, await many(db, sql`select * from entry where job_id = ${jobId} order by seq`, toStored));
 
-export async function insertEntry(db: Database, { entry, previousHash, hash }: StoredEntry): Promise<void> {
+export async function insertEntry(
+  db: Database,
+  { entry, previousHash, hash, submitted }: StoredEntry & { submitted: Buffer | null },
+): Promise<void> {
   const e = entry;
   await none(
     db,
     sql`insert into entry (id, machine_id, seq, job_id, stage_id, kind, body, names_entry, made_by, made_at, recorded_at,
-          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash, made_by_name, format)
+          usage, geometry_id, adjuster_id, limits_id, previous_hash, hash, made_by_name, format, submitted)
         values (${e.id}, ${e.machineId}, ${e.seq}, ${e.jobId}, ${e.stageId}, ${e.kind}, ${JSON.stringify(e.body)},
           ${e.namesEntry}, ${e.madeBy}, ${e.madeAt}, ${e.recordedAt}, ${e.usage}, ${e.geometryId}, ${e.adjusterId},
-          ${e.limitsId}, ${previousHash}, ${hash}, ${e.madeByName}, ${thisFormat})`,
+          ${e.limitsId}, ${previousHash}, ${hash}, ${e.madeByName}, ${thisFormat}, ${submitted})`,
   );
   if (e.readings.length > 0) await insertReadings(db, e.id, e.readings);
 }

@@ -83,7 +83,7 @@ export const signedJobs = (
   const like = containing(words);
   return many(
     db,
-    sql`select j.*, p.name as opened_by_name, m.name as machine_name, e.made_at as signed_at, q.name as signed_by_name,
+    sql`select j.*, p.name as opened_by_name, m.name as machine_name, e.made_at as signed_at, coalesce(e.made_by_name, q.signed_as, q.name) as signed_by_name,
           array(select stage_id from job_stage where job_id = j.id order by position) as stage_ids,
           array(select s.name from job_stage js join stage s on s.id = js.stage_id where js.job_id = j.id order by js.position) as stage_names
         from job j join machine m on m.id = j.machine_id join person p on p.id = j.opened_by

@@ -99,6 +99,14 @@ export const keepUsage = (db: Database, id: string, reading: number | null, tota
 
 export type ChainHead = { count: number; hash: Buffer; usageTotal: number | null };
 
+/** The head of a machine's chain as it stands, without holding up anybody. */
+export const headOf = (db: Database, machineId: string) =>
+  one(
+    db,
+    sql`select entry_count, head_hash, usage_total from machine where id = ${machineId}`,
+    (row): ChainHead => ({ count: row.entry_count, hash: row.head_hash, usageTotal: row.usage_total }),
+  );
+
 /** The head of a machine's chain, its row locked until the transaction ends. */
 export const lockHead = (db: Database, machineId: string) =>
   one(

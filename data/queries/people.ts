@@ -10,7 +10,11 @@ export type Person = {
   role: Role;
   timeZone: string;
   preferences: Preferences;
+  /** When the workshop wants a signature proven by the PIN or password of who signs. */
+  signAsks: SignAsks;
 };
+
+export type SignAsks = "always" | "shared" | "never";
 
 /** How somebody wants to be shown things; what is left out is as usual. */
 export type Preferences = {
@@ -30,15 +34,17 @@ export type Account = {
   createdAt: string;
   /** Null: still here. */
   leftAt: string | null;
+  struckAt: string | null;
 };
 
-const toPerson = (row: Row): Person => ({
+export const toPerson = (row: Row): Person => ({
   id: row.id,
   workshopId: row.workshop_id,
   name: row.name,
   role: row.role,
   timeZone: row.time_zone,
   preferences: row.preferences,
+  signAsks: row.sign_asks,
 });
 
 const toAccount = (row: Row): Account => ({
@@ -49,16 +55,17 @@ const toAccount = (row: Row): Account => ({
   hasPin: row.has_pin,
   createdAt: row.created_at.toISOString(),
   leftAt: row.left_at?.toISOString() ?? null,
+  struckAt: row.struck_at?.toISOString() ?? null,
 });
 
-const accounts = sql`select id, name, sign_in, role, pin_hash is not null as has_pin, created_at, left_at from person`;
-const people = sql`select p.*, w.time_zone from person p join workshop w on w.id = p.workshop_id`;
+const accounts = sql`select id, name, sign_in, role, pin_hash is not null as has_pin, created_at, left_at, struck_at from person`;
+const people = sql`select p.*, w.time_zone, w.sign_asks from person p join workshop w on w.id = p.workshop_id`;
 
-/** Who has left has no way in any more. */
 /** What an account is called now. */
 export const nameOfPerson = (db: Database, id: string) =>
   one(db, sql`select name from person where id = ${id}`, (row) => row.name as string);
 
+/** Who has left has no way in any more. */
 export const personById = (db: Database, id: string) =>
   maybeOne(db, sql`${people} where p.id = ${id} and p.left_at is null`, toPerson);
 
@@ -119,13 +126,45 @@ export const updateAccount = (db: Database, id: string, a: { name: string; signI
   none(db, sql`update person set name = ${a.name}, sign_in = ${a.signIn}, role = ${a.role} where id = ${id}`);
 
 export const setLeft = (db: Database, id: string, at: Date | null) =>
-  none(db, sql`update person set left_at = ${at} where id = ${id}`);
+  none(
+    db,
+    at
+      ? sql`update person set left_at = ${at}, pin_hash = null, pin_wrong = 0 where id = ${id}`
+      : sql`update person set left_at = null where id = ${id}`,
+  );
 
 export const setPassword = (db: Database, id: string, hash: string) =>
-  none(db, sql`update person set password_hash = ${hash} where id = ${id}`);
+  none(db, sql`update person set password_hash = ${hash}, pin_wrong = 0 where id = ${id}`);
 
 export const setPinHash = (db: Database, id: string, hash: string | null) =>
-  none(db, sql`update person set pin_hash = ${hash} where id = ${id}`);
+  none(db, sql`update person set pin_hash = ${hash}, pin_wrong = 0 where id = ${id}`);
+
+/** Takes one of the tries that a PIN has; false where none is left. */
+export const takePinTry = async (db: Database, id: string, most: number): Promise<boolean> =>
+  (await maybeOne(
+    db,
+    sql`update person set pin_wrong = pin_wrong + 1 where id = ${id} and pin_wrong < ${most} returning id`,
+    () => true,
+  )) ?? false;
+
+export const clearPinTries = (db: Database, id: string) =>
+  none(db, sql`update person set pin_wrong = 0 where id = ${id} and pin_wrong > 0`);
+
+export const setSignAsks = (db: Database, workshopId: string, asks: SignAsks) =>
+  none(db, sql`update workshop set sign_asks = ${asks} where id = ${workshopId}`);
+
+/** Takes a name off an account for good; what its owner signed keeps it. */
+export const strikeName = (db: Database, id: string, name: string, signIn: string, at: Date) =>
+  none(
+    db,
+    sql`update person set name = ${name}, sign_in = ${signIn}, pin_hash = null, password_hash = '', preferences = '{}', struck_at = ${at}
+        where id = ${id}`,
+  );
+
+export const insertAccountEvent = (
+  db: Database,
+  e: { id: string; personId: string; what: "password-reset" | "struck" | "exported"; madeBy: string | null; at: Date },
+) => none(db, sql`insert into account_event values (${e.id}, ${e.personId}, ${e.what}, ${e.madeBy}, ${e.at})`);
 
 export const setPreferences = (db: Database, id: string, preferences: Preferences) =>
   none(db, sql`update person set preferences = ${JSON.stringify(preferences)} where id = ${id}`);

@@ -1,31 +1,57 @@
 import { type Database, many, maybeOne, none, one, sql } from "../postgres";
+import { type Person, toPerson } from "./people";
 
+/** How somebody signed in: a PIN opens less. */
+export type How = "password" | "pin";
 export type KeptSession = { id: string; beganAt: string; seenAt: string; device: string };
+
+/** A session with whose it is, as a request finds it. */
+export type OpenSession = {
+  id: string;
+  person: Person;
+  how: How;
+  hasPin: boolean;
+  seenAt: Date;
+  expires: Date;
+  /** Several people use the browser. */
+  shared: boolean;
+};
 
 export const insertSession = (
   db: Database,
-  s: { id: string; data: object; personId: string | null; expires: Date; now: Date; device: string },
+  s: { id: string; personId: string; how: How; expires: Date; now: Date; device: string; deviceId: Buffer | null },
 ) =>
   none(
     db,
-    sql`insert into session (id, person_id, data, expires_at, began_at, seen_at, device)
-        values (${s.id}, ${s.personId}, ${JSON.stringify(s.data)}, ${s.expires}, ${s.now}, ${s.now}, ${s.device})`,
+    sql`insert into session (id, person_id, data, expires_at, began_at, seen_at, device, how, device_id)
+        values (${s.id}, ${s.personId}, '{}', ${s.expires}, ${s.now}, ${s.now}, ${s.device}, ${s.how}, ${s.deviceId})`,
   );
 
-export const sessionData = (db: Database, id: string, now: Date) =>
-  maybeOne(db, sql`select data, seen_at from session where id = ${id} and expires_at > ${now}`, (row) => ({
-    data: row.data as Record<string, unknown>,
-    seenAt: row.seen_at as Date,
-  }));
-
-export const updateSession = (db: Database, id: string, data: object, personId: string | null, expires: Date) =>
-  none(
+/** Who has left has no session any more. */
+export const openSession = (db: Database, id: string, now: Date) =>
+  maybeOne(
     db,
-    sql`update session set data = ${JSON.stringify(data)}, person_id = ${personId}, expires_at = ${expires} where id = ${id}`,
+    sql`select s.id as session_id, s.how, s.seen_at, s.expires_at, coalesce(d.shared, false) as shared, p.*, w.time_zone, w.sign_asks
+        from session s join person p on p.id = s.person_id join workshop w on w.id = p.workshop_id
+          left join device d on d.id = s.device_id
+        where s.id = ${id} and s.expires_at > ${now} and p.left_at is null`,
+    (row): OpenSession => ({
+      id: row.session_id,
+      person: toPerson(row),
+      how: row.how,
+      hasPin: row.pin_hash !== null,
+      seenAt: row.seen_at,
+      expires: row.expires_at,
+      shared: row.shared,
+    }),
   );
 
 export const sessionSeen = (db: Database, id: string, now: Date) =>
   none(db, sql`update session set seen_at = ${now} where id = ${id}`);
+
+/** After the password was given in a session that a PIN began. */
+export const raiseSession = (db: Database, id: string) =>
+  none(db, sql`update session set how = 'password' where id = ${id}`);
 
 export const deleteSession = (db: Database, id: string) => none(db, sql`delete from session where id = ${id}`);
 

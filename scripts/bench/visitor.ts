@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { lead } from "../../demo/works";
+import { personHeader, personOf } from "../lib/as-person";
 
 /** A signed-in visitor of a running app, without a browser. */
 export type Visitor = {
@@ -15,8 +16,13 @@ export async function visitor(base: string): Promise<Visitor> {
     .getSetCookie()
     .map((c) => c.split(";")[0])
     .join("; ");
+  // Every write says whose it is.
+  const personId = await personOf(base, cookie);
   const answered = async (path: string, init: RequestInit = {}) => {
-    const response = await fetch(base + path, { ...init, headers: { ...headers, cookie, ...init.headers } });
+    const response = await fetch(base + path, {
+      ...init,
+      headers: { ...headers, cookie, [personHeader]: personId, ...init.headers },
+    });
     if (!response.ok) throw new Error(`${path} answered ${response.status}: ${(await response.text()).slice(0, 200)}`);
     return response.text();
   };

@@ -4,6 +4,7 @@ import { readdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { build } from "vite";
 import { stampBuild } from "./build-stamp";
+import { compressFiles } from "./compress-files";
 
 const root = resolve(import.meta.dirname, "../..");
 const client = join(root, "build/client");
@@ -16,6 +17,7 @@ export async function buildApp(output: "inherit" | "pipe"): Promise<void> {
     env: { ...process.env, NODE_ENV: "production" },
   });
   await buildServiceWorker();
+  compressFiles(client);
   stampBuild();
 }
 

@@ -3,6 +3,7 @@ import { join, resolve } from "node:path";
 import type { Pool } from "../../data/postgres";
 import { people } from "../../demo/people";
 import { lead } from "../../demo/works";
+import { personHeader, personOf } from "./as-person";
 
 const root = resolve(import.meta.dirname, "../..");
 
@@ -17,7 +18,10 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/first": { look: "anyone", send: "anyone" },
   "/account": { look: "signed-in", send: "signed-in" },
   "/account/switch": { look: "signed-in", send: "signed-in" },
+  "/account/unlock": { look: null, send: "anyone" },
+  "/account/data.json": { look: "signed-in", send: null },
   "/people": { look: "lead", send: "lead" },
+  "/people/:personId/data.json": { look: "lead", send: null },
   "/room": { look: null, send: "anyone" },
   "/offline": { look: "anyone", send: null },
   "/points": { look: null, send: "work" },
@@ -135,6 +139,7 @@ export async function roleMatrix(base: string, ids: Record<string, string>): Pro
   for (const path of Object.keys(rules)) if (!all.includes(path)) wrong.push(`${path}: there is no such route`);
   for (const role of roles) {
     let cookie = await cookieOf(base, role);
+    const personId = await personOf(base, cookie);
     for (const path of all) {
       const rule = rules[path];
       if (!rule) continue;
@@ -145,7 +150,12 @@ export async function roleMatrix(base: string, ids: Record<string, string>): Pro
       ] as const) {
         if (who === null) continue;
         asked++;
-        const headers = { Origin: base, cookie, ...(method === "POST" ? { "Content-Type": contentOf(path) } : {}) };
+        const headers = {
+          Origin: base,
+          cookie,
+          [personHeader]: personId,
+          ...(method === "POST" ? { "Content-Type": contentOf(path) } : {}),
+        };
         const body = method === "POST" ? (contentOf(path) === "application/json" ? "{}" : "") : undefined;
         const response = await fetch(url, { method, headers, body, redirect: "manual" });
         await response.arrayBuffer();
@@ -169,7 +179,7 @@ export async function idsForRoles(
 ): Promise<Record<string, string>> {
   const { rows } = await pool.query(
     `select (select id from store_item limit 1) as "itemId", (select id from instrument limit 1) as "instrumentId",
-      (select entry_id from attachment limit 1) as "entryId",
+      (select entry_id from attachment limit 1) as "entryId", (select id from person limit 1) as "personId",
       (select s.id from stage s where s.kind = 'gear-pair' and s.retired_at is null limit 1) as "stageId"`,
   );
   return { ...known, ...rows[0], what: "limits", tool: "fit", sheet: "stores", certificateId: rows[0].itemId };

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
 import { freePort, openCluster, waitUntil } from "./cluster";
-import { applyMigrations, ensureDatabase } from "./database";
+import { ensureDatabase } from "./database";
 
 export type ThrowawayApp = { base: string; port: number; pid: number; databaseUrl: string; clusterFolder: string };
 
@@ -17,11 +17,16 @@ export async function withThrowawayApp<T>(work: (app: ThrowawayApp) => Promise<T
     await cluster.start();
     await ensureDatabase(cluster, "throwaway");
     const databaseUrl = cluster.url("throwaway");
-    await applyMigrations(databaseUrl);
     const app = spawn(process.execPath, ["--import", "tsx", "scripts/start.ts"], {
       cwd: resolve(import.meta.dirname, "../.."),
       stdio: ["ignore", "ignore", "inherit"],
-      env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port) },
+      env: {
+        ...process.env,
+        DATABASE_URL: databaseUrl,
+        APP_DATABASE_URL: cluster.appUrl("throwaway"),
+        HARMOSTAT_HOME: join(clusterFolder, "home"),
+        PORT: String(port),
+      },
     });
     try {
       await waitUntil(() => answers(base), 120_000, "the app did not start");

@@ -1,6 +1,8 @@
+import { generateKeyPairSync } from "node:crypto";
 import { v7 } from "uuid";
 import { describe, expect, test } from "vitest";
 import type { EntryOf } from "~/core/logbook";
+import { seededRandom } from "~/core/practice";
 import { mustHold, type Result } from "~/core/quantity";
 import { transaction } from "~/data/postgres";
 import { driveLineOf } from "~/data/queries/drive-lines";
@@ -24,10 +26,11 @@ import { closePoint, openPoint } from "~/operations/open-point";
 import { planVisit } from "~/operations/plan-visit";
 import { reviseStage } from "~/operations/revise-stage";
 import { saveDriveLine } from "~/operations/save-drive-line";
+import { sealKeyOf } from "~/operations/seal";
 import { signJob } from "~/operations/sign-job";
 import { verifyChain } from "~/operations/verify-chain";
 import { verifyExport } from "~/operations/verify-export";
-import { freshWorks, stageInput } from "./fixture";
+import { freshWorks, stageInput, testKey } from "./fixture";
 
 const works = freshWorks();
 const at = () => new Date().toISOString();
@@ -365,28 +368,64 @@ describe("an exported logbook", () => {
   const exported = async (jobId: string | null = null) => {
     const machine = await machineById(works.pool, works.lead.workshopId, works.machineId);
     let text = "";
-    for await (const piece of exportLogbook(works.pool, machine as NonNullable<typeof machine>, new Date(), jobId))
+    for await (const piece of exportLogbook(
+      works.pool,
+      machine as NonNullable<typeof machine>,
+      new Date(),
+      testKey,
+      jobId,
+    ))
       text += piece;
-    return JSON.parse(text);
+    return text;
   };
+  const check = (text: string) => verifyExport(text, testKey.publicKey);
   test("is whole by itself, of a machine and of a job", async () => {
     const whole = await exported();
-    expect(verifyExport(whole)).toMatchObject({ breaks: null, entries: whole.head.seq });
+    expect(check(whole)).toMatchObject({ breaks: null, entries: JSON.parse(whole).head.seq });
     const job = await works.openJob();
     mustHold(await works.entry(job, works.round()));
-    expect(verifyExport(await exported(job))).toMatchObject({ breaks: null, entries: 2 });
+    expect(check(await exported(job))).toMatchObject({ breaks: null, entries: 2 });
+    // Without the workshop's key it is checked against the one it names itself.
+    expect(verifyExport(whole, null)).toMatchObject({ breaks: null, signedWith: testKey.id.toString("hex") });
   });
-  test.each<[string, (file: { entries: { seq: number; body: object; readings: unknown[] }[] }) => void, string]>([
-    ["an entry changed", (file) => Object.assign(file.entries[4]?.body ?? {}, { text: "other" }), "content-differs"],
-    ["an entry left out", (file) => file.entries.splice(3, 1), "number-missing"],
-    ["the end cut off", (file) => file.entries.pop(), "head-differs"],
-  ])("%s is found", async (_, change, why) => {
-    const file = await exported();
-    change(file);
-    expect(verifyExport(file).breaks?.why).toBe(why);
+  test("any byte flipped, cut, added or doubled is found, of a machine and of a job", async () => {
+    const job = await works.openJob();
+    mustHold(await works.entry(job, works.round()));
+    const random = seededRandom(11);
+    for (const text of [await exported(), await exported(job)]) {
+      const unseen = Array.from({ length: 250 }, () => {
+        const at = Math.floor(random() * text.length);
+        const other = String.fromCharCode(((text.charCodeAt(at) + 1 + Math.floor(random() * 90)) % 94) + 32);
+        const changed = [
+          text.slice(0, at) + (other === text[at] ? "~" : other) + text.slice(at + 1),
+          text.slice(0, at) + text.slice(at + 1 + Math.floor(random() * 40)),
+          text.slice(0, at) + other + text.slice(at),
+          text.slice(0, at) + text.slice(at, at + 300) + text.slice(at),
+        ][Math.floor(random() * 4)] as string;
+        return changed !== text && check(changed).breaks === null ? `${at}: ${changed.slice(at, at + 9)}` : null;
+      }).filter(Boolean);
+      expect(unseen).toEqual([]);
+    }
   });
-  test("anything else is no export", () => {
-    expect(() => verifyExport({ entries: [] })).toThrow();
+  test("signed with another key, or not at all, it says so", async () => {
+    const text = await exported();
+    const pem = generateKeyPairSync("ed25519").privateKey.export({ type: "pkcs8", format: "pem" }).toString();
+    expect(verifyExport(text, sealKeyOf(pem).publicKey).breaks?.why).toBe("other-key");
+    const earlier = text.replace("harmostat-logbook-2", "harmostat-logbook-1");
+    expect(check(earlier).breaks?.why).toBe("not-readable");
+    const cut = `${earlier.slice(0, earlier.indexOf('\n],"signature"'))}]}`;
+    expect(check(cut)).toMatchObject({ signedWith: null });
+  });
+  test("anything else is no export, and says so", () => {
+    for (const text of [
+      "",
+      "{",
+      "null",
+      "[]",
+      '{"entries":[]}',
+      '{"format":"harmostat-logbook-2","machine":{"id":"x"},"entries":[null]}',
+    ])
+      expect(check(text).breaks?.why).toBe("not-readable");
   });
 });
 

@@ -1,3 +1,4 @@
+import { generateKeyPairSync } from "node:crypto";
 import { v7 } from "uuid";
 import { afterAll, beforeAll, inject } from "vitest";
 import { mustHold } from "~/core/quantity";
@@ -8,9 +9,15 @@ import { addMachine } from "~/operations/add-machine";
 import type { Context } from "~/operations/context";
 import { openJob } from "~/operations/open-job";
 import { recordEntry } from "~/operations/record-entry";
+import { sealKeyOf } from "~/operations/seal";
 import { setUpWorkshop } from "~/operations/set-up-workshop";
 import { openCluster } from "~/scripts/lib/cluster";
 import { ensureDatabase } from "~/scripts/lib/database";
+
+/** A key for seals and exports, of this run alone. */
+export const testKey = sealKeyOf(
+  generateKeyPairSync("ed25519").privateKey.export({ type: "pkcs8", format: "pem" }).toString(),
+);
 
 export type Works = {
   pool: Pool;
@@ -102,7 +109,8 @@ export function freshWorks(): Works {
   return works;
 }
 
-const machine = ({ machineId, stageId }: Works) => ({
+/** A machine of one stage, as `addMachine` takes it. */
+export const machine = ({ machineId, stageId }: Works) => ({
   id: machineId,
   entryId: v7(),
   name: "Test machine",

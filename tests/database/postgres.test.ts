@@ -28,21 +28,21 @@ test("bigints are numbers and doubles come back to the last digit", async () => 
 
 test("a transaction that fails leaves nothing", async () => {
   const failing = transaction(works.pool, async (db) => {
-    await none(db, sql`insert into session values ('half', null, '{}', now())`);
+    await none(db, sql`insert into device (id, seen_at) values ('half', now())`);
     throw new Error("cut");
   });
   await expect(failing).rejects.toThrow("cut");
-  expect(await maybeOne(works.pool, sql`select 1 from session where id = 'half'`, () => 1)).toBeNull();
+  expect(await maybeOne(works.pool, sql`select 1 from device where id = 'half'`, () => 1)).toBeNull();
 });
 
 test("a transaction kept only for its result: the result is told either way, and what failed is not taken for one", async () => {
   const put = (id: string, keep: boolean) =>
     transactionIf(works.pool, Boolean, async (db) => {
-      await none(db, sql`insert into session values (${id}, null, '{}', now())`);
+      await none(db, sql`insert into device (id, seen_at) values (${Buffer.from(id)}, now())`);
       return keep;
     });
   expect([await put("kept", true), await put("looked at", false)]).toEqual([true, false]);
-  const there = await many(works.pool, sql`select id from session order by id`, (row) => row.id);
+  const there = await many(works.pool, sql`select id from device order by id`, (row) => String(row.id));
   expect(there).toEqual(["kept"]);
   await expect(put("kept", true)).rejects.toThrow("duplicate key");
 });

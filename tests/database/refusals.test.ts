@@ -174,14 +174,16 @@ test("somebody of another workshop finds neither job nor machine", async () => {
 });
 
 test("sign-in takes the right password only, and says the same for a wrong name", async () => {
-  expect((await signIn(works.pool, new Date(), "here", { signIn: "LEAD", password: "test" })).ok).toBe(true);
-  expect(refusalOf(await signIn(works.pool, new Date(), "here", { signIn: "lead", password: "Test" }))).toBe(
-    "wrong-sign-in password",
+  expect((await signIn(works.pool, { address: "here", deviceId: null }, { signIn: "LEAD", password: "test" })).ok).toBe(
+    true,
   );
-  expect(refusalOf(await signIn(works.pool, new Date(), "here", { signIn: "nobody", password: "test" }))).toBe(
-    "wrong-sign-in password",
-  );
-  expect(refusalOf(await signIn(works.pool, new Date(), "here", { signIn: "", password: "test" }))).toBe(
-    "empty signIn",
-  );
+  expect(
+    refusalOf(await signIn(works.pool, { address: "here", deviceId: null }, { signIn: "lead", password: "Test" })),
+  ).toBe("wrong-sign-in password");
+  expect(
+    refusalOf(await signIn(works.pool, { address: "here", deviceId: null }, { signIn: "nobody", password: "test" })),
+  ).toBe("wrong-sign-in password");
+  expect(
+    refusalOf(await signIn(works.pool, { address: "here", deviceId: null }, { signIn: "", password: "test" })),
+  ).toBe("empty signIn");
 });

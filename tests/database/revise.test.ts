@@ -61,7 +61,7 @@ describe("what a revision says, and what it leaves", () => {
   });
 
   test("sent twice it is one revision", async () => {
-    const again = { ...limits({ hi: 0.26 }), entryId: v7(), seenRevision: 2 };
+    const again = { ...limits({ hi: 0.26 }), entryId: v7(), revisionId: v7(), seenRevision: 2 };
     const [first, second] = [mustHold(await revise(id, again)), mustHold(await revise(id, again))];
     expect(second.id).toBe(first.id);
     expect((await stageById(works.pool, id))?.limits.revision).toBe(3);

@@ -113,16 +113,21 @@ test("a stale form sent twice opens one job; a signed one takes nothing more", a
   expect(answer.body.refusal).toBeDefined();
 });
 
-test("an expired session in the middle of typing asks to sign in and goes on", async ({ page, context }) => {
+test("an expired session in the middle of typing asks who it is, in its place, and goes on", async ({
+  page,
+  context,
+}) => {
   const job = await beginJob(page, "Sheet feeder", "cam drive", "Session");
   await readRound(page, ["0.10", "0.12", "0.11"]);
   await context.clearCookies();
   await page.getByRole("button", { name: /^Round done with/ }).click();
-  await page.getByRole("link", { name: /Sign in again/ }).click();
-  await awake(page);
-  await page.getByLabel("Sign-in name").fill("lead");
-  await page.getByLabel("Password").fill("carton works");
+  const lock = page.getByRole("dialog", { name: "Still you?" });
+  await lock.getByLabel("PIN or password of I. Varga").fill("not that");
   await page.keyboard.press("Enter");
+  await expect(lock.getByText("That is not the password.")).toBeVisible();
+  await lock.getByLabel("PIN or password of I. Varga").fill("carton works");
+  await page.keyboard.press("Enter");
+  await expect(lock).toHaveCount(0);
   await expect(page).toHaveURL(new RegExp(`/jobs/${job}`));
   await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");

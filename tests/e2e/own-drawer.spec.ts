@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { makeSafe, readRound, visit } from "./steps";
+import { makeSafe, personIdOf, readRound, visit } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -135,7 +135,10 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await expect(reader.getByRole("table", { name: "Taken and put back" })).toContainText("Box erector");
   await expect(reader.getByLabel("Name", { exact: true })).toHaveCount(0);
   expect((await reader.request.get("/stores/sheets/stores")).status()).toBe(200);
-  const forged = { data: { id: crypto.randomUUID(), change: -1, why: "" }, headers: { Origin: base } };
+  const forged = {
+    data: { id: crypto.randomUUID(), change: -1, why: "" },
+    headers: { Origin: base, "X-Person": await personIdOf(reader) },
+  };
   expect((await reader.request.post(`${item}.data`, forged)).status()).toBe(403);
   for (const path of ["/people", "/stores/new", "/machines/new"])
     expect((await reader.request.get(path)).status(), path).toBe(403);

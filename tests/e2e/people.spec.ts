@@ -25,7 +25,15 @@ test("a shared tablet changes hands by a PIN in the middle of a round, and what 
   const record = await (await page.request.get(`/jobs/${job}/record.json`)).json();
   const by = (kind: string) => record.entries.find((entry: { kind: string }) => entry.kind === kind)?.madeBy;
   expect(by("round")).not.toBe(by("job-opened"));
-  await closeJob(page, job);
+  // A PIN opens no accounts.
+  await visit(page, "/people");
+  await expect(page.getByRole("heading", { name: "Not with this account" })).toBeVisible();
+  await visit(page, `/jobs/${job}/sign-off`);
+  const form = page.getByRole("form", { name: "Sign" });
+  for (const tick of await form.getByRole("checkbox").all()) await tick.check();
+  await page.getByRole("button", { name: "Sign as M. Sandor" }).click();
+  await expect(form.getByText("Signing asks for the PIN or the password of who signs.")).toBeVisible();
+  await closeJob(page, job, "2468");
   await expect(page.getByRole("heading", { name: "Signed by M. Sandor" })).toBeVisible();
   await expect(page.getByRole("form", { name: "Countersign" })).toHaveCount(0);
 
@@ -78,7 +86,7 @@ test("one's account: figures with a comma, inches for one machine or for all, a 
   await form.getByLabel("Present password").fill("not this one");
   await form.getByLabel("New password").fill("another long sentence");
   await page.keyboard.press("Enter");
-  await expect(page.getByText("That is not the present password.")).toBeVisible();
+  await expect(page.getByText("That is not the password.")).toBeVisible();
   await expect(page.getByRole("link", { name: "People" })).toHaveCount(0);
 });
 

@@ -53,8 +53,8 @@ export async function beginJob(page: Page, machine: string, stage: string, reaso
   return new URL(page.url()).pathname.split("/")[2] ?? "";
 }
 
-/** Signs what there is, so that the next test can open a job on the same stage. */
-export async function closeJob(page: Page, jobId: string): Promise<void> {
+/** Signs what there is, with the PIN or password where it is asked for, so that the next test can open a job on the same stage. */
+export async function closeJob(page: Page, jobId: string, secret?: string): Promise<void> {
   await visit(page, `/jobs/${jobId}/sign-off`);
   const sign = page.getByRole("button", { name: /^Sign as/ });
   await expect(sign).toBeVisible();
@@ -63,6 +63,7 @@ export async function closeJob(page: Page, jobId: string): Promise<void> {
   // What is provisional changes while an entry is still on its way to the server: then the form asks again.
   await expect(async () => {
     for (const tick of await form.getByRole("checkbox").all()) await tick.check();
+    if (secret) await form.getByLabel("Your PIN or password").fill(secret);
     await sign.click();
     await expect(signed.or(form.getByRole("alert"))).toBeVisible();
     await expect(signed).toBeVisible({ timeout: 1000 });
@@ -77,6 +78,10 @@ export async function readRound(page: Page, values: readonly string[]): Promise<
     await page.keyboard.press("Enter");
   }
 }
+
+/** Who is signed in, as the server says with every answer. */
+export const personIdOf = async (page: Page): Promise<string> =>
+  (await page.request.get("/status")).headers()["x-person"] ?? "";
 
 /** Another person at another tablet. */
 export async function anotherTablet(browser: Browser): Promise<Page> {

@@ -3,6 +3,7 @@ import { useRevalidator } from "react-router";
 import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
+import { putOnItsWay } from "../offline/outbox-state";
 import { refusalWords } from "../words/refusal";
 
 /** A file to be kept: sent once under its own id, said to be kept, or why not; then the form is ready for the next. */
@@ -11,6 +12,7 @@ export function FileForm({
   label,
   types,
   prepare = async (file) => file,
+  waits = false,
   className,
   children,
 }: {
@@ -21,6 +23,8 @@ export function FileForm({
   types: string;
   /** What is done with a file before it is sent. */
   prepare?: (file: File) => Promise<Blob>;
+  /** Without a server it waits on this tablet, as entries do. */
+  waits?: boolean;
   className: string;
   children?: ReactNode;
 }) {
@@ -36,11 +40,14 @@ export function FileForm({
     if (!(file instanceof File) || file.size === 0) return setSays({ text: "Choose a file first.", bad: true });
     setBusy(true);
     setSays({ text: "Sending …", bad: false });
-    typed.set("file", await prepare(file), file.name);
+    const content = await prepare(file);
+    typed.set("file", content, file.name);
     const refusal = await post(to, typed);
+    const away = refusal?.code === "offline-file" && waits;
+    if (away) await putOnItsWay(waiting(to, typed, file.name, content));
     setBusy(false);
-    if (refusal) return setSays({ text: refusalWords(refusal), bad: true });
-    setSays({ text: "Kept.", bad: false });
+    if (refusal && !away) return setSays({ text: refusalWords(refusal), bad: true });
+    setSays({ text: away ? "Kept on this tablet; it is sent when the server can be reached." : "Kept.", bad: false });
     setId(v7());
     form.current?.reset();
     revalidate();
@@ -70,9 +77,23 @@ export function FileForm({
   );
 }
 
+function waiting(to: string, typed: FormData, name: string, file: Blob) {
+  const fields = Object.fromEntries([...typed].filter(([field]) => field !== "file"));
+  const payload = {
+    ...fields,
+    id: String(typed.get("id")),
+    kind: "attachment",
+    name,
+    madeAt: new Date().toISOString(),
+  };
+  return { id: payload.id, jobId: "", url: to, payload, file };
+}
+
 async function post(to: string, body: FormData): Promise<Refusal | null> {
   try {
     const response = await fetch(to, { method: "POST", body });
+    // Nobody signed in, or somebody else: it waits for who took it.
+    if (response.status === 401 || response.status === 409) return { code: "offline-file", path: [], facts: {} };
     return ((await response.json()) as { refusal?: Refusal }).refusal ?? null;
   } catch {
     return { code: "offline-file", path: [], facts: {} };

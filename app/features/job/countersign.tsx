@@ -17,6 +17,7 @@ export function Countersign() {
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   const [comment, setComment] = useState("");
+  const [secret, setSecret] = useState("");
   const done = job.entries.find(isKind("countersignature"));
   if (done)
     return (
@@ -27,12 +28,14 @@ export function Countersign() {
     );
   const signature = job.entries.find(isKind("signature"));
   if (person?.role !== "lead" || !signature || signature.madeBy === person.id) return null;
+  const refusal = fetcher.data?.refusal;
   const sign = (event: React.FormEvent) => {
     event.preventDefault();
-    fetcher.submit(
-      { id, comment },
-      { method: "post", action: `/jobs/${data.job.id}/countersign`, encType: "application/json" },
-    );
+    fetcher.submit(secret ? { id, comment, secret } : { id, comment }, {
+      method: "post",
+      action: `/jobs/${data.job.id}/countersign`,
+      encType: "application/json",
+    });
   };
   return (
     <form onSubmit={sign} aria-label="Countersign" className="grid gap-3 border-t border-rule pt-4">
@@ -41,8 +44,18 @@ export function Countersign() {
         value={comment}
         autoComplete="off"
         onChange={(event) => setComment(event.target.value)}
-        error={fetcher.data?.refusal && refusalWords(fetcher.data.refusal)}
+        error={refusal && refusal.path[0] !== "secret" ? refusalWords(refusal) : undefined}
       />
+      {(person.byPin || person.asksToSign || refusal?.path[0] === "secret") && (
+        <Field
+          label="Your password"
+          type="password"
+          autoComplete="off"
+          value={secret}
+          onChange={(event) => setSecret(event.target.value)}
+          error={refusal?.path[0] === "secret" ? refusalWords(refusal) : undefined}
+        />
+      )}
       <div>
         <Button kind="solid" large type="submit" disabled={fetcher.state !== "idle"}>
           Countersign as {person.name}

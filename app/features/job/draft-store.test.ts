@@ -29,38 +29,41 @@ const draft = (id: string, field: string, savedAt: string): Draft => {
 };
 const ids = ["01960000-0000-7000-8000-000000000001", "01960000-0000-7000-8000-000000000002"] as const;
 
+const here = { personId: "me", jobId: "job", stageId: "stage" };
+
 test("what was typed in this browser is found again", async () => {
-  keepDraft("job", "stage", draft(ids[0], "0.1", "2026-01-01T10:00:00.000Z"));
-  const claimed = await claimDraft("job", "stage", []);
+  keepDraft(here, draft(ids[0], "0.1", "2026-01-01T10:00:00.000Z"));
+  const claimed = await claimDraft(here, []);
   expect(claimed).toMatchObject({ id: ids[0], body: { rounds: { set: { field: "0.1" } } } });
-  expect((await claimDraft("job", "other stage", [])).body.rounds.set.field).toBe("");
+  expect((await claimDraft({ ...here, stageId: "other stage" }, [])).body.rounds.set.field).toBe("");
+  expect((await claimDraft({ ...here, personId: "somebody else" }, [])).body.rounds.set.field).toBe("");
 });
 
 test("typed on another device, it comes from the server; the newer of two copies counts", async () => {
   const older = draft(ids[0], "0.1", "2026-01-01T10:00:00.000Z");
   const newer = draft(ids[0], "0.12", "2026-01-01T10:05:00.000Z");
-  keepDraft("job", "stage", older);
-  const claimed = await claimDraft("job", "stage", [{ ...newer, stageId: "stage" }]);
+  keepDraft(here, older);
+  const claimed = await claimDraft(here, [{ ...newer, stageId: "stage" }]);
   expect(claimed.body.rounds.set.field).toBe("0.12");
 });
 
 test("a draft that another tab is writing is left alone", async () => {
-  keepDraft("job", "stage", draft(ids[1], "0.3", "2026-01-01T10:00:00.000Z"));
+  keepDraft(here, draft(ids[1], "0.3", "2026-01-01T10:00:00.000Z"));
   lockedElsewhere.add(`harmostat-draft-${ids[1]}`);
-  const claimed = await claimDraft("job", "stage", []);
+  const claimed = await claimDraft(here, []);
   expect(claimed.id).not.toBe(ids[1]);
   expect(claimed.body.rounds.set.field).toBe("");
 });
 
 test("a damaged copy is passed over, and a full storage does not stop the typing", async () => {
-  localStorage.setItem(`harmostat draft job stage ${ids[0]}`, "{not json");
+  localStorage.setItem(`harmostat draft me job stage ${ids[0]}`, "{not json");
   expect(
-    (await claimDraft("job", "stage", [{ id: ids[0], stageId: "stage", body: { nonsense: 1 } }])).body.rounds.set.field,
+    (await claimDraft(here, [{ id: ids[0], stageId: "stage", body: { nonsense: 1 } }])).body.rounds.set.field,
   ).toBe("");
   vi.stubGlobal("localStorage", {
     setItem: () => {
       throw new DOMException("full", "QuotaExceededError");
     },
   });
-  expect(() => keepDraft("job", "stage", draft(ids[0], "0.1", "2026-01-01T10:00:00.000Z"))).not.toThrow();
+  expect(() => keepDraft(here, draft(ids[0], "0.1", "2026-01-01T10:00:00.000Z"))).not.toThrow();
 });

@@ -4,7 +4,11 @@ import { type DraftBody, draftBody, type RoundDraft } from "~/operations/draft-b
 export type Draft = { id: string; body: DraftBody };
 export type StoredDraft = { id: string; stageId: string; body: unknown };
 
-const key = (jobId: string, stageId: string, id: string) => `harmostat draft ${jobId} ${stageId} ${id}`;
+/** Where it is typed, and by whom: nobody goes on with another's unless it is handed over to them. */
+export type DraftPlace = { personId: string; jobId: string; stageId: string };
+
+const key = ({ personId, jobId, stageId }: DraftPlace, id: string) =>
+  `harmostat draft ${personId} ${jobId} ${stageId} ${id}`;
 
 export const emptyRound = (): RoundDraft => ({ field: "", at: 0, readings: [] });
 
@@ -19,9 +23,9 @@ const isEmpty = ({ rounds, texts }: DraftBody): boolean =>
   Object.values(texts).every((text) => text === "");
 
 /** Local storage, because it is written before the next keystroke; a crash a moment later loses nothing. */
-export function keepDraft(jobId: string, stageId: string, draft: Draft): void {
+export function keepDraft(place: DraftPlace, draft: Draft): void {
   try {
-    localStorage.setItem(key(jobId, stageId, draft.id), JSON.stringify(draft.body));
+    localStorage.setItem(key(place, draft.id), JSON.stringify(draft.body));
   } catch {
     // A full or forbidden storage: the copy on the server remains.
   }
@@ -31,10 +35,10 @@ export function keepDraft(jobId: string, stageId: string, draft: Draft): void {
  * The draft to go on with: the newest that no other tab is writing, from this browser or, typed on another device, from the
  * server. Each tab holds a lock on its draft's id while it lives, so two tabs never write over each other.
  */
-export async function claimDraft(jobId: string, stageId: string, fromServer: readonly StoredDraft[]): Promise<Draft> {
-  const local = localDrafts(jobId, stageId);
+export async function claimDraft(place: DraftPlace, fromServer: readonly StoredDraft[]): Promise<Draft> {
+  const local = localDrafts(place);
   const stored = fromServer
-    .filter((draft) => draft.stageId === stageId)
+    .filter((draft) => draft.stageId === place.stageId)
     .flatMap((draft) => {
       const body = draftBody.safeParse(draft.body);
       return body.success ? [{ id: draft.id, body: body.data }] : [];
@@ -54,8 +58,8 @@ export async function claimDraft(jobId: string, stageId: string, fromServer: rea
   return fresh;
 }
 
-function localDrafts(jobId: string, stageId: string): Draft[] {
-  const prefix = key(jobId, stageId, "");
+function localDrafts(place: DraftPlace): Draft[] {
+  const prefix = key(place, "");
   return Object.keys(localStorage).flatMap((name) => {
     if (!name.startsWith(prefix)) return [];
     try {

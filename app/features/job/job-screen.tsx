@@ -243,6 +243,7 @@ function KeptMark({ kept, timeZone }: { kept: Kept; timeZone: string }) {
     server: "server away",
     database: "logbook away",
     "signed-out": "signed out",
+    "other-person": "somebody else is signed in",
   } as const;
   if (kept.why) {
     const what = kept.waiting === 0 ? "" : `, ${kept.waiting} to send`;

@@ -1,6 +1,7 @@
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useRouteLoaderData } from "react-router";
 import { v7 } from "uuid";
+import type { loader as rootLoader } from "~/app/root";
 import { feltOfStage, isKind, type JobRecord, type RoundResult, ranWell } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { StageElement } from "~/core/stages";
@@ -11,6 +12,8 @@ import { Field, TextArea, Tick } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import { Exports } from "../export/exports";
 import type { TapeEntry } from "../logbook/tape";
+import { ConfirmSignature } from "../offline/confirm-signature";
+import { useOutbox } from "../offline/outbox-state";
 import { capital } from "../words/count";
 import { entryWords, readWords, sideValueWords } from "../words/entry";
 import { feltWords } from "../words/feel";
@@ -191,6 +194,8 @@ function Sign() {
   const [ticked, setTicked] = useState<string[]>([]);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
+  const [secret, setSecret] = useState("");
+  const signer = useRouteLoaderData<typeof rootLoader>("root")?.person;
   const { texts } = job.draft;
   const parts = data.stages.map((stage) => ({ stage, provisional: job.recordOf(stage).provisional }));
   const items = parts.flatMap(({ stage, provisional }) =>
@@ -206,16 +211,20 @@ function Sign() {
     // The same id again if the answer gets lost, so that a second press signs nothing twice.
     const id = texts["sign.id"] || v7();
     job.changeText("sign.id", id);
-    const result = await job.sign({
-      id,
-      saw: job.entries.map(({ id }) => id),
-      stages: parts.map(({ stage, provisional }) => ({
-        stageId: stage.id,
-        provisional,
-        nextDate: texts[nextName(stage)] || null,
-      })),
-      comment: texts["sign.comment"] ?? "",
-    });
+    const result = await job.sign(
+      {
+        id,
+        saw: job.entries.map(({ id }) => id),
+        stages: parts.map(({ stage, provisional }) => ({
+          stageId: stage.id,
+          provisional,
+          nextDate: texts[nextName(stage)] || null,
+        })),
+        comment: texts["sign.comment"] ?? "",
+      },
+      secret || undefined,
+    );
+    setSecret("");
     setBusy(false);
     setRefusal(result.ok ? null : result.refusal);
   };
@@ -256,7 +265,18 @@ function Sign() {
         }}
         error={refusal?.path[0] === "comment" ? refusalWords(refusal) : undefined}
       />
-      {refusal && refusal.path[0] !== "comment" && (
+      {(signer?.asksToSign || refusal?.path[0] === "secret") && (
+        <Field
+          label={signer?.hasPin ? "Your PIN or password" : "Your password"}
+          type="password"
+          autoComplete="off"
+          value={secret}
+          onChange={(event) => setSecret(event.target.value)}
+          hint="Without a network it is asked for later"
+          error={refusal?.path[0] === "secret" ? refusalWords(refusal) : undefined}
+        />
+      )}
+      {refusal && refusal.path[0] !== "comment" && refusal.path[0] !== "secret" && (
         <p role="alert" className="text-outside font-semibold text-lg">
           {refusalWords(refusal)}
         </p>
@@ -271,6 +291,7 @@ function Sign() {
 
 function Signed() {
   const { data, job } = useJobScreen();
+  const { items } = useOutbox();
   const signatures = job.entries.filter(isKind("signature"));
   const signature = signatures[0];
   if (!signature) return null;
@@ -278,6 +299,7 @@ function Signed() {
   const several = data.stages.length > 1;
   const nameOf = (id: string | null) => data.stages.find((stage) => stage.id === id)?.name ?? "";
   const waits = (signature as TapeEntry).waiting;
+  const unproven = items.find((item) => item.unproven && item.id === signature.id);
   return (
     <section aria-label="Signature" className="grid gap-3 content-start">
       <h2 className="text-2xl font-bold">
@@ -286,9 +308,11 @@ function Signed() {
       </h2>
       {waits && (
         <p className="text-lg border-l-4 border-near pl-3" role="status">
-          Kept on this tablet with everything before it; it goes into the logbook when the server can be reached.
+          <b>Signed, not confirmed.</b> Kept on this tablet with everything before it; it goes into the logbook when the
+          server can be reached{unproven ? " and its signer shows who they are" : ""}.
         </p>
       )}
+      {unproven && <ConfirmSignature waiting={unproven} />}
       {signature.body.comment && <p className="text-lg">{signature.body.comment}</p>}
       {signatures.flatMap((item) =>
         item.body.provisional.map((code) => (

@@ -32,11 +32,13 @@ export function useDraft(
   const [kept, setKept] = useState<{ at: string | null; why: Stopped }>({ at: null, why: null });
   const [retry, setRetry] = useState(0);
   const loaded = useRef(fromServer);
+  const typedBy = useRef(personId);
 
   useEffect(() => {
     let live = true;
     setDraft({ id: "", body: emptyDraft() });
-    claimDraft(jobId, stageId, loaded.current).then((claimed) => {
+    const personId = typedBy.current;
+    claimDraft({ personId, jobId, stageId }, loaded.current).then((claimed) => {
       if (live) setDraft(claimed);
     });
     return () => {
@@ -44,13 +46,19 @@ export function useDraft(
     };
   }, [jobId, stageId]);
 
-  // Who takes over the tablet goes on with what stands there, under a draft of their own.
-  const typedBy = useRef(personId);
+  // Who takes over the tablet goes on with what stands there, under a draft of their own; the one of before is empty then.
   useEffect(() => {
-    if (typedBy.current === personId) return;
+    const before = typedBy.current;
+    if (before === personId) return;
     typedBy.current = personId;
-    setDraft((was) => ({ id: v7(), body: { ...was.body, savedAt: new Date().toISOString() } }));
-  }, [personId]);
+    setDraft((was) => {
+      const savedAt = new Date().toISOString();
+      if (was.id) keepDraft({ personId: before, jobId, stageId }, { id: was.id, body: { ...emptyDraft(), savedAt } });
+      const next = { id: v7(), body: { ...was.body, savedAt } };
+      keepDraft({ personId, jobId, stageId }, next);
+      return next;
+    });
+  }, [personId, jobId, stageId]);
 
   // Sent after a pause in typing, and again with every try to send anything until it has arrived.
   const unsaved = draft.id !== "" && draft.body.savedAt > draftKept;
@@ -75,7 +83,7 @@ export function useDraft(
     (how: (body: DraftBody) => DraftBody) => {
       setDraft((was) => {
         const next = { id: was.id || v7(), body: { ...how(was.body), savedAt: new Date().toISOString() } };
-        keepDraft(jobId, stageId, next);
+        keepDraft({ personId: typedBy.current, jobId, stageId }, next);
         return next;
       });
     },

@@ -1,12 +1,13 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import { v7 } from "uuid";
+import { onlyLookingHeader } from "~/app/session/person-header";
 import type { Entry } from "~/core/logbook";
 import { accept, type Result, refuse } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import type { TapeEntry } from "../logbook/tape";
-import { post } from "../offline/outbox";
+import { allWaiting, post, waitsForOthers } from "../offline/outbox";
 import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../offline/outbox-state";
 import { keepSnapshot, snapshotOf } from "../offline/snapshots";
 import type { Waiting } from "../offline/waiting-store";
@@ -20,7 +21,7 @@ export type JobEntries = {
   revised: string[];
   /** Puts an entry into the logbook; a refusal comes back at once, and nothing typed is touched. */
   put: (stage: Stage, work: Record<string, unknown>) => Promise<Result<Entry>>;
-  sign: (signature: Record<string, unknown> & { id: string }) => Promise<Result<true>>;
+  sign: (signature: Record<string, unknown> & { id: string }, secret?: string) => Promise<Result<true>>;
 };
 
 const lookMs = 20_000;
@@ -55,7 +56,10 @@ export function useEntries(data: JobLoaded): JobEntries {
 
   const look = useCallback(async () => {
     try {
-      const response = await fetch(`/jobs/${job.id}/entries`, { signal: AbortSignal.timeout(10_000) });
+      const response = await fetch(`/jobs/${job.id}/entries`, {
+        signal: AbortSignal.timeout(10_000),
+        headers: { [onlyLookingHeader]: "1" },
+      });
       if (!response.ok) return;
       const answer = (await response.json()) as { entries: NamedEntry[]; revisions: Revisions[] };
       takeIn(answer.entries);
@@ -132,11 +136,15 @@ export function useEntries(data: JobLoaded): JobEntries {
   );
 
   const sign = useCallback(
-    async (signature: Record<string, unknown> & { id: string }): Promise<Result<true>> => {
+    async (signature: Record<string, unknown> & { id: string }, secret?: string): Promise<Result<true>> => {
       const payload = { ...signature, kind: "signature", jobId: job.id, madeAt: new Date().toISOString() };
       const url = `/jobs/${job.id}/entries`;
       const { stopped } = await sendWaiting();
-      const answer = stopped ? { stopped } : await post(url, payload);
+      // With the entries before it still here it waits behind them; what shows who signs is kept nowhere.
+      const answer =
+        stopped || waitsHere(payload, await allWaiting())
+          ? ({ stopped: stopped ?? "server" } as const)
+          : await post(url, secret ? { ...payload, secret } : payload);
       if ("refusal" in answer) {
         await look();
         return { ok: false, refusal: answer.refusal };
@@ -154,6 +162,10 @@ export function useEntries(data: JobLoaded): JobEntries {
 
   return { entries, refused: waiting.filter((item) => item.refusal), revised, put, sign };
 }
+
+/** Whether something of the job that was made before has not been taken yet. */
+const waitsHere = (payload: Waiting["payload"] & { jobId: string }, all: readonly Waiting[]): boolean =>
+  waitsForOthers({ id: payload.id, jobId: payload.jobId, order: Number.MAX_SAFE_INTEGER, payload }, all);
 
 /** The entry that the server answered with. */
 const entryIn = (body: unknown): NamedEntry[] => {

@@ -52,6 +52,7 @@ export function Files({
           label="Photograph or file"
           types=".jpg,.jpeg,.png,.webp,.pdf,.csv,.txt"
           prepare={shrinkPhotograph}
+          waits
           className="flex flex-wrap gap-3 items-end"
         >
           <Field label="What it shows" name="caption" autoComplete="off" maxLength={400} />

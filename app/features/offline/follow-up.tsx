@@ -2,6 +2,7 @@ import { useNavigate } from "react-router";
 import { v7 } from "uuid";
 import type { JobLoaded } from "~/app/features/job/job-loaded";
 import { Button } from "~/ui/button";
+import { pagePerson } from "../identity/page-person";
 import { allWaiting } from "./outbox";
 import { putAside, putOnItsWay } from "./outbox-state";
 import { keepSnapshot, snapshotOf } from "./snapshots";
@@ -35,7 +36,7 @@ async function startFollowUp(jobId: string): Promise<string | null> {
   await putOnItsWay({ id, jobId: id, url: "/jobs/open", payload });
   const anew = new Map<unknown, string>();
   for (const waiting of await allWaiting()) {
-    if (waiting.jobId !== jobId || waiting.payload.kind === "signature") continue;
+    if (waiting.jobId !== jobId || waiting.personId !== pagePerson() || waiting.payload.kind === "signature") continue;
     const entry = v7();
     anew.set(waiting.id, entry);
     const { names, continues } = waiting.payload;

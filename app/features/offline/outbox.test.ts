@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
 import { beforeEach, expect, test, vi } from "vitest";
-import { allWaiting, dropWaiting, flush, putWaiting } from "./outbox";
+import { addWaiting, allWaiting, dropWaiting, flush, putWaiting } from "./outbox";
 import type { Waiting } from "./waiting-store";
 
 let jobs = 0;
@@ -15,6 +15,7 @@ const waiting = (id: string, order: number): Waiting => ({
   id: `${job}-${id}`,
   jobId: job,
   order,
+  personId: "me",
   payload: { id: `${job}-${id}`, kind: "note", madeAt: "2026-01-01T00:00:00Z", text: id },
 });
 
@@ -73,13 +74,80 @@ test("an answer that got lost: the same id goes again", async () => {
 
 test.each([
   [401, "signed-out", "signed-out"],
+  [409, "other-person", "other-person"],
   [503, "database-away", "database"],
+  [429, "too-many-tries", "database"],
   [500, "anything", "server"],
 ] as const)("%d stops the sending and keeps everything", async (status, code, stopped) => {
   await putWaiting(waiting("x", 1));
   serverThat(() => refusal(status, code));
   expect(await flush("me")).toEqual({ taken: [], asked: true, stopped });
-  expect(await allWaiting()).toHaveLength(1);
+  const [left] = await allWaiting();
+  expect(left?.refusal).toBeUndefined();
+});
+
+test("one over which the server breaks for good lets other jobs pass, after a few times its own, and is shown then", async () => {
+  await putWaiting(waiting("broken", 1));
+  await putWaiting(waiting("behind it", 2));
+  await putWaiting({ ...waiting("elsewhere", 3), jobId: "another job" });
+  const seen = serverThat((text) => (text === "broken" ? refusal(500, "went-wrong") : ok()));
+  await flush("me");
+  expect(seen).toEqual(["broken", "elsewhere"]);
+  await flush("me");
+  expect(await flush("me")).toMatchObject({ stopped: null });
+  expect(seen).toEqual(["broken", "elsewhere", "broken", "broken", "behind it"]);
+  expect(await allWaiting()).toMatchObject([{ id: `${job}-broken`, refusal: { code: "went-wrong" } }]);
+});
+
+test("what is put on its way is counted, so that a clock set back changes no order", async () => {
+  const put = (id: string, madeAt: string) => {
+    const { order: _, ...item } = waiting(id, 0);
+    return addWaiting({ ...item, payload: { ...item.payload, madeAt } });
+  };
+  await putWaiting(waiting("of an earlier release", 1_795_000_000_000));
+  await dropWaiting(`${job}-of an earlier release`);
+  await put("first", "2026-06-01T10:00:00Z");
+  await put("second", "1970-01-01T00:00:00Z");
+  await Promise.all([put("third", "2020-01-01T00:00:00Z"), put("fourth", "2019-01-01T00:00:00Z")]);
+  const seen = serverThat(ok);
+  await flush("me");
+  expect(seen).toEqual(["first", "second", "third", "fourth"]);
+});
+
+test("nobody's entries are sent as nobody's", async () => {
+  const { personId: _, ...nobodys } = waiting("without a name", 1);
+  await putWaiting(nobodys);
+  const seen = serverThat(ok);
+  await flush("me");
+  expect(seen).toEqual([]);
+});
+
+test("a signature goes when everything before it was taken, and waits unconfirmed where it is asked who signs", async () => {
+  await putWaiting(waiting("reading", 1));
+  const signature = waiting("signature", 2);
+  await putWaiting({ ...signature, payload: { ...signature.payload, kind: "signature" } });
+  let reading = refusal(422, "no-such-stage");
+  const seen = serverThat((text) => (text === "signature" ? refusal(422, "signature-unproven") : reading.clone()));
+  await flush("me");
+  expect(seen).toEqual(["reading"]);
+  reading = ok() as typeof reading;
+  await putWaiting(waiting("reading", 1));
+  serverThat((text) => (text === "signature" ? refusal(422, "signature-unproven") : ok()));
+  await flush("me");
+  expect(await allWaiting()).toMatchObject([{ id: `${job}-signature`, unproven: true }]);
+  expect(await flush("me")).toMatchObject({ asked: false });
+});
+
+test("nothing of a job goes before its opening, whoever made that", async () => {
+  const opening = { ...waiting("opening", 1), url: "/jobs/open", personId: "somebody else" };
+  await putWaiting({ ...opening, payload: { ...opening.payload, kind: "job-opened" } });
+  await putWaiting(waiting("reading", 2));
+  const seen = serverThat(ok);
+  await flush("me");
+  expect(seen).toEqual([]);
+  await flush("somebody else");
+  await flush("me");
+  expect(seen).toEqual(["opening", "reading"]);
 });
 
 test("a refused entry stays with its reason and does not hold up the others, until it is put aside", async () => {

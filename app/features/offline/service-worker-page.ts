@@ -3,44 +3,26 @@ import { useLocation } from "react-router";
 import { forgetSnapshots } from "./snapshots";
 
 /** Registers the service worker, and gives it every page that is opened, so that it opens again without a network. */
-export function useServiceWorker(): void {
+export function useServiceWorker(personId: string | undefined): void {
   const { pathname, search } = useLocation();
   useEffect(() => {
     if (import.meta.env.DEV || !("serviceWorker" in navigator)) return;
     navigator.serviceWorker.register("/sw.js").catch(() => undefined);
   }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: who takes over keeps a copy of their own
   useEffect(() => {
     if (import.meta.env.DEV || !("serviceWorker" in navigator)) return;
     navigator.serviceWorker.ready
       .then((ready) => ready.active?.postMessage({ keep: `${pathname}${search}` }))
       .catch(() => undefined);
-  }, [pathname, search]);
+  }, [pathname, search, personId]);
 }
 
-/** The next person at this tablet must not find what this one saw; what waits to be sent stays, under its owner's name. */
-export function forgetOnSignOut(): void {
-  forgetSnapshots();
-  navigator.serviceWorker?.controller?.postMessage({ forget: true });
-}
-
-const lastPerson = "harmostat person";
-
-/** Who takes over by their PIN goes on where the one before stood: nothing is forgotten. */
-export function staysHere(personId: string): void {
-  try {
-    localStorage.setItem(lastPerson, personId);
-  } catch {
-    // Where nothing can be kept, nothing is forgotten either.
-  }
-}
-
-/** Somebody else has signed in where the one before never signed out: the same is forgotten as on signing out. */
-export function forgetIfAnother(personId: string): void {
-  try {
-    const before = localStorage.getItem(lastPerson);
-    localStorage.setItem(lastPerson, personId);
-    if (before !== null && before !== personId) forgetOnSignOut();
-  } catch {
-    // Where nothing can be kept, nothing has to be forgotten.
-  }
+/**
+ * What somebody saw at this tablet, once they sign out: nobody must find it. What they typed and what waits
+ * to be sent stays, under their name, until they are back.
+ */
+export function forgetPerson(personId: string): void {
+  forgetSnapshots(personId).catch(() => undefined);
+  navigator.serviceWorker?.controller?.postMessage({ forget: personId });
 }

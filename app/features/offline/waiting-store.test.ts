@@ -29,5 +29,7 @@ test("where the browser's database is forbidden, entries wait in its small stora
   await store.put(waiting("b", "other"));
   expect((await store.all()).map((item) => item.id).sort()).toEqual(["a", "b"]);
   await store.drop("a");
+  expect((await store.add({ id: "c", jobId: "other", payload: waiting("c", "other").payload })).order).toBe(2);
+  await store.drop("c");
   expect((await store.all()).map((item) => item.jobId)).toEqual(["other"]);
 });

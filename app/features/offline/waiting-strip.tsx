@@ -1,8 +1,9 @@
 import { Link } from "react-router";
 import { Button } from "~/ui/button";
 import { refusalWords } from "../words/refusal";
+import { ConfirmSignature } from "./confirm-signature";
 import { FollowUp } from "./follow-up";
-import { putAside, sendAgain, useOutbox } from "./outbox-state";
+import { claimNobodys, putAside, sendAgain, useOutbox } from "./outbox-state";
 import { contentWords } from "./waiting-words";
 
 const whyWords = {
@@ -10,25 +11,58 @@ const whyWords = {
   server: "The server is away.",
   database: "The logbook is away.",
   "signed-out": "Sign in again to send it.",
+  "other-person": "Somebody else is signed in now; it stays here for who made it.",
 } as const;
 
 /** What this tablet still holds, on every page: how much waits and why, and what was refused, in words. */
 export function WaitingStrip() {
-  const { items, stopped } = useOutbox();
+  const { items, stopped, nobodys, others, unkept } = useOutbox();
   const refused = items.filter((item) => item.refusal);
-  const waiting = items.filter((item) => !item.refusal);
-  if (items.length === 0) return <ClockStrip />;
-  const jobs = [...new Set(waiting.map((item) => item.jobId))];
+  const unproven = items.filter((item) => item.unproven && !item.refusal);
+  const waiting = items.filter((item) => !item.refusal && !item.unproven);
+  if (items.length + nobodys.length + others === 0) return <ClockStrip />;
+  const jobs = [...new Set(waiting.map((item) => item.jobId))].filter(Boolean);
+  const entries = (count: number, verb: string) => `${count} ${count === 1 ? `entry ${verb}s` : `entries ${verb}`}`;
   return (
     <section aria-label="Kept on this tablet" className="bg-panel border-b-2 border-near">
       <ClockStrip />
+      {unkept.length > 0 && (
+        <p role="alert" className="px-5 max-sm:px-3.5 py-2 text-lg bg-outside text-panel font-semibold">
+          Not kept: this tablet has no room left. Keep this page open until what stands below is sent
+          {stopped ? `. ${whyWords[stopped]}` : "."}
+        </p>
+      )}
+      {others > 0 && (
+        <p className="px-5 max-sm:px-3.5 py-2 text-lg" role="status">
+          {entries(others, "wait")} here for somebody else, until they sign in on this tablet again.
+        </p>
+      )}
+      {nobodys.length > 0 && (
+        <div className="px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 gap-y-2 items-center" role="status">
+          <p className="grow text-lg">
+            <b>{entries(nobodys.length, "wait")} here without a name.</b> Whose are they?{" "}
+            {nobodys.map((item) => contentWords(item.payload)).join("; ")}
+          </p>
+          <Button onClick={claimNobodys}>They are mine</Button>
+        </div>
+      )}
+      {unproven.map((item) => (
+        <div
+          key={item.id}
+          role="status"
+          className="px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 gap-y-2 items-center"
+        >
+          <p className="grow text-lg">
+            <b>Signed, not confirmed.</b> Show that it is you, and the signature goes into the logbook.
+          </p>
+          <ConfirmSignature waiting={item} />
+        </div>
+      ))}
       {waiting.length > 0 && (
         <div className="px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 items-center" role="status">
           <p className="text-lg">
-            <b>
-              {waiting.length} {waiting.length === 1 ? "entry waits" : "entries wait"} on this tablet.
-            </b>{" "}
-            {stopped ? whyWords[stopped] : "They are being sent."} Nothing is lost.
+            <b>{entries(waiting.length, "wait")} on this tablet.</b>{" "}
+            {stopped ? whyWords[stopped] : "They are being sent."} {unkept.length === 0 && "Nothing is lost."}
           </p>
           {jobs.map((id) => (
             <Link key={id} to={`/jobs/${id}`} className="min-h-11 inline-flex items-center">

@@ -5,3 +5,6 @@ import type { Preferences } from "~/data/queries/people";
 /** What the person at this tablet prefers; nothing for nobody. */
 export const usePreferences = (): Preferences =>
   useRouteLoaderData<typeof rootLoader>("root")?.person?.preferences ?? {};
+
+/** Whose page this is; empty for nobody's. */
+export const usePersonId = (): string => useRouteLoaderData<typeof rootLoader>("root")?.person?.id ?? "";

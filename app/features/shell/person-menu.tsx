@@ -6,7 +6,7 @@ import type { Refusal } from "~/core/quantity";
 import { Button, buttonClass } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { Field } from "~/ui/field";
-import { forgetOnSignOut, staysHere } from "../offline/service-worker-page";
+import { forgetPerson } from "../offline/service-worker-page";
 import { layOut, useSimulatedInstruments } from "../practice/switch";
 import { refusalWords } from "../words/refusal";
 
@@ -36,7 +36,8 @@ export function PersonMenu() {
           <Button aria-pressed={simulated} onClick={() => layOut(!simulated)}>
             {simulated ? "Put the simulated instruments away" : "Lay out simulated instruments"}
           </Button>
-          <form method="post" action="/sign-out" onSubmit={forgetOnSignOut}>
+          <form method="post" action="/sign-out" onSubmit={() => forgetPerson(person.id)}>
+            <input type="hidden" name="by" value={person.id} />
             <Button kind="quiet" type="submit">
               Sign out
             </Button>
@@ -72,7 +73,6 @@ function HandOver({ present, done }: { present: string; done: () => void }) {
     );
   const hand = (event: React.FormEvent) => {
     event.preventDefault();
-    staysHere(chosen);
     sent.submit({ id: chosen, pin }, { method: "post", action: "/account/switch", encType: "application/json" });
     setPin("");
   };

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import { usePersonId } from "../people/use-preferences";
 import type { Texts } from "./reader";
 
 export type Fields = {
@@ -10,7 +11,7 @@ export type Fields = {
 
 /** The texts of a form, kept in the browser until they are saved: a reload or a crash loses nothing typed. */
 export function useTexts(key: string, initial: Texts): Fields {
-  const name = `harmostat form ${key}`;
+  const name = `harmostat form ${usePersonId()} ${key}`;
   const [texts, setTexts] = useState<Texts>(initial);
   useEffect(() => {
     try {

@@ -24,7 +24,7 @@ const numbers = [
   "line",
   "comma",
   "point",
-  "minutes",
+  "seconds",
   "places",
   "pulleys",
 ];

@@ -4,6 +4,10 @@ import type { Refusal, RefusalCode } from "~/core/quantity";
 const number = (value: number | string | undefined): string =>
   typeof value === "number" ? formatNumber(value, Number.isInteger(value) ? 0 : 3) : (value ?? "");
 
+/** How long to wait, as one says it. */
+const waitWords = (seconds: number): string =>
+  seconds < 90 ? `${seconds} ${seconds === 1 ? "second" : "seconds"}` : `${Math.ceil(seconds / 60)} minutes`;
+
 /** What a refusal means to the person at the machine. */
 export function refusalWords(refusal: Refusal): string {
   // A server of another release may have a code that is not known here.
@@ -178,11 +182,25 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "sign-in-taken": "Somebody else signs in by this name.",
   "last-lead": "This is the only lead. Make somebody else a lead first.",
   "no-such-person": "This account is no longer here.",
-  "wrong-password": "That is not the present password.",
+  "wrong-password": "That is not the password.",
   "wrong-pin": "That is not their PIN.",
   "not-a-pin": "A PIN is four to eight digits.",
-  "too-many-tries": ({ facts }) => `That was tried too often. Wait ${number(facts.minutes)} minutes, then try again.`,
+  "too-many-tries": ({ facts }) =>
+    `That was tried too often. Wait ${waitWords(Number(facts.seconds))}, then try again.`,
   "no-such-session": "That session has ended already.",
+  "no-such-time": "That is no time of these days. Look at the clock of this tablet.",
+  "other-person":
+    "Somebody else is signed in on this tablet now, so that nothing was logged under a wrong name. It stays here for who made it.",
+  "needs-password": "A PIN is not enough for that. Give the password as well.",
+  "signature-unproven": "Signing asks for the PIN or the password of who signs.",
+  busy: "The server is busy with others just now. Nothing is lost; try again in a moment.",
+  "pin-locked": "That PIN was wrong too often and is locked. The password opens it again.",
+  "too-common": "That is among the first that anybody would try. Choose another.",
+  "still-here": "Their account is open. Close it first.",
+  struck: "That name was struck from the accounts.",
+  "too-many-pixels": ({ facts }) =>
+    `The picture has more than ${number(facts.most)} million pixels. Make it smaller first.`,
+  "not-kept": "Not kept: this tablet has no room left. Stay here until it is sent.",
   "no-such-time-zone": "That time zone is not known. Write it as in Europe/London.",
   "already-set-up": "Somebody was quicker: the workshop has its first lead. Sign in.",
   "due-before-calibrated": "It cannot be due before it was calibrated.",

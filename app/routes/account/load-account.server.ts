@@ -6,7 +6,7 @@ import { sessionName } from "~/operations/own-account";
 export const peopleAtHand = ({ pool, person }: Context) => peopleWithPin(pool, person.workshopId);
 
 /** One's own account: what one prefers, and where one is signed in. */
-export async function loadAccount({ pool, person, now }: Context, sessionId: string) {
+export async function loadAccount({ pool, person, now, how, shared }: Context, sessionId: string) {
   const [sessions, withPin] = await Promise.all([
     sessionsOf(pool, person.id, now),
     peopleWithPin(pool, person.workshopId),
@@ -17,6 +17,8 @@ export async function loadAccount({ pool, person, now }: Context, sessionId: str
     timeZone: person.timeZone,
     now: now.toISOString(),
     preferences: person.preferences,
+    byPin: how === "pin",
+    shared: shared === true,
     hasPin: withPin.some(({ id }) => id === person.id),
     sessions: sessions.map(({ id, ...session }) => ({ ...session, name: sessionName(id), here: id === sessionId })),
   };

@@ -1,11 +1,14 @@
 import { data } from "react-router";
+import { GivePassword } from "~/app/features/identity/give-password";
 import { Posted } from "~/app/features/people/posted";
 import { PlaceHead } from "~/app/features/shell/head";
 import { agoWords, clockOrDay } from "~/app/features/words/times";
 import { formOf } from "~/app/session/form-of";
-import { asPerson, everyRole, sessionIdOf } from "~/app/session/session.server";
+import { asPerson, everyRole, sessionIdOf, statusOf } from "~/app/session/session.server";
+import { deviceIdIn } from "~/app/session/session-cookie";
 import { accept, type Result } from "~/core/quantity";
-import { changePassword, changePin, endSessions, prefer } from "~/operations/own-account";
+import { changePassword, changePin, endSessions, prefer, shareDevice } from "~/operations/own-account";
+import { buttonClass } from "~/ui/button";
 import { Field } from "~/ui/field";
 import type { Route } from "./+types/route";
 import { deviceWords } from "./device-words";
@@ -14,21 +17,25 @@ import { loadAccount } from "./load-account.server";
 export const meta: Route.MetaFunction = () => [{ title: "Account, Harmostat" }];
 
 export const loader = ({ context, request }: Route.LoaderArgs) =>
-  asPerson(context, request, everyRole, async (asked) => loadAccount(asked, await sessionIdOf(context, request)));
+  asPerson(context, request, everyRole, async (asked) => loadAccount(asked, await sessionIdOf(request)));
 
 export async function action({ context, request }: Route.ActionArgs) {
   const { what, ...input } = Object.fromEntries(await formOf(request));
   return asPerson(context, request, everyRole, async (asked) => {
-    const here = await sessionIdOf(context, request);
+    const here = await sessionIdOf(request);
     const answer = async (work: Promise<Result<unknown>>, done: string) => {
       const result = await work;
-      return result.ok ? data({ done }) : data({ refusal: result.refusal }, { status: 400 });
+      return result.ok ? data({ done }) : data({ refusal: result.refusal }, statusOf(result.refusal, 400));
     };
     switch (what) {
       case "password":
         return answer(changePassword(asked, here, input), "Changed. Every other session of yours has ended.");
       case "pin":
         return answer(changePin(asked, input), input.pin === "" ? "The PIN is gone." : "The PIN is set.");
+      case "shared": {
+        const device = await deviceIdIn(request.headers.get("cookie"));
+        return answer(shareDevice(asked, device, input), "Kept.");
+      }
       case "session":
         return answer(endSessions(asked, here, input), "Ended.");
       case "prefer": {
@@ -50,7 +57,7 @@ const roleWords = {
 };
 
 export default function AccountPage({ loaderData }: Route.ComponentProps) {
-  const { name, role, hasPin, sessions, preferences, timeZone, now } = loaderData;
+  const { name, role, hasPin, sessions, preferences, timeZone, now, shared, byPin } = loaderData;
   return (
     <>
       <PlaceHead />
@@ -124,6 +131,29 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
             />
           )}
         </section>
+        <section aria-labelledby="tablet" className="grid gap-3 content-start">
+          <h2 id="tablet" className="text-xl font-bold">
+            This tablet
+          </h2>
+          <p>
+            {shared
+              ? "Several people use it: signatures ask who it is, as the workshop has it."
+              : "It is yours alone, as far as anybody has said."}
+          </p>
+          <Posted
+            label="This tablet"
+            hidden={{ what: "shared", shared: shared ? "no" : "yes" }}
+            word={shared ? "It is mine alone" : "Several people use it"}
+            kind="line"
+          />
+          {byPin ? (
+            <p className="text-mid">Taken over with a PIN: what is kept of you is given out behind the password.</p>
+          ) : (
+            <a href="/account/data.json" download className={`${buttonClass("line", true)} self-start`}>
+              What is kept of you, as a file
+            </a>
+          )}
+        </section>
         <section aria-labelledby="pin" className="grid gap-4 content-start">
           <h2 id="pin" className="text-xl font-bold">
             {hasPin ? "Your PIN on shared tablets" : "A PIN for shared tablets"}
@@ -155,27 +185,31 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
           <h2 id="password" className="text-xl font-bold">
             Password
           </h2>
-          <Posted label="Password" hidden={{ what: "password" }} word="Change the password" kind="line">
-            {(error) => (
-              <div className="grid sm:grid-cols-2 gap-4">
-                <Field
-                  label="Present password"
-                  name="present"
-                  type="password"
-                  autoComplete="current-password"
-                  error={error("present")}
-                />
-                <Field
-                  label="New password"
-                  name="password"
-                  type="password"
-                  autoComplete="new-password"
-                  hint="Twelve characters or more; a sentence is good"
-                  error={error("password")}
-                />
-              </div>
-            )}
-          </Posted>
+          {byPin ? (
+            <GivePassword />
+          ) : (
+            <Posted label="Password" hidden={{ what: "password" }} word="Change the password" kind="line">
+              {(error) => (
+                <div className="grid sm:grid-cols-2 gap-4">
+                  <Field
+                    label="Present password"
+                    name="present"
+                    type="password"
+                    autoComplete="current-password"
+                    error={error("present")}
+                  />
+                  <Field
+                    label="New password"
+                    name="password"
+                    type="password"
+                    autoComplete="new-password"
+                    hint="Twelve characters or more; a sentence is good"
+                    error={error("password")}
+                  />
+                </div>
+              )}
+            </Posted>
+          )}
         </section>
       </main>
     </>

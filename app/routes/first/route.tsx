@@ -27,7 +27,7 @@ export async function action({ request, context }: Route.ActionArgs) {
         : [];
     const made = await nameFirstLead(context.get(poolContext), new Date(), input, usual);
     if (!made.ok) return data({ refusal: made.refusal, typed: { ...input, password: "" } }, { status: 400 });
-    return redirect("/", { headers: { "Set-Cookie": await beginSession(context, request, made.value.id) } });
+    return redirect("/", { headers: await beginSession(context, request, made.value.id, "password") });
   });
 }
 

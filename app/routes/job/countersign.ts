@@ -1,5 +1,6 @@
 import { jsonObject } from "~/app/session/json-object";
-import { asPersonJson, refusalResponse } from "~/app/session/session.server";
+import { sealSoonContext } from "~/app/session/request-context";
+import { asPersonJson, refusalResponse, statusOf } from "~/app/session/session.server";
 import { countersignJob } from "~/operations/countersign-job";
 import type { Route } from "./+types/countersign";
 
@@ -10,7 +11,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     if (!input) return refusalResponse(400, "not-understood");
     const made = { ...input, jobId: params.jobId, madeAt: asked.now.toISOString() };
     const result = await countersignJob(asked, made);
-    if (!result.ok) return Response.json({ refusal: result.refusal }, { status: 422 });
-    return Response.json({ entry: { ...result.value, madeByName: asked.person.name } });
+    if (!result.ok) return Response.json({ refusal: result.refusal }, statusOf(result.refusal, 422));
+    context.get(sealSoonContext)();
+    return Response.json({ entry: result.value });
   });
 }

@@ -1,5 +1,6 @@
 import { jsonObject } from "~/app/session/json-object";
-import { asPersonJson, everyRole, refusalResponse } from "~/app/session/session.server";
+import { sealSoonContext } from "~/app/session/request-context";
+import { asPersonJson, everyRole, refusalResponse, statusOf } from "~/app/session/session.server";
 import { mayWork } from "~/operations/context";
 import { recordEntry } from "~/operations/record-entry";
 import { signJob } from "~/operations/sign-job";
@@ -21,7 +22,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     if (!input) return refusalResponse(400, "not-understood");
     const operation = input.kind === "signature" ? signJob : recordEntry;
     const result = await operation(asked, { ...input, jobId: params.jobId });
-    if (!result.ok) return Response.json({ refusal: result.refusal }, { status: 422 });
-    return Response.json({ entry: { ...result.value, madeByName: asked.person.name } });
+    if (!result.ok) return Response.json({ refusal: result.refusal }, statusOf(result.refusal, 422));
+    if (input.kind === "signature") context.get(sealSoonContext)();
+    return Response.json({ entry: result.value });
   });
 }

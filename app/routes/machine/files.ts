@@ -1,5 +1,5 @@
 import { formOf } from "~/app/session/form-of";
-import { asPersonJson } from "~/app/session/session.server";
+import { asPersonJson, statusOf } from "~/app/session/session.server";
 import { attachFile } from "~/operations/attach-file";
 import { mayWork } from "~/operations/context";
 import type { Route } from "./+types/files";
@@ -16,9 +16,12 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       stageId: form.get("stageId") || null,
       name: file instanceof File ? file.name : "",
       caption: form.get("caption") ?? "",
-      madeAt: asked.now.toISOString(),
+      madeAt: form.get("madeAt") ?? asked.now.toISOString(),
+      sentAt: form.get("sentAt") ?? undefined,
     };
     const result = await attachFile(asked, input, content);
-    return result.ok ? Response.json({ done: true }) : Response.json({ refusal: result.refusal }, { status: 422 });
+    return result.ok
+      ? Response.json({ done: true })
+      : Response.json({ refusal: result.refusal }, statusOf(result.refusal, 422));
   });
 }

@@ -1,4 +1,5 @@
 import { LabelPage } from "~/app/features/shell/label-page";
+import { originContext } from "~/app/session/request-context";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/label";
 import { loadLabel } from "./load-label.server";
@@ -8,7 +9,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export const loader = ({ params, context, request }: Route.LoaderArgs) =>
-  asPerson(context, request, everyRole, (asked) => loadLabel(asked, params.machineId, new URL(request.url).origin));
+  asPerson(context, request, everyRole, (asked) => loadLabel(asked, params.machineId, context.get(originContext)));
 
 /** Scanned, it leads to one screen for what takes twenty seconds. */
 export default function Label({ loaderData: { machine, svg, address } }: Route.ComponentProps) {

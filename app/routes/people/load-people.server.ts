@@ -1,8 +1,15 @@
 import { accountsOfWorkshop } from "~/data/queries/people";
+import { lastSeal } from "~/data/queries/seals";
 import type { Context } from "~/operations/context";
 
-export const loadPeople = async ({ pool, person }: Context) => ({
-  accounts: await accountsOfWorkshop(pool, person.workshopId),
-  here: person.id,
-  timeZone: person.timeZone,
-});
+export async function loadPeople({ pool, person, now }: Context) {
+  const [accounts, seal] = [await accountsOfWorkshop(pool, person.workshopId), await lastSeal(pool)];
+  return {
+    accounts,
+    here: person.id,
+    timeZone: person.timeZone,
+    signAsks: person.signAsks,
+    sealedAt: seal?.at ?? null,
+    now: now.toISOString(),
+  };
+}

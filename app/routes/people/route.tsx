@@ -1,20 +1,32 @@
 import { useState } from "react";
 import { data } from "react-router";
 import { v7 } from "uuid";
+import { GivePassword } from "~/app/features/identity/give-password";
 import { Posted } from "~/app/features/people/posted";
 import { PlaceHead } from "~/app/features/shell/head";
-import { day } from "~/app/features/words/times";
+import { agoWords, day } from "~/app/features/words/times";
 import { formOf } from "~/app/session/form-of";
+import { backupContext, sealContext } from "~/app/session/request-context";
 import { asPerson } from "~/app/session/session.server";
 import type { Account } from "~/data/queries/people";
-import { addPerson, editPerson, letLeave } from "~/operations/people";
+import { addPerson, editPerson, letLeave, setRules, strikePerson } from "~/operations/people";
+import { buttonClass } from "~/ui/button";
 import { Field } from "~/ui/field";
 import type { Route } from "./+types/route";
 import { loadPeople } from "./load-people.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "People, Harmostat" }];
 
-export const loader = ({ context, request }: Route.LoaderArgs) => asPerson(context, request, ["lead"], loadPeople);
+export const loader = ({ context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, ["lead"], async (asked) =>
+    asked.how === "pin"
+      ? null
+      : {
+          ...(await loadPeople(asked)),
+          backupAt: context.get(backupContext)(),
+          keyId: context.get(sealContext).id.toString("hex").slice(0, 16),
+        },
+  );
 
 export async function action({ context, request }: Route.ActionArgs) {
   const { what, ...input } = Object.fromEntries(await formOf(request));
@@ -24,7 +36,11 @@ export async function action({ context, request }: Route.ActionArgs) {
         ? await addPerson(asked, input)
         : what === "leave"
           ? await letLeave(asked, { ...input, left: input.left === "yes" })
-          : await editPerson(asked, input);
+          : what === "strike"
+            ? await strikePerson(asked, input)
+            : what === "rules"
+              ? await setRules(asked, input)
+              : await editPerson(asked, input);
     if (!result.ok) return data({ refusal: result.refusal }, { status: 400 });
     return data({ done: what === "add" ? "The account is open." : "Kept." });
   });
@@ -37,7 +53,8 @@ const roleOptions = [
 ] as const;
 
 export default function People({ loaderData }: Route.ComponentProps) {
-  const { accounts, here, timeZone } = loaderData;
+  if (!loaderData) return <PasswordFirst />;
+  const { accounts, here, timeZone, signAsks } = loaderData;
   const present = accounts.filter(({ leftAt }) => leftAt === null);
   return (
     <>
@@ -59,7 +76,86 @@ export default function People({ loaderData }: Route.ComponentProps) {
             An account more
           </h2>
           <NewAccount key={accounts.length} />
+          <h2 className="text-xl font-bold mt-6">Signatures</h2>
+          <Posted label="Signatures" hidden={{ what: "rules" }} word="Keep" kind="line">
+            {(error) => (
+              <SelectField
+                label="Signing asks for the PIN or password"
+                name="signAsks"
+                defaultValue={signAsks}
+                options={signOptions}
+                error={error("signAsks")}
+              />
+            )}
+          </Posted>
+          <h2 className="text-xl font-bold mt-6">Backup and seals</h2>
+          <p>
+            {loaderData.backupAt
+              ? `The last good backup was made ${agoWords(loaderData.backupAt, loaderData.now, timeZone)}.`
+              : "No backup is known."}
+          </p>
+          <p>
+            {loaderData.sealedAt
+              ? `The logbooks were last sealed ${agoWords(loaderData.sealedAt, loaderData.now, timeZone)}, key ${loaderData.keyId}.`
+              : "Nothing was sealed yet."}
+          </p>
         </section>
+      </main>
+    </>
+  );
+}
+
+const signOptions = [
+  ["always", "always"],
+  ["shared", "on tablets that several people use"],
+  ["never", "never"],
+] as const;
+
+function SelectField({
+  label,
+  name,
+  defaultValue,
+  options,
+  error,
+}: {
+  label: string;
+  name: string;
+  defaultValue: string;
+  options: readonly (readonly [value: string, said: string])[];
+  error: string | undefined;
+}) {
+  return (
+    <label className="block">
+      <span className="block font-semibold mb-1">{label}</span>
+      <select
+        name={name}
+        defaultValue={defaultValue}
+        className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+      >
+        {options.map(([value, said]) => (
+          <option key={value} value={value}>
+            {said}
+          </option>
+        ))}
+      </select>
+      {error && (
+        <span role="alert" className="block text-outside font-semibold">
+          {error}
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** A PIN opens no accounts. */
+function PasswordFirst() {
+  return (
+    <>
+      <PlaceHead />
+      <main className="p-5 max-sm:p-3.5 grid gap-4 max-w-xl">
+        <h1 className="text-3xl font-bold">Accounts are kept behind the password</h1>
+        <p className="text-lg">This tablet was taken over with a PIN.</p>
+        <GivePassword />
       </main>
     </>
   );
@@ -99,25 +195,13 @@ function AccountFields({ account, error }: { account?: Account; error: (field: s
         defaultValue={account?.signIn}
         error={error("signIn")}
       />
-      <label className="block">
-        <span className="block font-semibold mb-1">Role</span>
-        <select
-          name="role"
-          defaultValue={account?.role ?? "technician"}
-          className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-        >
-          {roleOptions.map(([value, said]) => (
-            <option key={value} value={value}>
-              {said}
-            </option>
-          ))}
-        </select>
-        {error("role") && (
-          <span role="alert" className="block text-outside font-semibold">
-            {error("role")}
-          </span>
-        )}
-      </label>
+      <SelectField
+        label="Role"
+        name="role"
+        defaultValue={account?.role ?? "technician"}
+        options={roleOptions}
+        error={error("role")}
+      />
     </>
   );
 }
@@ -134,6 +218,7 @@ function AccountLine({ account, here, timeZone }: { account: Account; here: bool
             {account.role}, since {day(account.createdAt, timeZone)}
             {account.hasPin && ", has a PIN"}
             {account.leftAt && `; closed ${day(account.leftAt, timeZone)}`}
+            {account.struckAt && `; name struck ${day(account.struckAt, timeZone)}`}
           </span>
         </summary>
         <div className="grid md:grid-cols-2 gap-8 py-3">
@@ -154,12 +239,29 @@ function AccountLine({ account, here, timeZone }: { account: Account; here: bool
               )}
             </Posted>
           )}
-          <Posted
-            label={`${gone ? "Open" : "Close"} the account of ${account.name}`}
-            hidden={{ what: "leave", id: account.id, left: gone ? "no" : "yes" }}
-            word={gone ? "Open the account again" : "Close the account"}
-            kind="line"
-          />
+          <a href={`/people/${account.id}/data.json`} download className={`${buttonClass("line", true)} self-start`}>
+            What is kept of them, as a file
+          </a>
+          {gone && !account.struckAt && (
+            <Posted
+              label={`Strike the name of ${account.name}`}
+              hidden={{ what: "strike", id: account.id }}
+              word="Strike the name for good"
+              kind="line"
+            >
+              {() => (
+                <p>Name, sign-in name, password and PIN go; what they signed keeps the name it was signed with.</p>
+              )}
+            </Posted>
+          )}
+          {!account.struckAt && (
+            <Posted
+              label={`${gone ? "Open" : "Close"} the account of ${account.name}`}
+              hidden={{ what: "leave", id: account.id, left: gone ? "no" : "yes" }}
+              word={gone ? "Open the account again" : "Close the account"}
+              kind="line"
+            />
+          )}
         </div>
       </details>
     </li>

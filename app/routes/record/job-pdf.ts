@@ -1,7 +1,8 @@
+import { downloadHeaders } from "~/app/features/export/download.server";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { dayIn } from "~/operations/day-in";
 import type { Route } from "./+types/job-pdf";
-import { downloadHeaders, loadJobRecord } from "./load-record.server";
+import { loadJobRecord } from "./load-record.server";
 import { recordAsPdf } from "./pdf.server";
 
 export const loader = ({ params, context, request }: Route.LoaderArgs) =>

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { download, fileName } from "~/app/features/export/download.server";
 import { readerOf, writeFor } from "~/app/features/words/figure";
 import { findJob } from "~/app/routes/job/load-job.server";
 import { isId } from "~/app/session/is-id";
@@ -9,6 +10,7 @@ import { stagesById, stagesOfMachines } from "~/data/queries/stages";
 import type { Context } from "~/operations/context";
 import { dayIn } from "~/operations/day-in";
 import { exportLogbook } from "~/operations/export-logbook";
+import type { SealKey } from "~/operations/seal";
 import { entriesAsCsv } from "./csv.server";
 
 /** Everything that the record of a job shows. */
@@ -35,44 +37,11 @@ const findMachine = async ({ pool, person }: Context, machineId: string) => {
   return machine;
 };
 
-const fileName = (name: string, ending: string): string =>
-  `${
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-|-$/g, "") || "record"
-  }.${ending}`;
-
-/** An answer that a browser saves as a file; written in pieces, as they come. */
-function download(pieces: AsyncGenerator<string>, mediaType: string, name: string): Response {
-  const encoder = new TextEncoder();
-  const body = new ReadableStream<Uint8Array>({
-    async pull(controller) {
-      const { done, value } = await pieces.next();
-      if (done) controller.close();
-      else controller.enqueue(encoder.encode(value));
-    },
-  });
-  return new Response(body, {
-    headers: {
-      "Content-Type": mediaType,
-      "Content-Disposition": `attachment; filename="${name}"`,
-      "Cache-Control": "no-store",
-    },
-  });
-}
-
-export const downloadHeaders = (mediaType: string, name: string, ending: string): HeadersInit => ({
-  "Content-Type": mediaType,
-  "Content-Disposition": `attachment; filename="${fileName(name, ending)}"`,
-  "Cache-Control": "no-store",
-});
-
-export async function jobFile(asked: Context, jobId: string, ending: "csv" | "json"): Promise<Response> {
+export async function jobFile(asked: Context, key: SealKey, jobId: string, ending: "csv" | "json"): Promise<Response> {
   const { machine, stages, entries, job } = await loadJobRecord(asked, jobId);
   const name = fileName(`${machine.tag} job ${dayIn(job.openedAt, asked.person.timeZone)}`, ending);
   if (ending === "json")
-    return download(exportLogbook(asked.pool, machine, asked.now, job.id), "application/json", name);
+    return download(exportLogbook(asked.pool, machine, asked.now, key, job.id), "application/json", name);
   async function* csv() {
     yield entriesAsCsv(entries, stages, true);
   }
@@ -81,10 +50,15 @@ export async function jobFile(asked: Context, jobId: string, ending: "csv" | "js
 
 const pageSize = 300;
 
-export async function machineFile(asked: Context, machineId: string, ending: "csv" | "json"): Promise<Response> {
+export async function machineFile(
+  asked: Context,
+  key: SealKey,
+  machineId: string,
+  ending: "csv" | "json",
+): Promise<Response> {
   const machine = await findMachine(asked, machineId);
   const name = fileName(`${machine.tag} logbook`, ending);
-  if (ending === "json") return download(exportLogbook(asked.pool, machine, asked.now), "application/json", name);
+  if (ending === "json") return download(exportLogbook(asked.pool, machine, asked.now, key), "application/json", name);
   const stages = await stagesOfMachines(asked.pool, [machine.id]);
   async function* csv() {
     for (let after = 0, first = true; ; first = false) {

@@ -1,6 +1,7 @@
+import { downloadHeaders } from "~/app/features/export/download.server";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/machine-pdf";
-import { downloadHeaders, loadMachineRecord } from "./load-record.server";
+import { loadMachineRecord } from "./load-record.server";
 import { logbookAsPdf } from "./pdf.server";
 
 export const loader = ({ params, context, request }: Route.LoaderArgs) =>

@@ -1,5 +1,6 @@
 import { LabelPage } from "~/app/features/shell/label-page";
 import { itemWords } from "~/app/features/stores/item-words";
+import { originContext } from "~/app/session/request-context";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/label";
 import { loadLabels } from "./load-stores.server";
@@ -7,7 +8,7 @@ import { loadLabels } from "./load-stores.server";
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `Label, ${loaderData?.item.name}, Harmostat` }];
 
 export const loader = ({ params, context, request }: Route.LoaderArgs) =>
-  asPerson(context, request, everyRole, (asked) => loadLabels(asked, params.itemId, new URL(request.url).origin));
+  asPerson(context, request, everyRole, (asked) => loadLabels(asked, params.itemId, context.get(originContext)));
 
 /** On a drawer or a bag: scanned, it leads to what lies there. */
 export default function ItemLabel({ loaderData: { item, svg, address } }: Route.ComponentProps) {
