@@ -191,7 +191,11 @@ async function builtService(options: ServiceOptions): Promise<Running> {
   const built = (await import(
     pathToFileURL(join(root, "build/server/index.js")).href
   )) as typeof import("../server/app");
-  const service = await built.createService({ ...options, clientFolder: join(root, "build/client") });
+  const service = await built.createService({
+    ...options,
+    clientFolder: join(root, "build/client"),
+    paperWorker: join(root, "build/server/paper-worker.js"),
+  });
   return { service, close: async () => {} };
 }
 

@@ -5,6 +5,7 @@ import express, { type Express } from "express";
 import expressStaticGzip from "express-static-gzip";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider, type ServerBuild } from "react-router";
+import { openPrinter } from "~/app/background/printer.server";
 import { sealKeyOf, startSealing } from "~/app/background/sealing.server";
 import {
   addressContext,
@@ -12,6 +13,7 @@ import {
   nonceContext,
   originContext,
   poolContext,
+  printerContext,
   sealContext,
   sealSoonContext,
 } from "~/app/session/request-context";
@@ -42,6 +44,8 @@ export type ServiceOptions = {
   publicUrl: string;
   /** Proxies whose word on where a request comes from is taken: addresses or ranges. */
   trustedProxies?: string | undefined;
+  /** The built thread that makes papers; without it they are made in the server itself, as in development. */
+  paperWorker?: string;
   /** The built browser files; none in development, where Vite serves them. */
   clientFolder?: string;
 };
@@ -52,6 +56,7 @@ export async function createService(options: ServiceOptions): Promise<Service> {
   const pool = openPool(databaseUrl, (error) => log.warn({ error: error.message }, "database connection lost"));
   const health = healthOf(databaseUrl, options.home, logState, lastBackup);
   const sealKey = sealKeyOf(options.sealKeyPem);
+  const printer = openPrinter(options.paperWorker ?? null);
   const sealing = startSealing(pool, sealKey, log, options.onSeal ?? (() => {}));
   const app = express();
   app.disable("x-powered-by");
@@ -95,6 +100,7 @@ export async function createService(options: ServiceOptions): Promise<Service> {
         context.set(originContext, publicUrl.replace(/\/+$/, ""));
         context.set(nonceContext, response.locals.nonce);
         context.set(sealContext, sealKey);
+        context.set(printerContext, printer);
         context.set(sealSoonContext, sealing.soon);
         context.set(backupContext, lastBackup);
         return context;
@@ -102,7 +108,7 @@ export async function createService(options: ServiceOptions): Promise<Service> {
     }),
   );
   const end = async () => {
-    await sealing.end();
+    await Promise.all([sealing.end(), printer.end()]);
     await Promise.all([pool.end(), health.end()]);
     endLog();
   };

@@ -1,4 +1,5 @@
 import { createContext } from "react-router";
+import type { Printer } from "~/app/background/printer.server";
 import type { Pool } from "~/data/postgres";
 import type { SealKey } from "~/operations/seal";
 import type { SessionState } from "./session-state";
@@ -18,3 +19,5 @@ export const sealSoonContext = createContext<() => void>(() => {});
 export const originContext = createContext<string>("");
 /** When the last backup was made that was found good. */
 export const backupContext = createContext<() => string | null>(() => null);
+/** Makes papers beside the server. */
+export const printerContext = createContext<Printer>();

@@ -17,9 +17,27 @@ export async function buildApp(output: "inherit" | "pipe"): Promise<void> {
     env: { ...process.env, NODE_ENV: "production" },
   });
   await buildServiceWorker();
+  await buildPaperWorker();
   compressFiles(client);
   stampBuild();
 }
+
+/** The thread that makes papers, with the same words as the pages. */
+const buildPaperWorker = () =>
+  build({
+    root,
+    configFile: false,
+    logLevel: "error",
+    publicDir: false,
+    resolve: { tsconfigPaths: true },
+    define: { "process.env.NODE_ENV": JSON.stringify("production") },
+    build: {
+      ssr: join(root, "app/background/paper-worker.ts"),
+      outDir: join(root, "build/server"),
+      emptyOutDir: false,
+      rolldownOptions: { output: { entryFileNames: "paper-worker.js", chunkFileNames: "paper/[name]-[hash].js" } },
+    },
+  });
 
 async function buildServiceWorker(): Promise<void> {
   const files = readdirSync(join(client, "assets"))

@@ -26,7 +26,7 @@ const keptMachines = () =>
       const keys = asked.result.transaction("snapshots").objectStore("snapshots").getAllKeys();
       keys.onsuccess = () => {
         asked.result.close();
-        done(keys.result.filter((key) => String(key).startsWith("machine ")).length);
+        done(keys.result.filter((key) => String(key).includes(" machine ")).length);
       };
     };
   });

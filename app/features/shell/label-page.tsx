@@ -8,6 +8,7 @@ export function LabelPage({
   how,
   svg,
   address,
+  head,
   children,
 }: {
   name: string;
@@ -15,6 +16,8 @@ export function LabelPage({
   /** The code, made on the server from the thing's own address. */
   svg: string;
   address: string;
+  /** Where the logbook stood when it was printed, of what has one. */
+  head?: string;
   children: ReactNode;
 }) {
   return (
@@ -26,6 +29,12 @@ export function LabelPage({
         <div className="print:hidden mb-6">
           <h1 className="text-3xl font-bold mb-2">Label for {name}</h1>
           <p className="text-lg mb-4 max-w-2xl">{how}</p>
+          {/^https?:\/\/(127\.|localhost|\[::1\])/.test(address) && (
+            <p role="status" className="text-lg mb-4 max-w-2xl border-l-4 border-near pl-3">
+              Nobody has said by which address tablets reach the app (PUBLIC_URL): this code opens on the server itself
+              only.
+            </p>
+          )}
           <Button kind="now" large onClick={() => window.print()}>
             Print
           </Button>
@@ -40,6 +49,7 @@ export function LabelPage({
             <span className="block text-2xl font-bold">{name}</span>
             {children}
             <span className="block text-sm max-w-72 break-all mt-2">{address}</span>
+            {head && <span className="block text-sm">{head}</span>}
           </figcaption>
         </figure>
       </main>

@@ -1,7 +1,7 @@
 import QRCode from "qrcode";
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
-import { machineById } from "~/data/queries/machines";
+import { headOf, machineById } from "~/data/queries/machines";
 import type { Context } from "~/operations/context";
 
 /** The label of a machine: the address of its quick touch as a QR code. */
@@ -10,5 +10,6 @@ export async function loadLabel({ pool, person }: Context, machineId: string, or
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
   const address = `${origin}/at/${machine.id}`;
   const svg = await QRCode.toString(address, { type: "svg", errorCorrectionLevel: "Q", margin: 1 });
-  return { machine, address, svg };
+  const { count, hash } = await headOf(pool, machine.id);
+  return { machine, address, svg, head: { seq: count, hash: hash.toString("hex") } };
 }

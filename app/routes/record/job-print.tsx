@@ -3,6 +3,7 @@ import { RoundPane } from "~/app/features/job/round-pane";
 import { recordedView } from "~/app/features/job/round-view";
 import { StageOnPage } from "~/app/features/job/sign-off";
 import { PrintHead } from "~/app/features/record/print-head";
+import { headWords } from "~/app/features/record/head-words";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
 import { provisionalWords } from "~/app/features/words/state";
 import { clock, dateWords, day } from "~/app/features/words/times";
@@ -59,6 +60,9 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
         ))}
       </section>
       <PrintedEntries entries={entries} stages={stages} timeZone={timeZone} />
+      <p className="text-mid mt-4">
+        Printed {day(loaderData.now, timeZone)}, {headWords(loaderData.head)}.
+      </p>
     </main>
   );
 }

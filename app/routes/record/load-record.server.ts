@@ -1,11 +1,15 @@
 import { data } from "react-router";
+import type { Printer } from "~/app/background/printer.server";
 import { download, fileName } from "~/app/features/export/download.server";
+import { headWords } from "~/app/features/record/head-words";
+import type { Printed } from "~/app/features/record/printed";
 import { readerOf, writeFor } from "~/app/features/words/figure";
 import { findJob } from "~/app/routes/job/load-job.server";
 import { isId } from "~/app/session/is-id";
-import { entriesOfJob, lastNumber, logbookFrom } from "~/data/queries/entries";
+import type { Database } from "~/data/postgres";
+import { entriesOfJob, logbookFrom } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
-import { machineById } from "~/data/queries/machines";
+import { headOf, machineById } from "~/data/queries/machines";
 import { stagesById, stagesOfMachines } from "~/data/queries/stages";
 import type { Context } from "~/operations/context";
 import { dayIn } from "~/operations/day-in";
@@ -20,13 +24,14 @@ export async function loadJobRecord(asked: Context, jobId: string) {
   const machine = job && (await machineById(pool, person.workshopId, job.machineId));
   if (!job || !machine) throw data({ code: "no-such-job" }, { status: 404 });
   writeFor(readerOf(person.preferences, machine));
-  const [found, entries, instruments] = await Promise.all([
+  const [found, entries, instruments, head] = await Promise.all([
     stagesById(pool, job.stageIds),
     entriesOfJob(pool, job.id),
     instrumentsOfWorkshop(pool, person.workshopId),
+    endOf(pool, machine.id),
   ]);
   const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
-  return { job, machine, stages, entries, instruments, timeZone: person.timeZone, now: asked.now.toISOString() };
+  return { job, machine, stages, entries, instruments, head, timeZone: person.timeZone, now: asked.now.toISOString() };
 }
 export type LoadedRecord = Awaited<ReturnType<typeof loadJobRecord>>;
 
@@ -38,8 +43,8 @@ const findMachine = async ({ pool, person }: Context, machineId: string) => {
 };
 
 export async function jobFile(asked: Context, key: SealKey, jobId: string, ending: "csv" | "json"): Promise<Response> {
-  const { machine, stages, entries, job } = await loadJobRecord(asked, jobId);
-  const name = fileName(`${machine.tag} job ${dayIn(job.openedAt, asked.person.timeZone)}`, ending);
+  const { machine, stages, entries, job, head } = await loadJobRecord(asked, jobId);
+  const name = fileName(`${machine.tag} job ${dayIn(job.openedAt, asked.person.timeZone)} ${headWords(head)}`, ending);
   if (ending === "json")
     return download(exportLogbook(asked.pool, machine, asked.now, key, job.id), "application/json", name);
   async function* csv() {
@@ -57,7 +62,8 @@ export async function machineFile(
   ending: "csv" | "json",
 ): Promise<Response> {
   const machine = await findMachine(asked, machineId);
-  const name = fileName(`${machine.tag} logbook`, ending);
+  const head = await endOf(asked.pool, machine.id);
+  const name = fileName(`${machine.tag} ${headWords(head)}`, ending);
   if (ending === "json") return download(exportLogbook(asked.pool, machine, asked.now, key), "application/json", name);
   const stages = await stagesOfMachines(asked.pool, [machine.id]);
   async function* csv() {
@@ -76,12 +82,29 @@ const printedEntries = 400;
 /** The newest entries of a machine, to be printed; the whole is in the files. */
 export async function loadMachineRecord(asked: Context, machineId: string) {
   const machine = await findMachine(asked, machineId);
+  const head = await endOf(asked.pool, machine.id);
   const [stages, entries] = await Promise.all([
     stagesOfMachines(asked.pool, [machine.id]),
-    logbookFrom(asked.pool, machine.id, Math.max(0, await newestOf(asked, machine.id)), printedEntries),
+    logbookFrom(asked.pool, machine.id, Math.max(0, head.seq - printedEntries), printedEntries),
   ]);
-  return { machine, stages, entries, timeZone: asked.person.timeZone, now: asked.now.toISOString() };
+  return { machine, stages, entries, head, timeZone: asked.person.timeZone, now: asked.now.toISOString() };
 }
 
-const newestOf = async ({ pool }: Context, machineId: string): Promise<number> =>
-  (await lastNumber(pool, machineId)) - printedEntries;
+/** The paper of a machine or a job, made beside the server; the same one again while nothing was entered on the machine. */
+export async function printedPaper(
+  asked: Context,
+  printer: Printer,
+  paper: Omit<Printed, "reader">,
+): Promise<Uint8Array> {
+  const { machine, head, now, timeZone } = (paper as Printed).record;
+  const reader = readerOf(asked.person.preferences, machine);
+  const of =
+    "job" in (paper as Printed).record ? (paper as { record: { job: { id: string } } }).record.job.id : machine.id;
+  const key = [of, head.hash, dayIn(now, timeZone), reader.decimal, reader.units, reader.asMachine].join(" ");
+  return printer.print(key, { ...paper, reader } as Printed);
+}
+
+const endOf = async (db: Database, machineId: string) => {
+  const { count, hash } = await headOf(db, machineId);
+  return { seq: count, hash: hash.toString("hex") };
+};

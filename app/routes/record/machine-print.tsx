@@ -1,3 +1,4 @@
+import { headWords } from "~/app/features/record/head-words";
 import { PrintHead } from "~/app/features/record/print-head";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
 import { day } from "~/app/features/words/times";
@@ -14,7 +15,7 @@ export const loader = ({ params, context, request }: Route.LoaderArgs) =>
 
 /** The newest part of a machine's logbook, to be printed. */
 export default function MachinePrint({
-  loaderData: { machine, stages, entries, timeZone, now },
+  loaderData: { machine, stages, entries, timeZone, now, head },
 }: Route.ComponentProps) {
   return (
     <main className="p-8 max-sm:p-4 max-w-5xl mx-auto bg-panel print:p-0">
@@ -23,8 +24,8 @@ export default function MachinePrint({
         {machine.name}, <span className="figure">{machine.tag}</span>
       </h1>
       <p className="text-lg text-mid mb-6">
-        Logbook, printed {day(now, timeZone)}. The newest {entries.length} entries; the whole, with its hashes, is in
-        the JSON file.
+        Printed {day(now, timeZone)}, {headWords(head)}. The newest {entries.length} entries; the whole, with its
+        hashes, is in the JSON file.
       </p>
       <PrintedEntries entries={entries} stages={stages} timeZone={timeZone} />
     </main>

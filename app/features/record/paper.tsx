@@ -20,10 +20,12 @@ import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day } from "~/app/features/words/times";
 import { feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
+import type { Job } from "~/data/queries/jobs";
+import type { Machine } from "~/data/queries/machines";
 import type { Stage } from "~/data/queries/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
 import { stateWord } from "~/ui/state-mark";
-import type { LoadedRecord, loadMachineRecord } from "./load-record.server";
+import { headWords } from "./head-words";
 
 const font = (file: string) => createRequire(import.meta.url).resolve(`@fontsource/archivo/files/archivo-${file}.woff`);
 for (const set of ["latin", "latin-ext"] as const)
@@ -65,15 +67,36 @@ const look = StyleSheet.create({
   },
 });
 
+type Head = { seq: number; hash: string };
+/** What the paper of a job shows. */
+export type PaperOfJob = {
+  machine: Machine;
+  job: Job;
+  stages: Stage[];
+  entries: NamedEntry[];
+  timeZone: string;
+  now: string;
+  head: Head;
+};
+/** What the paper of a machine shows. */
+export type PaperOfMachine = {
+  machine: Machine;
+  stages: Stage[];
+  entries: NamedEntry[];
+  timeZone: string;
+  now: string;
+  head: Head;
+};
+
 /** The record of a job on paper: as found, what was done, as left, every reading, who signed it and what stayed open. */
-export const recordAsPdf = (record: LoadedRecord): Promise<Buffer> => renderToBuffer(<JobDocument {...record} />);
+export const recordAsPdf = (record: PaperOfJob): Promise<Buffer> => renderToBuffer(<JobDocument {...record} />);
 
 /** The newest part of a machine's logbook on paper. */
-export const logbookAsPdf = (record: Awaited<ReturnType<typeof loadMachineRecord>>): Promise<Buffer> =>
+export const logbookAsPdf = (record: PaperOfMachine): Promise<Buffer> =>
   renderToBuffer(
     <Paper
       title={`${record.machine.name}, ${record.machine.tag}`}
-      printed={`Printed ${day(record.now, record.timeZone)}`}
+      printed={`Printed ${day(record.now, record.timeZone)}, ${headWords(record.head)}`}
       more={Array.from({ length: Math.max(0, Math.ceil(record.entries.length / sheetOf) - 1) }, (_, i) => (
         <Entries
           key={i}
@@ -123,11 +146,11 @@ function Paper({
   ) as ReactElement<never>;
 }
 
-function JobDocument({ machine, job, stages, entries, timeZone, now }: LoadedRecord) {
+function JobDocument({ machine, job, stages, entries, timeZone, now, head }: PaperOfJob) {
   const signatures = entries.filter(isKind("signature"));
   const signature = signatures[0];
   return (
-    <Paper title={`${machine.name}, ${machine.tag}`} printed={`Printed ${day(now, timeZone)}`}>
+    <Paper title={`${machine.name}, ${machine.tag}`} printed={`Printed ${day(now, timeZone)}, ${headWords(head)}`}>
       <Text style={look.mid}>
         {day(job.openedAt, timeZone)}. {job.reason}
       </Text>
