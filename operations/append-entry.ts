@@ -13,6 +13,8 @@ export type NewEntry<K extends EntryKind = EntryKind> = {
   kind: K;
   body: Bodies[K];
   madeBy: string;
+  /** As they are called now; looked up where it is left out. */
+  madeByName?: string;
   madeAt: string;
   recordedAt: Date;
   jobId?: string | null;
@@ -47,7 +49,7 @@ export async function appendEntry<K extends EntryKind>(
     namesEntry: newEntry.namesEntry ?? null,
     madeBy: newEntry.madeBy,
     // As the author is called now: it stays in the entry, whatever becomes of the account.
-    madeByName: await nameOfPerson(db, newEntry.madeBy),
+    madeByName: newEntry.madeByName ?? (await nameOfPerson(db, newEntry.madeBy)),
     madeAt: new Date(newEntry.madeAt).toISOString(),
     recordedAt: newEntry.recordedAt.toISOString(),
     usage: newEntry.kind === "usage" ? (newEntry.body as Bodies["usage"]).total : head.usageTotal,

@@ -4,7 +4,6 @@ import sharp from "sharp";
 import { z } from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
 import { insertAttachment } from "../data/queries/attachments";
 import { lockHead, machineById } from "../data/queries/machines";
 import { machineOfStage } from "../data/queries/stages";
@@ -12,6 +11,7 @@ import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text, words } from "./input";
+import { transactionOn } from "./on-machine";
 import { Busy, queueOf } from "./queue";
 import { trueTime } from "./true-time";
 
@@ -64,7 +64,7 @@ export async function attachFile(
   if (!file.ok) return file;
   const { mediaType, bytes, preview } = file.value;
   const submission = submissionOf(person.id, { ...value, content: createHash("sha256").update(content).digest("hex") });
-  return transaction(pool, async (db): Promise<Result<Entry>> => {
+  return transactionOn(pool, value.machineId, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, value.machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     if (value.stageId && (await machineOfStage(db, person.workshopId, value.stageId)) !== machine.id)

@@ -1,12 +1,12 @@
 import { z } from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
 import { keepUsage, lockHead, machineById } from "../data/queries/machines";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant } from "./input";
+import { transactionOn } from "./on-machine";
 import { trueTime } from "./true-time";
 
 const usageInput = z.object({
@@ -30,7 +30,7 @@ export async function logUsage({ pool, person, now }: Context, input: unknown): 
   if (!checked.ok) return checked;
   const { value } = checked;
   const submission = submissionOf(person.id, checked.value);
-  return transaction(pool, async (db): Promise<Result<Entry>> => {
+  return transactionOn(pool, value.machineId, async (db): Promise<Result<Entry>> => {
     const machine = await machineById(db, person.workshopId, value.machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machine.id);

@@ -1,6 +1,5 @@
 import { z } from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
-import { transaction } from "../data/postgres";
 import { insertJob, jobById } from "../data/queries/jobs";
 import { lockHead, machineById } from "../data/queries/machines";
 import { stagesOfMachines } from "../data/queries/stages";
@@ -8,6 +7,7 @@ import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, words } from "./input";
+import { transactionOn } from "./on-machine";
 import { trueTime } from "./true-time";
 
 export const openJobInput = z.object({
@@ -31,7 +31,7 @@ export async function openJob({ pool, person, now }: Context, input: unknown): P
   const { id: jobId, machineId, stageIds, reason, firstBuild } = checked.value;
   const { madeAt } = trueTime(checked.value.madeAt, checked.value.sentAt, now);
   const submission = submissionOf(person.id, checked.value);
-  return transaction(pool, async (db): Promise<Result<{ jobId: string }>> => {
+  return transactionOn(pool, machineId, async (db): Promise<Result<{ jobId: string }>> => {
     const machine = await machineById(db, person.workshopId, machineId);
     if (!machine) return refuse("no-such-machine", ["machineId"]);
     const head = await lockHead(db, machineId);

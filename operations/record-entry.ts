@@ -7,15 +7,17 @@ import { type Database, transaction } from "../data/postgres";
 import { moveAdjuster, movedBeforeJob } from "../data/queries/adjuster-positions";
 import { entriesOfJob, recentStageWork } from "../data/queries/entries";
 import { type Instrument, instrumentsOfWorkshop } from "../data/queries/instruments";
-import { jobById } from "../data/queries/jobs";
-import { type ChainHead, lockHead } from "../data/queries/machines";
+import { type Job, jobById } from "../data/queries/jobs";
+import { type ChainHead, headOf, lockHead } from "../data/queries/machines";
+import type { Person } from "../data/queries/people";
 import { type Stage, stagesById } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
-import { buildEntry, type WorkInput, workInput } from "./build-entry";
+import { type Built, buildEntry, type WorkInput, workInput } from "./build-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { dayIn } from "./day-in";
 import { checkInput, id, instant } from "./input";
+import { onMachine } from "./on-machine";
 import { refreshAfterClamp, refreshStanding } from "./refresh-standing";
 import { reserve, takeReserved } from "./stores";
 import { trueTime } from "./true-time";
@@ -35,56 +37,89 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
   const work = checkInput(workInput, input);
   if (!work.ok) return work;
   const submission = submissionOf(person.id, { ...work.value, ...head.value });
-  return transaction(pool, async (db): Promise<Result<Entry>> => {
-    const job = await jobById(db, person.workshopId, head.value.jobId);
-    if (!job) return refuse("no-such-job", ["jobId"]);
-    const chain = await lockHead(db, job.machineId);
-    const known = await alreadyThere(db, head.value.id, submission);
-    if (known) return known;
-    if ((await jobById(db, person.workshopId, job.id))?.signedEntry) return refuse("job-signed", ["jobId"]);
-    const stages = await stagesById(db, job.stageIds);
-    const stage = stages.find((s) => s.id === head.value.stageId);
-    if (!stage) return refuse("no-such-stage", ["stageId"]);
-    const instruments = await instrumentsOfWorkshop(db, person.workshopId);
-    const carries = work.value.kind === "round" && work.value.carries;
-    const before = {
-      known: carries ? await roundsBefore(db, stage, job.id) : [],
-      moved: work.value.kind === "move" ? await movedBeforeJob(db, stage.adjuster.id, job.id) : 0,
-    };
-    const built = buildEntry(work.value, stage, instruments, await entriesOfJob(db, job.id), stages, before);
-    if (!built.ok) return built;
-    const stock = work.value.kind === "move" ? work.value.stock : [];
-    const reserved = await reserve(db, person.workshopId, stock);
-    if (!reserved.ok) return reserved;
-    const { kind } = work.value;
-    const { madeAt } = trueTime(head.value.madeAt, head.value.sentAt, now);
-    const overdue = overdueOn(work.value, instruments, dayIn(madeAt, person.timeZone));
-    const entry = await appendEntry(db, chain, {
-      ...built.value,
-      body: overdue ? { ...built.value.body, overdue } : built.value.body,
-      id: head.value.id,
-      machineId: job.machineId,
-      jobId: job.id,
-      stageId: stage.id,
-      kind,
-      madeBy: person.id,
-      submission,
-      madeAt,
-      recordedAt: now,
-      geometryId: stage.geometry.id,
-      adjusterId: stage.adjuster.id,
-      limitsId: stage.limits.id,
+  const job = await jobById(pool, person.workshopId, head.value.jobId);
+  if (!job) return refuse("no-such-job", ["jobId"]);
+  return onMachine(job.machineId, async (): Promise<Result<Entry>> => {
+    // Read and judged before the machine is locked; anything that comes in between moves the head, and then it is done once more.
+    let made = await prepare(pool, person, job, work.value, head.value.stageId);
+    return transaction(pool, async (db): Promise<Result<Entry>> => {
+      const chain = await lockHead(db, job.machineId);
+      const known = await alreadyThere(db, head.value.id, submission);
+      if (known) return known;
+      if (made.atHead !== chain.count) made = await prepare(db, person, job, work.value, head.value.stageId);
+      if (!made.ready.ok) return made.ready;
+      const { stage, built, instruments } = made.ready.value;
+      const { kind } = work.value;
+      const stock = work.value.kind === "move" ? work.value.stock : [];
+      if (stock.length > 0) {
+        const reserved = await reserve(db, person.workshopId, stock);
+        if (!reserved.ok) return reserved;
+      }
+      const { madeAt } = trueTime(head.value.madeAt, head.value.sentAt, now);
+      const overdue = overdueOn(work.value, instruments, dayIn(madeAt, person.timeZone));
+      const entry = await appendEntry(db, chain, {
+        ...built,
+        body: overdue ? { ...built.body, overdue } : built.body,
+        id: head.value.id,
+        machineId: job.machineId,
+        jobId: job.id,
+        stageId: stage.id,
+        kind,
+        madeBy: person.id,
+        madeByName: person.name,
+        submission,
+        madeAt,
+        recordedAt: now,
+        geometryId: stage.geometry.id,
+        adjusterId: stage.adjuster.id,
+        limitsId: stage.limits.id,
+      });
+      if (isKind("move")(entry)) {
+        await moveAdjuster(db, stage.adjuster.id, entry.body.amount);
+        await moveAlong(db, chain, stage, entry);
+      }
+      if (stock.length > 0)
+        await takeReserved(db, stock, { entryId: entry.id, why: stage.name, madeBy: person.id, at: now });
+      if (kind === "clamp") await refreshAfterClamp(db, stage.id);
+      else if (kind === "round" || kind === "side" || kind === "feel" || kind === "move")
+        await refreshStanding(db, stage.id);
+      return accept(entry);
     });
-    if (isKind("move")(entry)) {
-      await moveAdjuster(db, stage.adjuster.id, entry.body.amount);
-      await moveAlong(db, chain, stage, entry);
-    }
-    await takeReserved(db, stock, { entryId: entry.id, why: stage.name, madeBy: person.id, at: now });
-    if (kind === "clamp") await refreshAfterClamp(db, stage.id);
-    else if (kind === "round" || kind === "side" || kind === "feel" || kind === "move")
-      await refreshStanding(db, stage.id);
-    return accept(entry);
   });
+}
+
+/** What is to be written, as the job stood at a head of its machine's logbook. */
+type Made = {
+  atHead: number;
+  ready: Result<{ stage: Stage; built: Built; instruments: readonly Instrument[] }>;
+};
+
+/** Kinds that say what they say whatever the job holds so far: its entries are not read for them. */
+const standAlone: readonly WorkInput["kind"][] = ["note", "feel", "clamp", "isolated"];
+
+async function prepare(
+  db: Database,
+  person: Person,
+  { id, machineId }: Job,
+  work: WorkInput,
+  stageId: string,
+): Promise<Made> {
+  // First: what comes in while the rest is read moves the head past this.
+  const { count: atHead } = await headOf(db, machineId);
+  const job = await jobById(db, person.workshopId, id);
+  if (!job || job.signedEntry) return { atHead, ready: refuse(job ? "job-signed" : "no-such-job", ["jobId"]) };
+  const stages = await stagesById(db, job.stageIds);
+  const stage = stages.find((candidate) => candidate.id === stageId);
+  if (!stage) return { atHead, ready: refuse("no-such-stage", ["stageId"]) };
+  const reads = work.kind === "round" || work.kind === "side";
+  const instruments = reads ? await instrumentsOfWorkshop(db, person.workshopId) : [];
+  const entries = standAlone.includes(work.kind) ? [] : await entriesOfJob(db, job.id);
+  const before = {
+    known: work.kind === "round" && work.carries ? await roundsBefore(db, stage, job.id) : [],
+    moved: work.kind === "move" ? await movedBeforeJob(db, stage.adjuster.id, job.id) : 0,
+  };
+  const built = buildEntry(work, stage, instruments, entries, stages, before);
+  return { atHead, ready: built.ok ? accept({ stage, built: built.value, instruments }) : built };
 }
 
 /** The day on which the calibration of what it was read with had been due; null where it was in date, or nothing was read. */

@@ -2,7 +2,7 @@ import { v5 } from "uuid";
 import { z } from "zod";
 import { type Entry, type JobRecord, jobRecord, type Provisional, signedRecord } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
-import { type Database, transaction } from "../data/postgres";
+import type { Database } from "../data/postgres";
 import { entriesOfJob } from "../data/queries/entries";
 import { jobById, markSigned } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
@@ -13,6 +13,7 @@ import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork, signatureAsks } from "./context";
 import { checkInput, id, instant, text } from "./input";
+import { transactionOn } from "./on-machine";
 import { refreshStanding } from "./refresh-standing";
 import { checkEither, type ProvenBy } from "./secrets";
 import { trueTime } from "./true-time";
@@ -58,9 +59,9 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
   const proven = await proofOfSigner(context, value.secret);
   if (!proven.ok) return proven;
   const submission = submissionOf(person.id, checked.value);
-  return transaction(pool, async (db): Promise<Result<Entry>> => {
-    const found = await jobById(db, person.workshopId, value.jobId);
-    if (!found) return refuse("no-such-job", ["jobId"]);
+  const found = await jobById(pool, person.workshopId, value.jobId);
+  if (!found) return refuse("no-such-job", ["jobId"]);
+  return transactionOn(pool, found.machineId, async (db): Promise<Result<Entry>> => {
     const chain = await lockHead(db, found.machineId);
     const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
