@@ -1,8 +1,8 @@
+import { inZone } from "./zone-format";
+
 /**
  * The day on which an instant falls in a time zone, as dates are kept: "2027-03-04". Days of a workshop are those of its own zone, never of the
  * server's or of UTC.
  */
 export const dayIn = (at: Date | string, timeZone: string): string =>
-  new Intl.DateTimeFormat("en-CA", { timeZone, year: "numeric", month: "2-digit", day: "2-digit" }).format(
-    typeof at === "string" ? new Date(at) : at,
-  );
+  inZone(at, timeZone, "en-CA", { year: "numeric", month: "2-digit", day: "2-digit" });

@@ -7,8 +7,11 @@ import { ensureDatabase } from "./database";
 
 export type ThrowawayApp = { base: string; port: number; pid: number; databaseUrl: string; clusterFolder: string };
 
-/** The built app on the demo, on a cluster of its own; both are gone when `work` is done. For tests, bench and pictures. */
-export async function withThrowawayApp<T>(work: (app: ThrowawayApp) => Promise<T>): Promise<T> {
+/** The built app on the demo, on a cluster of its own; both are gone when `work` is done. For tests, bench and pictures; `nodeOptions` to look into it (--cpu-prof). */
+export async function withThrowawayApp<T>(
+  work: (app: ThrowawayApp) => Promise<T>,
+  nodeOptions: readonly string[] = [],
+): Promise<T> {
   const clusterFolder = mkdtempSync(join(tmpdir(), "harmostat-throwaway-"));
   const cluster = await openCluster(clusterFolder, { throwaway: true });
   const port = await freePort();
@@ -17,7 +20,7 @@ export async function withThrowawayApp<T>(work: (app: ThrowawayApp) => Promise<T
     await cluster.start();
     await ensureDatabase(cluster, "throwaway");
     const databaseUrl = cluster.url("throwaway");
-    const app = spawn(process.execPath, ["--import", "tsx", "scripts/start.ts"], {
+    const app = spawn(process.execPath, [...nodeOptions, "--import", "tsx", "scripts/start.ts"], {
       cwd: resolve(import.meta.dirname, "../.."),
       stdio: ["ignore", "ignore", "inherit"],
       env: {
