@@ -9,16 +9,21 @@
  * - two hundred gears looked through for every pair that fits; of random slots and stores, what is lost or invented against trying all;
  *   five hundred drawers against a general integer program
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
- * - a sign-in; every route and action asked in every role, and how many answers are as they should be
+ * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that the job page loads, compressed
  * - a tablet that was away sends 500 entries
+ * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
+ *   while something dear is done (stall); changes of the database and of exported records that are found (tamper)
  *
  *   npm run bench               all of it, some twelve minutes
  *   npm run bench -- NAME …     the parts of these names
  */
+import { join } from "node:path";
 import { openPool, type Pool } from "../data/postgres";
+import { measureCrowd } from "./bench/crowd";
 import { drawLine } from "./bench/draw-line";
 import { measureJudgement } from "./bench/judgement";
+import { measureKills } from "./bench/kill";
 import { growWorks, size } from "./bench/large-works";
 import { measurePages, measureScripts, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
@@ -26,7 +31,9 @@ import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
 import { measureSignIn } from "./bench/sign-in";
 import { measureStacks } from "./bench/stacks";
+import { measureStall } from "./bench/stall";
 import { measureSwap } from "./bench/swap";
+import { measureTamper } from "./bench/tamper";
 import { visitor } from "./bench/visitor";
 import { idsForRoles, roleMatrix } from "./lib/role-matrix";
 import { withThrowawayApp } from "./lib/throwaway-app";
@@ -59,19 +66,30 @@ const alone: Record<string, () => void | Promise<void>> = {
   judgement: measureJudgement,
   swap: measureSwap,
   stacks: measureStacks,
+  kill: measureKills,
 };
-type Running = { base: string; pid: number; pool: Pool; person: Awaited<ReturnType<typeof visitor>>; demo: Place };
+type Running = {
+  base: string;
+  pid: number;
+  pool: Pool;
+  home: string;
+  person: Awaited<ReturnType<typeof visitor>>;
+  demo: Place;
+};
 const running: Record<string, (app: Running) => Promise<void>> = {
   "sign-in": ({ base, person, pid }) => measureSignIn(base, person, pid),
-  roles: async ({ base, pool, demo }) => {
+  matrix: async ({ base, pool, demo }) => {
     const { asked, wrong } = await roleMatrix(base, await idsForRoles(pool, demo));
     console.log(
-      `roles: ${asked - wrong.length} of ${asked} answers as they should be${wrong.map((line) => `\n  ${line}`).join("")}`,
+      `matrix, route by role by method: ${asked - wrong.length} of ${asked} answers as they should be${wrong.map((line) => `\n  ${line}`).join("")}`,
     );
   },
   pages: ({ person, pid, demo }) => measurePages("demo", person, pid, pagesOf(demo)),
   scripts: ({ person, demo }) => measureScripts(person, `/jobs/${demo.jobId}`),
   replay: ({ person, pid, pool }) => measureReplay(person, pid, pool),
+  crowd: ({ person, pool }) => measureCrowd(person, pool),
+  stall: ({ base, person, pool }) => measureStall(base, person, pool),
+  tamper: ({ person, pool, home }) => measureTamper(person, pool, join(home, "seal-key.pem")),
   large: async ({ person, pid, pool }) => {
     await growWorks(pool);
     const large = await place(pool, "m.tag = 'LINE-500'");
@@ -91,13 +109,14 @@ const wanted = (name: string) => asked.length === 0 || asked.includes(name);
 
 for (const [name, measure] of Object.entries(alone)) if (wanted(name)) await measure();
 if (Object.keys(running).some(wanted))
-  await withThrowawayApp(async ({ base, pid, databaseUrl }) => {
+  await withThrowawayApp(async ({ base, pid, databaseUrl, clusterFolder }) => {
+    const home = join(clusterFolder, "home");
     const pool = openPool(databaseUrl);
     try {
       const person = await visitor(base);
       const demo = await place(pool, "j.signed_entry is null");
       for (const [name, measure] of Object.entries(running))
-        if (wanted(name)) await measure({ base, pid, pool, person, demo });
+        if (wanted(name)) await measure({ base, pid, pool, person, demo, home });
     } finally {
       await pool.end();
     }

@@ -56,7 +56,9 @@ export async function createService(options: ServiceOptions): Promise<Service> {
   const pool = openPool(databaseUrl, (error) => log.warn({ error: error.message }, "database connection lost"));
   const health = healthOf(databaseUrl, options.home, logState, lastBackup);
   const sealKey = sealKeyOf(options.sealKeyPem);
-  const printer = openPrinter(options.paperWorker ?? null);
+  const printer = openPrinter(options.paperWorker ?? null, (error) =>
+    log.warn({ error: error.stack }, "the thread that makes papers was lost"),
+  );
   const sealing = startSealing(pool, sealKey, log, options.onSeal ?? (() => {}));
   const app = express();
   app.disable("x-powered-by");

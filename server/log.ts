@@ -39,7 +39,7 @@ export function openLog(folder: string | undefined): ServerLog {
     },
   };
   stream = open();
-  return { log: pino(writable), state: () => ({ writes: stream !== null, lost }), end: () => stream?.end() };
+  return { log: pino({}, writable), state: () => ({ writes: stream !== null, lost }), end: () => stream?.end() };
 }
 
 /** Logs of an earlier release held the cookies of sessions, readable by anybody. */

@@ -15,11 +15,13 @@ const mostMegabytes = 768;
  * its thread. What was made is kept by what it shows for a while.
  *
  * @param workerFile the built thread; null makes them here, as in development
+ * @param report told why a thread was lost
  */
-export function openPrinter(workerFile: string | null): Printer {
+export function openPrinter(workerFile: string | null, report: (error: Error) => void = () => {}): Printer {
   const inTurn = queueOf(1, inLine);
   const kept = new Map<string, Uint8Array>();
   let worker: Worker | null = null;
+  let answer: ((made: { paper?: Uint8Array; failure?: Error }) => void) | null = null;
 
   const keep = (key: string, paper: Uint8Array): void => {
     kept.set(key, paper);
@@ -32,27 +34,36 @@ export function openPrinter(workerFile: string | null): Printer {
 
   const inThread = (file: string, asked: Printed): Promise<Uint8Array> =>
     new Promise((done, fail) => {
-      worker ??= new Worker(file, { resourceLimits: { maxOldGenerationSizeMb: mostMegabytes } });
-      const thread = worker;
-      const finish = (then: () => void): void => {
+      const thread = worker ?? open(file);
+      worker = thread;
+      const timer = setTimeout(() => lose(thread, new Busy("a paper took too long")), longestMs);
+      answer = ({ paper, failure }) => {
         clearTimeout(timer);
-        thread.removeAllListeners();
-        then();
+        answer = null;
+        if (paper) done(paper);
+        else fail(failure ?? new Error("no paper"));
       };
-      const giveUp = (why: Error): void =>
-        finish(() => {
-          worker = null;
-          thread.terminate();
-          fail(why);
-        });
-      const timer = setTimeout(() => giveUp(new Busy("a paper took too long")), longestMs);
-      thread.once("message", ({ paper, failure }: { paper?: Uint8Array; failure?: string }) =>
-        finish(() => (paper ? done(paper) : fail(new Error(failure)))),
-      );
-      thread.once("error", giveUp);
-      thread.once("exit", () => giveUp(new Error("the thread that makes papers ended")));
       thread.postMessage(asked);
     });
+
+  /** Whatever it still says when it is given up, or dies of between two papers, is listened to: nothing of it ends the server. */
+  const open = (file: string): Worker => {
+    const thread = new Worker(file, { resourceLimits: { maxOldGenerationSizeMb: mostMegabytes } });
+    thread.on("message", ({ paper, failure }: { paper?: Uint8Array; failure?: string }) =>
+      answer?.(paper ? { paper } : { failure: new Error(failure) }),
+    );
+    thread.on("error", (error) => lose(thread, error));
+    thread.on("exit", () => lose(thread, new Error("the thread that makes papers ended")));
+    return thread;
+  };
+
+  const lose = (thread: Worker, why: Error): void => {
+    if (worker !== thread) return;
+    worker = null;
+    report(why);
+    thread.terminate();
+    answer?.({ failure: why });
+  };
 
   return {
     async print(key, asked) {
@@ -67,7 +78,6 @@ export function openPrinter(workerFile: string | null): Printer {
     end: async () => {
       const thread = worker;
       worker = null;
-      thread?.removeAllListeners();
       await thread?.terminate();
     },
   };

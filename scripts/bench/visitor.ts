@@ -6,6 +6,7 @@ import { personHeader, personOf } from "../lib/as-person";
 export type Visitor = {
   get: (path: string) => Promise<string>;
   post: (path: string, body: object) => Promise<unknown>;
+  cookie: string;
 };
 
 export async function visitor(base: string): Promise<Visitor> {
@@ -27,6 +28,7 @@ export async function visitor(base: string): Promise<Visitor> {
     return response.text();
   };
   return {
+    cookie,
     get: (path) => answered(path),
     post: async (path, body) =>
       JSON.parse(

@@ -7,9 +7,7 @@ import { keptSecret } from "./kept-secret";
 /** The key that seals and exports are signed with: apart from the database, in a file that several processes may share. */
 export const sealKeyFile = process.env.SEAL_KEY_FILE ?? join(homeFolder, "seal-key.pem");
 
-export const sealKeyPem = (): string =>
-  keptSecret(sealKeyFile, () =>
-    generateKeyPairSync("ed25519").privateKey.export({ type: "pkcs8", format: "pem" }).toString(),
-  );
+export const sealKeyPem = (file = sealKeyFile): string =>
+  keptSecret(file, () => generateKeyPairSync("ed25519").privateKey.export({ type: "pkcs8", format: "pem" }).toString());
 
-export const sealKey = (): SealKey => sealKeyOf(sealKeyPem());
+export const sealKey = (file = sealKeyFile): SealKey => sealKeyOf(sealKeyPem(file));
