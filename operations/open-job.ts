@@ -2,7 +2,7 @@ import { z } from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { insertJob, jobById } from "../data/queries/jobs";
 import { lockHead, machineById } from "../data/queries/machines";
-import { stagesOfMachines } from "../data/queries/stages";
+import { stagesById } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
@@ -39,9 +39,10 @@ export async function openJob({ pool, person, now }: Context, input: unknown): P
     if (known) return known.ok ? accept({ jobId }) : known;
     if (await jobById(db, person.workshopId, jobId)) return refuse("id-taken", ["id"]);
     if (machine.retiredAt) return refuse("machine-retired", ["machineId"]);
-    const stages = await stagesOfMachines(db, [machineId]);
-    if (!stageIds.every((wanted) => stages.some((stage) => stage.id === wanted)))
-      return refuse("no-such-stage", ["stageIds"]);
+    const stages = await stagesById(db, stageIds);
+    const here = (id: string) =>
+      stages.some((stage) => stage.id === id && stage.machineId === machineId && !stage.retiredAt);
+    if (!stageIds.every(here)) return refuse("no-such-stage", ["stageIds"]);
     await insertJob(db, { id: jobId, machineId, stageIds, reason, openedBy: person.id, openedAt: new Date(madeAt) });
     await appendEntry(db, head, {
       id: checked.value.entryId,

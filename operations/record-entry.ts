@@ -5,7 +5,7 @@ import { accept, type Result, refuse } from "../core/quantity";
 import type { KnownRound } from "../core/rounds";
 import { type Database, transaction } from "../data/postgres";
 import { moveAdjuster, movedBeforeJob } from "../data/queries/adjuster-positions";
-import { entriesOfJob, recentStageWork } from "../data/queries/entries";
+import { entriesOfJob, recentWorkOf } from "../data/queries/entries";
 import { type Instrument, instrumentsOfWorkshop } from "../data/queries/instruments";
 import { type Job, jobById } from "../data/queries/jobs";
 import { type ChainHead, headOf, lockHead } from "../data/queries/machines";
@@ -115,8 +115,12 @@ async function prepare(
   const instruments = reads ? await instrumentsOfWorkshop(db, person.workshopId) : [];
   const entries = standAlone.includes(work.kind) ? [] : await entriesOfJob(db, job.id);
   const before = {
-    known: work.kind === "round" && work.carries ? await roundsBefore(db, stage, job.id) : [],
-    moved: work.kind === "move" ? await movedBeforeJob(db, stage.adjuster.id, job.id) : 0,
+    known:
+      work.kind === "round" && work.carries
+        ? roundsBefore((await recentWorkOf(db, [stage.id], lookBack, lookBack)).get(stage.id) ?? [], stage.id, job.id)
+        : [],
+    moved:
+      work.kind === "move" ? ((await movedBeforeJob(db, [stage.adjuster.id], job.id)).get(stage.adjuster.id) ?? 0) : 0,
   };
   const built = buildEntry(work, stage, instruments, entries, stages, before);
   return { atHead, ready: built.ok ? accept({ stage, built: built.value, instruments }) : built };
@@ -156,11 +160,17 @@ async function moveAlong(db: Database, chain: ChainHead, stage: Stage, move: Ent
 }
 
 /** Rounds and moves that the last whole round may lie behind. */
-const lookBack = 12;
+export const lookBack = 12;
 
-/** The stage's round as it was known before a job, carried over the moves since it was whole; one for each gear. */
-export async function roundsBefore(db: Database, stage: Stage, jobId: string | null): Promise<KnownRound[]> {
-  const work = await recentStageWork(db, stage.id, lookBack);
-  const earlier = work.filter((entry) => jobId === null || entry.jobId !== jobId);
-  return knownRounds(earlier, stage.id);
+/** A stage's round as it was known before a job, carried over the moves since it was whole; one for each gear. */
+export function roundsBefore(work: readonly Entry[], stageId: string, jobId: string | null): KnownRound[] {
+  const newest = (kind: Entry["kind"]) => work.filter((entry) => entry.kind === kind).slice(-lookBack);
+  const recent = new Set([...newest("round"), ...newest("move")].map(({ id }) => id));
+  const within = work.filter(({ id, kind, namesEntry }) =>
+    kind === "correction" ? namesEntry !== null && recent.has(namesEntry) : recent.has(id),
+  );
+  return knownRounds(
+    within.filter((entry) => jobId === null || entry.jobId !== jobId),
+    stageId,
+  );
 }

@@ -21,8 +21,9 @@ import { openPool, type Pool } from "~/data/postgres";
 import type { StoredSeal } from "~/data/queries/seals";
 import { healthOf } from "./health";
 import { openLog } from "./log";
-import { limitBody, refuseCrossSite, refuseOddAddress, securityHeaders } from "./security";
+import { limitBody, limitUploads, refuseCrossSite, refuseOddAddress, securityHeaders } from "./security";
 
+const mostUploads = 4;
 const mostBytes = { usual: 2_000_000, files: 12_100_000 };
 
 export type Service = { app: Express; pool: Pool; end: () => Promise<void> };
@@ -89,7 +90,7 @@ export async function createService(options: ServiceOptions): Promise<Service> {
   app.use(...securityHeaders(!clientFolder, publicUrl.startsWith("https://") || process.env.SECURE_COOKIES === "1"));
   app.use(refuseOddAddress);
   if (clientFolder) serveFiles(app, clientFolder);
-  app.use(refuseCrossSite, limitBody(mostBytes));
+  app.use(refuseCrossSite, limitBody(mostBytes), limitUploads(mostUploads));
   const loadBuild = () => import("virtual:react-router/server-build") as Promise<ServerBuild>;
   app.use(
     createRequestHandler({

@@ -1,14 +1,20 @@
 import type { Server } from "node:http";
 import express from "express";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { limitBody, refuseCrossSite, securityHeaders } from "./security";
+import { limitBody, limitUploads, refuseCrossSite, refuseOddAddress, securityHeaders } from "./security";
 
 let server: Server;
 let base = "";
+const slow: (() => void)[] = [];
 
 beforeAll(async () => {
   const app = express();
-  app.use(securityHeaders(false), refuseCrossSite, limitBody({ usual: 1000, files: 2000 }));
+  app.use(...securityHeaders(false, true), refuseOddAddress, refuseCrossSite);
+  app.use(limitBody({ usual: 1000, files: 2000 }), limitUploads(2));
+  app.post(/files/, (request, response, next) => {
+    if ("slow" in request.query) slow.push(() => response.json({ done: true }));
+    else next();
+  });
   app.all(/thing|files/, (_request, response) => {
     response.json({ done: true });
   });
@@ -81,4 +87,29 @@ test("every answer has its own nonce and lets nothing in from outside", async ()
     expect(policy).toContain("frame-ancestors 'none'");
     expect(policy).not.toMatch(/script-src[^;]*unsafe/);
   }
+});
+
+test("of many files at once the first are taken, and one more is told when to come again", async () => {
+  const send = (query = "") =>
+    fetch(`${base}/machines/01a2124d-3f96-7055-baee-acd6aaaaaaaa/files${query}`, {
+      method: "POST",
+      headers: { Origin: base },
+      body: "x",
+    });
+  const held = [send("?slow"), send("?slow")];
+  await expect.poll(() => slow.length, { timeout: 20_000 }).toBe(2);
+  const more = await send();
+  expect([more.status, more.headers.get("retry-after")]).toEqual([503, "5"]);
+  for (const go of slow.splice(0)) go();
+  expect((await Promise.all(held)).map(({ status }) => status)).toEqual([200, 200]);
+  await expect.poll(async () => (await send()).status, { timeout: 20_000 }).toBe(200);
+});
+
+test("an address that no browser makes is answered before anything looks at it", async () => {
+  for (const path of ["/thing%00", "/thing%0d%0aX: y", "/%E0%A4%A"])
+    expect((await fetch(`${base}${path}`)).status, path).toBe(400);
+});
+
+test("behind TLS browsers are told to stay there", async () => {
+  expect((await fetch(`${base}/thing`)).headers.get("strict-transport-security")).toContain("max-age=63072000");
 });

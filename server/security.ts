@@ -83,6 +83,24 @@ function decodes(path: string): boolean {
 const takesFiles =
   /^\/(machines\/[0-9a-f-]{36}\/files|stores\/instruments\/[0-9a-f-]{36}\/certificates|stores\/sheets\/[a-z]+)$/i;
 
+/** Large bodies that come in together, before anything of them is read; one more is told to come again. */
+export const limitUploads = (most: number): RequestHandler => {
+  let open = 0;
+  return (request, response, next) => {
+    if (request.method === "GET" || request.method === "HEAD" || !takesFiles.test(request.path)) return next();
+    if (open >= most)
+      return response
+        .status(503)
+        .set("Retry-After", "5")
+        .json({ refusal: { code: "busy", path: [], facts: {} } });
+    open++;
+    response.once("close", () => {
+      open--;
+    });
+    next();
+  };
+};
+
 /** A body larger than the largest thing a person can send there, or of a size that is not told, is refused before it is read. */
 export const limitBody =
   (most: { usual: number; files: number }): RequestHandler =>

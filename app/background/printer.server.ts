@@ -69,11 +69,11 @@ export function openPrinter(workerFile: string | null, report: (error: Error) =>
     async print(key, asked) {
       const known = kept.get(key);
       if (known) return known;
-      const paper = await inTurn(
-        async () => kept.get(key) ?? (workerFile ? inThread(workerFile, asked) : printed(asked)),
-      );
-      keep(key, paper);
-      return paper;
+      return inTurn(async () => {
+        const made = kept.get(key) ?? (await (workerFile ? inThread(workerFile, asked) : printed(asked)));
+        keep(key, made);
+        return made;
+      });
     },
     end: async () => {
       const thread = worker;

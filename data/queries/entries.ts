@@ -187,31 +187,60 @@ export const roundsOfStage = async (db: Database, stageId: string, size: number)
         where e.stage_id = ${stageId} and e.kind = 'round' and e.body->>'phase' <> 'set' order by e.seq desc limit ${size}`,
   );
 
-/** The newest rounds and moves of a stage with the corrections that name them, oldest first: what the response is learnt from. */
-export const recentStageWork = async (db: Database, stageId: string, size: number) => {
+/**
+ * The newest rounds and moves of stages with the corrections that name them, oldest first: what the response is learnt from. One question for all
+ * of them; readings come with the newest rounds only, which is as far back as anything is carried over.
+ *
+ * @param size of rounds and of moves for each stage
+ * @param readings for so many of the newest rounds of each
+ */
+export async function recentWorkOf(
+  db: Database,
+  stageIds: readonly string[],
+  size: number,
+  readings: number,
+): Promise<Map<string, Entry[]>> {
+  const newest = (kind: "round" | "move") =>
+    sql`select e.*, row_number() over (order by e.seq desc) as age from entry e
+        where e.stage_id = s.id and e.kind = ${kind} order by e.seq desc limit ${size}`;
   const items = await many(
     db,
     sql`
       with work as (
-        (select * from entry where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
-        union all
-        (select * from entry where stage_id = ${stageId} and kind = 'move' order by seq desc limit ${size}))
+        select w.* from unnest(${stageIds}::uuid[]) as s (id), lateral ((${newest("round")}) union all (${newest("move")})) w)
       select * from work
       union all
-      select c.* from entry c join work w on c.names_entry = w.id where c.kind = 'correction'
-      order by seq`,
-    (row) => ({ entry: toEntry(row) }),
+      select c.*, 0 from entry c join work w on c.names_entry = w.id where c.kind = 'correction'
+      order by stage_id, seq`,
+    (row) => ({ entry: toEntry(row), age: row.age as number, stageId: row.stage_id as string }),
   );
-  return (await withReadings(db, items)).map((item) => item.entry);
-};
-
-/** The last proof runs of a stage before a job, newest first. */
-export const earlierProofs = (db: Database, stageId: string, jobId: string, size: number) =>
-  namedEntries(
+  await withReadings(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
-        where e.stage_id = ${stageId} and e.kind = 'proof' and e.job_id is distinct from ${jobId} order by e.seq desc limit ${size}`,
+    items.filter(({ age }) => age <= readings),
   );
+  const work = new Map<string, Entry[]>(stageIds.map((id) => [id, []]));
+  for (const { entry, stageId } of items) work.get(stageId)?.push(entry);
+  return work;
+}
+
+/** The last proof runs of stages before a job, newest first. */
+export async function earlierProofsOf(
+  db: Database,
+  stageIds: readonly string[],
+  jobId: string | null,
+  size: number,
+): Promise<Map<string, NamedEntry[]>> {
+  const entries = await namedEntries(
+    db,
+    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from unnest(${stageIds}::uuid[]) as s (id),
+          lateral (select * from entry e where e.stage_id = s.id and e.kind = 'proof' and e.job_id is distinct from ${jobId}
+            order by e.seq desc limit ${size}) e join person p on p.id = e.made_by
+        order by e.stage_id, e.seq desc`,
+  );
+  const proofs = new Map<string, NamedEntry[]>(stageIds.map((id) => [id, []]));
+  for (const entry of entries) proofs.get(entry.stageId ?? "")?.push(entry);
+  return proofs;
+}
 
 /** The names that entries of earlier formats, which hold none, were made under: of a machine or one of its jobs, by person. */
 export const namesBeside = async (

@@ -108,7 +108,7 @@ export type Stage = {
 };
 
 /** Stages with their present revisions, in drive-line order. */
-const stagesWhere = (db: Database, condition: Statement) =>
+const stagesWhere = (db: Database, condition: Statement, part: Statement = sql``) =>
   many(
     db,
     sql`
@@ -127,13 +127,24 @@ const stagesWhere = (db: Database, condition: Statement) =>
           select distinct on (quantity) * from side_limits where stage_id = s.id order by quantity, revision desc) one
           where one.lo is not null or one.hi is not null) k on true
       where ${condition}
-      order by s.machine_id, s.position`,
+      order by s.machine_id, s.position ${part}`,
     toStage,
   );
 
 /** The stages in service of machines. */
 export const stagesOfMachines = (db: Database, machineIds: readonly string[]) =>
   stagesWhere(db, sql`s.machine_id = any(${machineIds}) and s.retired_at is null`);
+
+/** A part of a machine's stages in service, in drive-line order. */
+export const someStagesOfMachine = (db: Database, machineId: string, skip: number, size: number) =>
+  stagesWhere(db, sql`s.machine_id = ${machineId} and s.retired_at is null`, sql`limit ${size} offset ${skip}`);
+
+export const countStages = (db: Database, machineId: string) =>
+  one(
+    db,
+    sql`select count(*) as n from stage where machine_id = ${machineId} and retired_at is null`,
+    (row) => row.n as number,
+  );
 
 /** Stages of a job, retired ones too: what was done on them stays. */
 export const stagesById = (db: Database, ids: readonly string[]) => stagesWhere(db, sql`s.id = any(${ids})`);

@@ -6,10 +6,10 @@ import { driveLineOf } from "../../data/queries/drive-lines";
 import {
   attachmentsOf,
   correctionsOf,
-  earlierProofs,
+  earlierProofsOf,
   entriesOfJob,
   logbookPage,
-  recentStageWork,
+  recentWorkOf,
   roundsOfStage,
   stageHistory,
   usageReadings,
@@ -70,9 +70,9 @@ export async function writePlans(
     Job: {
       "Entries of the job": (db) => entriesOfJob(db, at.jobId),
       "Its stages": (db) => stagesById(db, [at.stageId]),
-      "What taught the adjuster": (db) => recentStageWork(db, at.stageId, 40),
-      "Where its adjuster stands": (db) => movedBeforeJob(db, stage.adjuster.id, at.jobId),
-      "Earlier powered runs": (db) => earlierProofs(db, at.stageId, at.jobId, 6),
+      "What taught the adjuster": (db) => recentWorkOf(db, [at.stageId], 40, 12),
+      "Where its adjuster stands": (db) => movedBeforeJob(db, [stage.adjuster.id], at.jobId),
+      "Earlier powered runs": (db) => earlierProofsOf(db, [at.stageId], at.jobId, 6),
     },
     Stores: {
       "A page of a drawer": (db) => itemsOfStore(db, at.workshopId, { ...drawer, words: "", after: null }),

@@ -55,7 +55,8 @@ test("what a tablet shows before the server has answered is what the server then
       const instruments = await instrumentsOfWorkshop(works.pool, works.lead.workshopId);
       for (const item of row) {
         const before = await entriesOfJob(works.pool, job);
-        const total = await movedBeforeJob(works.pool, stage?.adjuster.id ?? "", null);
+        const total =
+          (await movedBeforeJob(works.pool, [stage?.adjuster.id ?? ""], null)).get(stage?.adjuster.id ?? "") ?? 0;
         const built = buildEntry(
           workInput.parse(item),
           stage as NonNullable<typeof stage>,

@@ -43,7 +43,7 @@ export function FileForm({
     const content = await prepare(file);
     typed.set("file", content, file.name);
     const refusal = await post(to, typed);
-    const away = refusal?.code === "offline-file" && waits;
+    const away = (refusal?.code === "offline-file" || refusal?.code === "busy") && waits;
     if (away) await putOnItsWay(waiting(to, typed, file.name, content));
     setBusy(false);
     if (refusal && !away) return setSays({ text: refusalWords(refusal), bad: true });

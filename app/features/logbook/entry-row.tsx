@@ -6,7 +6,7 @@ import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import { entryWords } from "../words/entry";
 import { refusalWords } from "../words/refusal";
-import { clock } from "../words/times";
+import { clock, recordedLater } from "../words/times";
 
 /** An entry in the machine's logbook, with what corrects it beside it, and the way to correct it. */
 export function EntryRow({
@@ -39,6 +39,7 @@ export function EntryRow({
         {entry.kind === "attachment" && <Attached entry={entry} />}
         <p className="text-tape-mid">
           <span className="figure">{entry.seq}</span> {stage?.name ?? "whole machine"}, {entry.madeByName}
+          {recordedLater(entry, timeZone)}
         </p>
         {corrections.map((correction) => (
           <p key={correction.id} className="border-l-4 border-on-tape pl-2 mt-1">

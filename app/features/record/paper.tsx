@@ -17,7 +17,7 @@ import { entryWords, readWords } from "~/app/features/words/entry";
 import { feltWords } from "~/app/features/words/feel";
 import { elementWords, placeOf, stageUnit } from "~/app/features/words/quantity";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
-import { clock, dateWords, day } from "~/app/features/words/times";
+import { clock, dateWords, day, recordedLater } from "~/app/features/words/times";
 import { feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Job } from "~/data/queries/jobs";
@@ -308,6 +308,7 @@ function Entries({
               <Text style={{ width: 36 }}>{entry.seq}</Text>
               <Text style={{ width: 110, color: mid }}>
                 {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
+                {recordedLater(entry, timeZone)}
               </Text>
               <View style={{ flex: 1 }}>
                 <Text>

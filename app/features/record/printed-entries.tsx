@@ -1,7 +1,7 @@
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import { entryWords } from "../words/entry";
-import { clock, day } from "../words/times";
+import { clock, day, recordedLater } from "../words/times";
 
 /** Entries in their order with every reading as it was typed, for paper. */
 export function PrintedEntries({
@@ -33,6 +33,7 @@ export function PrintedEntries({
               <td className="figure pr-3 py-1">{entry.seq}</td>
               <td className="pr-3 py-1 text-mid">
                 {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
+                {recordedLater(entry, timeZone)}
               </td>
               <td className="pr-3 py-1">
                 {stage && stages.length > 1 && `${stage.name}: `}

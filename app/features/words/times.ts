@@ -26,3 +26,14 @@ export function agoWords(iso: string, now: string, timeZone: string): string {
   if (days < 60) return days === 1 ? "yesterday" : `${days} days ago`;
   return days < 730 ? `${Math.round(days / 30.4)} months ago` : `${Math.floor(days / 365)} years ago`;
 }
+
+const nearMs = 3_600_000;
+
+/** Where something came into the logbook long after it was done, or says a time that cannot be told apart from a slip: when the server took it. */
+export function recordedLater(
+  { madeAt, recordedAt }: { madeAt: string; recordedAt: string },
+  timeZone: string,
+): string {
+  const apart = Date.parse(recordedAt) - Date.parse(madeAt);
+  return Math.abs(apart) < nearMs ? "" : `; recorded ${shortDay(recordedAt, timeZone)} ${clock(recordedAt, timeZone)}`;
+}

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import type { JobLoaded } from "~/app/features/job/job-loaded";
 import type { Revisions } from "~/app/features/job/use-entries";
-import { stageBefore } from "~/app/routes/machine/load-kit.server";
+import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import { draftsOf } from "~/data/queries/drafts";
 import { entriesOfJob, type NamedEntry } from "~/data/queries/entries";
@@ -37,7 +37,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     drafts,
     stock: await stockFor(asked, stages),
     // What this job itself teaches is added on the screen, as it comes.
-    before: await Promise.all(stages.map((stage) => stageBefore(pool, stage, job.id))),
+    before: await stagesBefore(pool, stages, job.id),
     person: { id: person.id, name: person.name },
     timeZone: person.timeZone,
     now: now.toISOString(),

@@ -3,33 +3,32 @@ import { isId } from "~/app/session/is-id";
 import { lastStack, pastMoves } from "~/core/logbook";
 import type { Database } from "~/data/postgres";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
-import { earlierProofs, recentStageWork } from "~/data/queries/entries";
+import { earlierProofsOf, recentWorkOf } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
-import { type Stage, stagesOfMachines } from "~/data/queries/stages";
+import { type Stage, someStagesOfMachine } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
-import { roundsBefore } from "~/operations/record-entry";
+import { lookBack, roundsBefore } from "~/operations/record-entry";
 
 const learntFrom = 40;
 const mostMoves = 20;
 const proofsShown = 6;
+/** Stages of a machine that a tablet keeps for working without the server: the first of its drive line. */
+const mostInKit = 120;
 
 /** Everything that a job on a machine needs: so that a tablet which was there once can open and do one without the server. */
 export async function loadKit({ pool, person, now }: Context, machineId: string) {
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
   const [stages, instruments, jobs] = await Promise.all([
-    stagesOfMachines(pool, [machine.id]),
+    someStagesOfMachine(pool, machine.id, 0, mostInKit),
     instrumentsOfWorkshop(pool, person.workshopId),
     openJobs(pool, [machine.id]),
   ]);
   const ids = stages.map((stage) => stage.id);
-  const [before, standings] = await Promise.all([
-    Promise.all(stages.map((stage) => stageBefore(pool, stage, null))),
-    standingsOfStages(pool, ids),
-  ]);
+  const [before, standings] = await Promise.all([stagesBefore(pool, stages, null), standingsOfStages(pool, ids)]);
   return {
     machine,
     stages,
@@ -46,18 +45,33 @@ export async function loadKit({ pool, person, now }: Context, machineId: string)
 
 export type Kit = Awaited<ReturnType<typeof loadKit>>;
 
-/** What is known of a stage from before a job: its moves, which teach the response, and its last powered runs. */
-export async function stageBefore(pool: Database, stage: Stage, jobId: string | null) {
-  const [work, proofs, known, moved] = await Promise.all([
-    recentStageWork(pool, stage.id, learntFrom),
-    earlierProofs(pool, stage.id, jobId ?? stage.id, proofsShown),
-    roundsBefore(pool, stage, jobId),
-    movedBeforeJob(pool, stage.adjuster.id, jobId),
+/** What is known of stages from before a job: their moves, which teach the response, and their last powered runs. Three questions for all of them. */
+export async function stagesBefore(pool: Database, stages: readonly Stage[], jobId: string | null) {
+  const ids = stages.map((stage) => stage.id);
+  const [works, proofs, positions] = await Promise.all([
+    recentWorkOf(pool, ids, learntFrom, lookBack),
+    earlierProofsOf(pool, ids, jobId, proofsShown),
+    movedBeforeJob(
+      pool,
+      stages.map(({ adjuster }) => adjuster.id),
+      jobId,
+    ),
   ]);
-  const moves = pastMoves(
-    work.filter((entry) => jobId === null || entry.jobId !== jobId),
-    stage.adjuster.id,
-    moved,
-  );
-  return { stageId: stage.id, moves: moves.slice(-mostMoves), moved, proofs, known, stack: lastStack(work, stage.id) };
+  return stages.map(({ id, adjuster }) => {
+    const work = works.get(id) ?? [];
+    const moved = positions.get(adjuster.id) ?? 0;
+    const moves = pastMoves(
+      work.filter((entry) => jobId === null || entry.jobId !== jobId),
+      adjuster.id,
+      moved,
+    );
+    return {
+      stageId: id,
+      moves: moves.slice(-mostMoves),
+      moved,
+      proofs: proofs.get(id) ?? [],
+      known: roundsBefore(work, id, jobId),
+      stack: lastStack(work, id),
+    };
+  });
 }

@@ -6,25 +6,29 @@ import { attachmentsOf, correctionsOf, logbookPage, usageReadings } from "~/data
 import { openJobs } from "~/data/queries/jobs";
 import { machineById, twinsOf } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
-import { stagesOfMachines } from "~/data/queries/stages";
+import { countStages, someStagesOfMachine, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 
 const pageSize = 40;
 const usagesShown = 6;
 const filesShown = 8;
+/** Of a machine with very many, one page of its drive line. */
+const stagesShown = 48;
 
 /** A machine with its stages as they stand, its open jobs and points, and one page of its logbook before a number. */
 export async function loadMachine(
   { pool, person, now }: Context,
   machineId: string,
-  { before, words }: { before: number; words: string },
+  { before, words, stagesFrom }: { before: number; words: string; stagesFrom: number },
 ) {
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
   const from = Number.isSafeInteger(before) && before > 0 ? before : Number.MAX_SAFE_INTEGER;
-  const [stages, jobs, page, twins, points, usage, files, driveLine] = await Promise.all([
-    stagesOfMachines(pool, [machine.id]),
+  const skip = Number.isSafeInteger(stagesFrom) && stagesFrom > 0 ? stagesFrom : 0;
+  const [stages, stagesInAll, jobs, page, twins, points, usage, files, driveLine] = await Promise.all([
+    someStagesOfMachine(pool, machine.id, skip, stagesShown),
+    countStages(pool, machine.id),
     openJobs(pool, [machine.id]),
     logbookPage(pool, machine.id, from, words, pageSize + 1),
     twinsOf(pool, machine),
@@ -54,6 +58,8 @@ export async function loadMachine(
   );
   return {
     machine,
+    stagesInAll,
+    stagesFrom: skip,
     driveLine: driveLine && withoutGone(driveLine.graph, new Set(stages.map(({ id }) => id))),
     stages: stages.map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null })),
     twins: twins.map((twin) => ({

@@ -34,7 +34,11 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export async function loader({ params, context, request }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
-  const asked = { before: Number(search.get("before")), words: (search.get("q") ?? "").trim().slice(0, 80) };
+  const asked = {
+    before: Number(search.get("before")),
+    words: (search.get("q") ?? "").trim().slice(0, 80),
+    stagesFrom: Number(search.get("stages")),
+  };
   return asPerson(context, request, everyRole, (by) => loadMachine(by, params.machineId, asked));
 }
 
@@ -168,6 +172,27 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
             />
           ) : (
             <p className="text-lg">No stage is entered yet: nothing can be read on this machine before.</p>
+          )}
+          {loaderData.stagesInAll > stages.length && (
+            <nav aria-label="Stages" className="flex flex-wrap gap-x-5 gap-y-2 items-center -mt-4">
+              <span>
+                Stages {loaderData.stagesFrom + 1} to {loaderData.stagesFrom + stages.length} of{" "}
+                {loaderData.stagesInAll}
+              </span>
+              {loaderData.stagesFrom > 0 && (
+                <Link
+                  to={`?stages=${Math.max(0, loaderData.stagesFrom - stages.length)}`}
+                  className={buttonClass("line")}
+                >
+                  Earlier ones
+                </Link>
+              )}
+              {loaderData.stagesFrom + stages.length < loaderData.stagesInAll && (
+                <Link to={`?stages=${loaderData.stagesFrom + stages.length}`} className={buttonClass("line")}>
+                  Later ones
+                </Link>
+              )}
+            </nav>
           )}
           {loaderData.mayEdit && !machine.retiredAt && (
             <p className={stages.length > 0 ? "-mt-5" : ""}>

@@ -1,5 +1,6 @@
 import { data } from "react-router";
-import { stageBefore } from "~/app/routes/machine/load-kit.server";
+import { nothingBefore } from "~/app/features/job/stage-before";
+import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import { wearLimitOf } from "~/core/chains";
 import { meterOf, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
@@ -37,7 +38,7 @@ export async function loadStage({ pool, person, now }: Context, stageId: string,
     stageHistory(pool, stage.id, trendRounds),
     roundsOfStage(pool, stage.id, roundsToCompare),
     limitsRevisions(pool, stage.id),
-    stageBefore(pool, stage, null),
+    stagesBefore(pool, [stage], null),
     instrumentsOfWorkshop(pool, person.workshopId),
     standingsOfStages(pool, [stage.id]),
     openPointsOf(pool, [machine.id]),
@@ -57,7 +58,7 @@ export async function loadStage({ pool, person, now }: Context, stageId: string,
     rounds: rounds.filter((round) => !voided.has(round.id)),
     roundsRead: counting.filter((entry) => entry.kind === "round" && entry.body.phase !== "set").length,
     limits,
-    before,
+    before: before[0] ?? nothingBefore(stage.id),
     instruments,
     points: points.filter((point) => point.stageId === stage.id),
     job: jobs.find((job) => job.stageIds.includes(stage.id)) ?? null,
