@@ -122,10 +122,10 @@ test("an expired session in the middle of typing asks who it is, in its place, a
   await context.clearCookies();
   await page.getByRole("button", { name: /^Round done with/ }).click();
   const lock = page.getByRole("dialog", { name: "Still you?" });
-  await lock.getByLabel("PIN or password of I. Varga").fill("not that");
+  await lock.getByLabel("Password of I. Varga").fill("not that");
   await page.keyboard.press("Enter");
   await expect(lock.getByText("That is not the password.")).toBeVisible();
-  await lock.getByLabel("PIN or password of I. Varga").fill("carton works");
+  await lock.getByLabel("Password of I. Varga").fill("carton works");
   await page.keyboard.press("Enter");
   await expect(lock).toHaveCount(0);
   await expect(page).toHaveURL(new RegExp(`/jobs/${job}`));

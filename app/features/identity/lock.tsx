@@ -11,7 +11,7 @@ import { lockedNow, onLock, unlockPage } from "./signed-fetch";
 const heading = { "signed-out": "Still you?", "other-person": "Somebody else is signed in now" } as const;
 
 /** Over a page whose person the server no longer knows as signed in: their PIN or password, and all goes on where it stood. */
-export function Lock({ person }: { person: { id: string; name: string } }) {
+export function Lock({ person }: { person: { id: string; name: string; hasPin: boolean } }) {
   const locked = useSyncExternalStore(onLock, lockedNow, () => null);
   const [secret, setSecret] = useState("");
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -38,7 +38,11 @@ export function Lock({ person }: { person: { id: string; name: string } }) {
       </p>
       <form onSubmit={unlock} className="grid gap-4">
         <Field
-          label={locked === "signed-out" ? `PIN or password of ${person.name}` : `Password of ${person.name}`}
+          label={
+            locked === "signed-out" && person.hasPin
+              ? `PIN or password of ${person.name}`
+              : `Password of ${person.name}`
+          }
           type="password"
           autoComplete="current-password"
           autoFocus

@@ -8,7 +8,7 @@ import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
 import type { Stopped } from "../offline/outbox";
 import { useOutbox } from "../offline/outbox-state";
-import { ClockStrip } from "../offline/waiting-strip";
+import { ClockStrip, UnkeptStrip } from "../offline/waiting-strip";
 import { InstrumentPanel } from "../practice/instrument-panel";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { Head, RoomSwitch } from "../shell/head";
@@ -81,6 +81,7 @@ export function JobScreen({
         {stages.length > 1 && <StageSwitch here={here} />}
         <StationBar here={here} record={job.record} signed={signed} pathOf={(key) => pathOf(data, stage, key)} />
         <ClockStrip />
+        <UnkeptStrip />
         {job.refused.map((waiting) => (
           <RefusedStrip key={waiting.id} waiting={waiting} stages={stages} />
         ))}

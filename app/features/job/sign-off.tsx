@@ -258,6 +258,7 @@ function Sign() {
       ))}
       <TextArea
         label="Remark"
+        rows={2}
         value={texts["sign.comment"] ?? ""}
         onChange={(event) => {
           setRefusal(null);

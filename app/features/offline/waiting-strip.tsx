@@ -26,12 +26,7 @@ export function WaitingStrip() {
   return (
     <section aria-label="Kept on this tablet" className="bg-panel border-b-2 border-near">
       <ClockStrip />
-      {unkept.length > 0 && (
-        <p role="alert" className="px-5 max-sm:px-3.5 py-2 text-lg bg-outside text-panel font-semibold">
-          Not kept: this tablet has no room left. Keep this page open until what stands below is sent
-          {stopped ? `. ${whyWords[stopped]}` : "."}
-        </p>
-      )}
+      <UnkeptStrip />
       {others > 0 && (
         <p className="px-5 max-sm:px-3.5 py-2 text-lg" role="status">
           {entries(others, "wait")} here for somebody else, until they sign in on this tablet again.
@@ -116,6 +111,18 @@ export function ClockStrip() {
         This tablet's clock is {words} {clockAhead > 0 ? "ahead" : "behind"}.
       </b>{" "}
       What is logged gets the right time from the server. Set the clock right before working without a network.
+    </p>
+  );
+}
+
+/** What the tablet has no room for is only in this page: said in red, until the server has it. */
+export function UnkeptStrip() {
+  const { unkept, stopped } = useOutbox();
+  if (unkept.length === 0) return null;
+  return (
+    <p role="alert" className="px-5 max-sm:px-3.5 py-2 text-lg bg-outside text-panel font-semibold shrink-0">
+      Not kept: this tablet has no room left. Keep this page open until {unkept.length === 1 ? "it is" : "all of it is"}{" "}
+      sent{stopped ? `. ${whyWords[stopped]}` : "."}
     </p>
   );
 }

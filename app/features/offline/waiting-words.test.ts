@@ -19,6 +19,7 @@ test.each([
   [{ kind: "job-opened", reason: "Knocks" }, "A job opened: Knocks"],
   [{ kind: "signature" }, "A signature"],
   [{ kind: "usage", reading: 1200 }, "Meter 1200"],
+  [{ kind: "attachment", name: "a.jpg", caption: "Oil" }, "A photograph or file, a.jpg: Oil"],
 ])("what waits of %o can be recognised: %s", (work, words) => {
   expect(contentWords({ ...base, ...work })).toBe(words);
 });

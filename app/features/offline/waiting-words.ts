@@ -5,7 +5,7 @@ import type { Waiting } from "./waiting-store";
 
 /** What is in something that waits, so that it can be recognised, written down or copied. */
 export function contentWords(payload: Waiting["payload"], stages: readonly Pick<Stage, "id" | "name">[] = []): string {
-  const { kind, text, amount, readings, reason, places, thing, clamp, state, lock } = payload as Record<
+  const { kind, text, amount, readings, reason, places, thing, clamp, state, lock, name, caption } = payload as Record<
     string,
     unknown
   >;
@@ -42,6 +42,8 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return "A powered run";
       case "signature":
         return "A signature";
+      case "attachment":
+        return `A photograph or file, ${name}${caption ? `: ${caption}` : ""}`;
       case "usage":
         return `Meter ${(payload as { reading?: number }).reading}`;
       default:

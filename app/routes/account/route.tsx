@@ -149,7 +149,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
           {byPin ? (
             <p className="text-mid">Taken over with a PIN: what is kept of you is given out behind the password.</p>
           ) : (
-            <a href="/account/data.json" download className={`${buttonClass("line", true)} self-start`}>
+            <a href="/account/data.json" download className={`${buttonClass("line", true)} justify-self-start`}>
               What is kept of you, as a file
             </a>
           )}

@@ -239,29 +239,35 @@ function AccountLine({ account, here, timeZone }: { account: Account; here: bool
               )}
             </Posted>
           )}
-          <a href={`/people/${account.id}/data.json`} download className={`${buttonClass("line", true)} self-start`}>
-            What is kept of them, as a file
-          </a>
-          {gone && !account.struckAt && (
-            <Posted
-              label={`Strike the name of ${account.name}`}
-              hidden={{ what: "strike", id: account.id }}
-              word="Strike the name for good"
-              kind="line"
+          <div className="grid gap-4 content-start justify-items-start">
+            <a
+              href={`/people/${account.id}/data.json`}
+              download
+              className={`${buttonClass("line", true)} justify-self-start`}
             >
-              {() => (
-                <p>Name, sign-in name, password and PIN go; what they signed keeps the name it was signed with.</p>
-              )}
-            </Posted>
-          )}
-          {!account.struckAt && (
-            <Posted
-              label={`${gone ? "Open" : "Close"} the account of ${account.name}`}
-              hidden={{ what: "leave", id: account.id, left: gone ? "no" : "yes" }}
-              word={gone ? "Open the account again" : "Close the account"}
-              kind="line"
-            />
-          )}
+              What is kept of them, as a file
+            </a>
+            {gone && !account.struckAt && (
+              <Posted
+                label={`Strike the name of ${account.name}`}
+                hidden={{ what: "strike", id: account.id }}
+                word="Strike the name for good"
+                kind="line"
+              >
+                {() => (
+                  <p>Name, sign-in name, password and PIN go; what they signed keeps the name it was signed with.</p>
+                )}
+              </Posted>
+            )}
+            {!account.struckAt && (
+              <Posted
+                label={`${gone ? "Open" : "Close"} the account of ${account.name}`}
+                hidden={{ what: "leave", id: account.id, left: gone ? "no" : "yes" }}
+                word={gone ? "Open the account again" : "Close the account"}
+                kind="line"
+              />
+            )}
+          </div>
         </div>
       </details>
     </li>
