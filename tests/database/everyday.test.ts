@@ -1,4 +1,5 @@
 import { generateKeyPairSync } from "node:crypto";
+import sharp from "sharp";
 import { v7 } from "uuid";
 import { describe, expect, test } from "vitest";
 import type { EntryOf } from "~/core/logbook";
@@ -30,7 +31,7 @@ import { sealKeyOf } from "~/operations/seal";
 import { signJob } from "~/operations/sign-job";
 import { verifyChain } from "~/operations/verify-chain";
 import { verifyExport } from "~/operations/verify-export";
-import { freshWorks, stageInput, testKey } from "./fixture";
+import { freshWorks, machine, stageInput, testKey } from "./fixture";
 
 const works = freshWorks();
 const at = () => new Date().toISOString();
@@ -346,6 +347,19 @@ describe("files", () => {
     await behindTheTriggers(rows[0].content);
     expect((await verify()).breaks).toBeNull();
   });
+});
+
+test("a picture that claims more than it should, or a stage of another machine, is refused", async () => {
+  const huge = await sharp({ create: { width: 8000, height: 5200, channels: 3, background: "#808080" } })
+    .png()
+    .toBuffer();
+  expect(huge.length).toBeLessThan(2_000_000);
+  const input = { id: v7(), machineId: works.machineId, stageId: null, name: "a.png", caption: "", madeAt: at() };
+  expect(refusalOf(await attachFile(works.as(), input, huge))).toBe("too-many-pixels file");
+  const other = { machineId: v7(), stageId: v7() };
+  mustHold(await addMachine(works.as(), { ...machine({ ...works, ...other }), name: "Elsewhere", tag: "E-1" }));
+  const text = { ...input, name: "a.txt", stageId: other.stageId };
+  expect(refusalOf(await attachFile(works.as(), text, Buffer.from("x")))).toBe("no-such-stage stageId");
 });
 
 test("a computation kept on a stage is computed here, so that it is what it says", async () => {

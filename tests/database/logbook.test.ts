@@ -9,6 +9,8 @@ import { entriesOfJob, type StoredEntry, storedOfJob } from "~/data/queries/entr
 import { allMachines, type Machine } from "~/data/queries/machines";
 import { standingsOfStages } from "~/data/queries/standings";
 import { correctEntry } from "~/operations/correct-entry";
+import { openJob } from "~/operations/open-job";
+import { recordEntry } from "~/operations/record-entry";
 import { verifyChain } from "~/operations/verify-chain";
 import { freshWorks } from "./fixture";
 
@@ -84,6 +86,46 @@ describe("sent twice stays one", () => {
     const again = await works.entry(other, { kind: "note", text: "x" }, id);
     expect(again).toMatchObject({ ok: false, refusal: { code: "id-taken" } });
   });
+
+  test("the same id with other content, or from somebody else, is refused and changes nothing", async () => {
+    const job = await works.openJob();
+    const id = v7();
+    const note = {
+      id,
+      jobId: job,
+      stageId: works.stageId,
+      madeAt: new Date().toISOString(),
+      kind: "note",
+      text: "one",
+    };
+    mustHold(await recordEntry(works.as(), note));
+    const other = await works.addPerson("technician");
+    const later = new Date(Date.now() + 1000).toISOString();
+    expect((await recordEntry(works.as(), { ...note, madeAt: later, sentAt: later })).ok).toBe(true);
+    for (const [by, sent] of [
+      [works.as(), { ...note, text: "two" }],
+      [works.as(other), note],
+    ] as const)
+      expect(await recordEntry(by, sent)).toMatchObject({ ok: false, refusal: { code: "id-taken" } });
+    const opening = {
+      id: job,
+      entryId: v7(),
+      machineId: works.machineId,
+      stageIds: [works.stageId],
+      reason: "Another",
+    };
+    expect(await openJob(works.as(), { ...opening, madeAt: later })).toMatchObject({ refusal: { code: "id-taken" } });
+    expect((await entriesOfJob(works.pool, job)).map(({ kind }) => kind)).toEqual(["job-opened", "note"]);
+  });
+
+  test.each(["0001-01-01T00:00:00.000Z", "1969-12-31T23:59:59.000Z", "9999-01-01T00:00:00.000Z"])(
+    "made at %s is a slip of a clock",
+    async (madeAt) => {
+      const job = await works.openJob();
+      const refused = await works.entry(job, { kind: "note", text: "x", madeAt });
+      expect(refused).toMatchObject({ ok: false, refusal: { code: "no-such-time", path: ["madeAt"] } });
+    },
+  );
 
   test("two people at once: all entries stand, numbered without a gap, and the chain is whole", async () => {
     const job = await works.openJob();

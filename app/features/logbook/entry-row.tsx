@@ -2,59 +2,44 @@ import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
-import { entryWords } from "../words/entry";
 import { refusalWords } from "../words/refusal";
 import { clock, recordedLater } from "../words/times";
+import type { LogbookLine } from "./logbook-line";
 
 /** An entry in the machine's logbook, with what corrects it beside it, and the way to correct it. */
-export function EntryRow({
-  entry,
-  stage,
-  corrections,
-  timeZone,
-  mayCorrect,
-}: {
-  entry: NamedEntry;
-  stage: Stage | undefined;
-  corrections: readonly NamedEntry[];
-  timeZone: string;
-  mayCorrect: boolean;
-}) {
+export function EntryRow({ line, timeZone, mayCorrect }: { line: LogbookLine; timeZone: string; mayCorrect: boolean }) {
   const [correcting, setCorrecting] = useState(false);
-  const { title, detail } = entryWords(entry, stage);
-  const line = (
+  const { title, detail, corrections } = line;
+  const words = (
     <>
       <b className="font-semibold">{title}</b>
       {detail && <span className="text-tape-mid">: {detail}</span>}
     </>
   );
-  const voided = corrections.some((correction) => correction.kind === "correction" && correction.body.voids);
   return (
     <div className="border-t border-dashed border-tape-mid/50 py-2 grid grid-cols-[3.5rem_minmax(0,1fr)_auto] gap-x-3">
-      <span className="figure text-tape-mid">{clock(entry.madeAt, timeZone)}</span>
+      <span className="figure text-tape-mid">{clock(line.madeAt, timeZone)}</span>
       <div>
-        <p>{voided ? <s>{line}</s> : line}</p>
-        {entry.kind === "attachment" && <Attached entry={entry} />}
+        <p>{corrections.some(({ voids }) => voids) ? <s>{words}</s> : words}</p>
+        {line.file && <Attached id={line.id} file={line.file} />}
         <p className="text-tape-mid">
-          <span className="figure">{entry.seq}</span> {stage?.name ?? "whole machine"}, {entry.madeByName}
-          {recordedLater(entry, timeZone)}
+          <span className="figure">{line.seq}</span> {line.stageName ?? "whole machine"}, {line.madeByName}
+          {recordedLater(line, timeZone)}
         </p>
         {corrections.map((correction) => (
           <p key={correction.id} className="border-l-4 border-on-tape pl-2 mt-1">
-            {correction.kind === "correction" && correction.body.text}
+            {correction.text}
             <span className="text-tape-mid">, {correction.madeByName}</span>
           </p>
         ))}
-        {correcting && <Correct entry={entry} onDone={() => setCorrecting(false)} />}
+        {correcting && <Correct entry={line} onDone={() => setCorrecting(false)} />}
       </div>
-      {mayCorrect && entry.kind !== "correction" && (
+      {mayCorrect && line.kind !== "correction" && (
         <button
           type="button"
           className="underline text-tape-mid min-h-11 px-2 cursor-pointer"
           aria-expanded={correcting}
-          aria-label={`Correct entry ${entry.seq}`}
+          aria-label={`Correct entry ${line.seq}`}
           onClick={() => setCorrecting(!correcting)}
         >
           correct
@@ -65,23 +50,18 @@ export function EntryRow({
 }
 
 /** A photograph in the tape itself; any other file as a link. */
-function Attached({ entry }: { entry: Extract<NamedEntry, { kind: "attachment" }> }) {
-  const { mediaType, caption, name } = entry.body;
+function Attached({ id, file: { isPicture, words } }: { id: string; file: NonNullable<LogbookLine["file"]> }) {
   return (
-    <a href={`/files/${entry.id}`} target="_blank" rel="noreferrer" className="text-on-tape inline-block my-1">
-      {mediaType.startsWith("image/") ? (
-        <img src={`/files/${entry.id}?small=1`} alt={caption || name} className="max-h-40" loading="lazy" />
-      ) : (
-        name
-      )}
+    <a href={`/files/${id}`} target="_blank" rel="noreferrer" className="text-on-tape inline-block my-1">
+      {isPicture ? <img src={`/files/${id}?small=1`} alt={words} className="max-h-40" loading="lazy" /> : words}
     </a>
   );
 }
 
 const voidable = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);
 
-function Correct({ entry, onDone }: { entry: NamedEntry; onDone: () => void }) {
-  const fetcher = useFetcher<{ refusal: Refusal } | { entry: NamedEntry }>();
+function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {
+  const fetcher = useFetcher<{ refusal: Refusal } | { entry: object }>();
   const [id] = useState(() => v7());
   const [text, setText] = useState("");
   const answer = fetcher.data;

@@ -1,34 +1,17 @@
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
 import { day } from "../words/times";
 import { EntryRow } from "./entry-row";
+import type { LogbookLine } from "./logbook-line";
 
-type Props = {
-  entries: readonly NamedEntry[];
-  /** Those that name entries of this page, wherever they stand themselves. */
-  corrections: readonly NamedEntry[];
-  stages: readonly Stage[];
-  timeZone: string;
-  mayCorrect: boolean;
-};
+type Props = { lines: readonly LogbookLine[]; timeZone: string; mayCorrect: boolean };
 
 /** A page of the logbook, newest first, by days; clamps touched one after the other fold into one line. */
-export function LogbookList({ entries, corrections, stages, timeZone, mayCorrect }: Props) {
-  const rows = foldClamps(entries);
-  const row = (entry: NamedEntry) => (
-    <EntryRow
-      key={entry.id}
-      entry={entry}
-      stage={stages.find((stage) => stage.id === entry.stageId)}
-      corrections={corrections.filter((other) => other.namesEntry === entry.id)}
-      timeZone={timeZone}
-      mayCorrect={mayCorrect}
-    />
-  );
+export function LogbookList({ lines, timeZone, mayCorrect }: Props) {
+  const rows = foldClamps(lines);
+  const row = (line: LogbookLine) => <EntryRow key={line.id} line={line} timeZone={timeZone} mayCorrect={mayCorrect} />;
   return (
     <ol>
       {rows.map((run, i) => {
-        const first = run[0] as NamedEntry;
+        const first = run[0] as LogbookLine;
         const on = day(first.madeAt, timeZone);
         const before = rows[i - 1]?.[0];
         return (
@@ -52,32 +35,19 @@ export function LogbookList({ entries, corrections, stages, timeZone, mayCorrect
 }
 
 /** Runs of clamp entries of one job together, everything else alone. */
-function foldClamps(entries: readonly NamedEntry[]): NamedEntry[][] {
-  const runs: NamedEntry[][] = [];
-  for (const entry of entries) {
+function foldClamps(lines: readonly LogbookLine[]): LogbookLine[][] {
+  const runs: LogbookLine[][] = [];
+  for (const line of lines) {
     const last = runs[runs.length - 1];
-    const joins =
-      entry.kind === "clamp" &&
-      last?.[0]?.kind === "clamp" &&
-      last[0].jobId === entry.jobId &&
-      last[0].stageId === entry.stageId &&
-      stateOf(last[0]) === stateOf(entry);
-    if (joins) last.push(entry);
-    else runs.push([entry]);
+    if (line.clamp && last?.[0]?.clamp?.with === line.clamp.with) last.push(line);
+    else runs.push([line]);
   }
   return runs;
 }
 
-const stateOf = (entry: NamedEntry): string =>
-  entry.kind === "clamp"
-    ? entry.body.state === "snug" || entry.body.state === "started"
-      ? "firm"
-      : entry.body.state
-    : "";
-
-function clampWords(run: readonly NamedEntry[]): string {
-  const clamps = new Set(run.map((entry) => (entry.kind === "clamp" ? entry.body.clamp : 0))).size;
-  const state =
-    { eased: "eased", firm: "tightened", dressed: "dressed with compound" }[stateOf(run[0] as NamedEntry)] ?? "touched";
-  return `${clamps} clamps ${state}, ${run.length} touches`;
+function clampWords(run: readonly LogbookLine[]): string {
+  const clamps = new Set(run.map(({ clamp }) => clamp?.number)).size;
+  const became = run[0]?.clamp?.became ?? "";
+  const words = { eased: "eased", firm: "tightened", dressed: "dressed with compound" }[became] ?? "touched";
+  return `${clamps} clamps ${words}, ${run.length} touches`;
 }

@@ -1,6 +1,5 @@
 import { Link } from "react-router";
 import type { Machine } from "~/data/queries/machines";
-import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { SmallBandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark, stateWord } from "~/ui/state-mark";
@@ -8,6 +7,7 @@ import { readWords } from "../words/entry";
 import { feltWords } from "../words/feel";
 import { inUnitsOf } from "../words/figure";
 import { sizeWords, stageUnit } from "../words/quantity";
+import type { StageGlance } from "./stage-glance";
 
 /** A stage at a glance: name, teeth, band gauge, state in a word, what was read. */
 export function StageCell({
@@ -15,7 +15,7 @@ export function StageCell({
   standing,
   machine,
 }: {
-  stage: Stage;
+  stage: StageGlance;
   standing: StageStanding | null;
   machine: Pick<Machine, "units">;
 }) {

@@ -1,3 +1,4 @@
+import { glanceOf } from "~/app/features/stage/stage-glance";
 import { type FloorPlace, floorGroups, floorPage, retiredMachines } from "~/data/queries/floor";
 import { openJobs } from "~/data/queries/jobs";
 import { openPointsOf } from "~/data/queries/open-points";
@@ -37,7 +38,10 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
       machine,
       stages: stages
         .filter((stage) => stage.machineId === machine.id)
-        .map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null })),
+        .map((stage) => ({
+          stage: glanceOf(stage),
+          standing: standings.find((item) => item.stageId === stage.id) ?? null,
+        })),
       jobs: jobs.filter((job) => job.machineId === machine.id),
       points: points.filter((point) => point.machineId === machine.id),
     })),

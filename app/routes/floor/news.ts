@@ -1,4 +1,5 @@
 import { notRound } from "~/app/features/job/how-to-read";
+import type { StageGlance } from "~/app/features/stage/stage-glance";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
 import { feltWords } from "~/app/features/words/feel";
@@ -6,9 +7,8 @@ import { sideWords } from "~/app/features/words/quantity";
 import { day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";
 import type { FloorGroup } from "~/data/queries/floor";
-import type { Stage } from "~/data/queries/stages";
 
-type StageNow = { stage: Pick<Stage, "name" | "limits" | "geometry">; standing: Standing | null };
+type StageNow = { stage: Pick<StageGlance, "name" | "limits" | "geometry">; standing: Standing | null };
 type Now = { now: string; timeZone: string };
 
 const machines = (n: number, verb: [one: string, many: string]): string =>

@@ -1,4 +1,6 @@
 import { data } from "react-router";
+import { logbookLine } from "~/app/features/logbook/logbook-line";
+import { readerOf, writeFor } from "~/app/features/words/figure";
 import { isId } from "~/app/session/is-id";
 import { withoutGone } from "~/core/stages";
 import { driveLineOf } from "~/data/queries/drive-lines";
@@ -6,7 +8,7 @@ import { attachmentsOf, correctionsOf, logbookPage, usageReadings } from "~/data
 import { openJobs } from "~/data/queries/jobs";
 import { machineById, twinsOf } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
-import { countStages, someStagesOfMachine, stagesOfMachines } from "~/data/queries/stages";
+import { countStages, someStagesOfMachine, stagesById, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 
@@ -38,7 +40,10 @@ export async function loadMachine(
     driveLineOf(pool, machine.id),
   ]);
   const entries = page.slice(0, pageSize);
-  const [standings, twinStages, corrections] = await Promise.all([
+  const missing = entries.flatMap(({ stageId }) =>
+    stageId && !stages.some(({ id }) => id === stageId) ? [stageId] : [],
+  );
+  const [standings, twinStages, corrections, elsewhere] = await Promise.all([
     standingsOfStages(
       pool,
       stages.map((stage) => stage.id),
@@ -51,7 +56,11 @@ export async function loadMachine(
       pool,
       entries.map((entry) => entry.id),
     ),
+    // Stages out of service, or on another page of the drive line.
+    missing.length > 0 ? stagesById(pool, [...new Set(missing)]) : [],
   ]);
+  writeFor(readerOf(person.preferences, machine));
+  const stageOf = (id: string | null) => [...stages, ...elsewhere].find((stage) => stage.id === id);
   const twinStandings = await standingsOfStages(
     pool,
     twinStages.map((stage) => stage.id),
@@ -75,8 +84,7 @@ export async function loadMachine(
     points,
     usage,
     files,
-    entries,
-    corrections,
+    lines: entries.map((entry) => logbookLine(entry, stageOf(entry.stageId), corrections)),
     words,
     older: page.length > pageSize ? (entries[entries.length - 1]?.seq ?? null) : null,
     paged: from !== Number.MAX_SAFE_INTEGER,

@@ -263,7 +263,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
 }
 
 function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"] }) {
-  const { entries, older, words } = loaderData;
+  const { lines, older, words } = loaderData;
   return (
     <section aria-labelledby="logbook" className="bg-tape text-on-tape p-5 max-sm:p-3.5 min-h-[70vh]">
       <div className="flex flex-wrap gap-3 items-end justify-between mb-3">
@@ -272,14 +272,8 @@ function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"
         </h2>
         <Search label="Find in the logbook" placeholder="Find in the logbook" words={words} />
       </div>
-      {entries.length === 0 && <p>{words ? `Nothing in it has “${words}”.` : "Nothing is logged yet."}</p>}
-      <LogbookList
-        entries={entries}
-        corrections={loaderData.corrections}
-        stages={loaderData.stages.map((item) => item.stage)}
-        timeZone={loaderData.timeZone}
-        mayCorrect={loaderData.mayWork}
-      />
+      {lines.length === 0 && <p>{words ? `Nothing in it has “${words}”.` : "Nothing is logged yet."}</p>}
+      <LogbookList lines={lines} timeZone={loaderData.timeZone} mayCorrect={loaderData.mayWork} />
       <nav aria-label="Logbook pages" className="flex gap-6 mt-4">
         {(loaderData.paged || words) && (
           <Link to="?" className="text-on-tape min-h-11 inline-flex items-center">
