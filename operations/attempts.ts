@@ -59,8 +59,11 @@ export async function limited<T>(
     }
   }
   const result = await work();
-  const own = limits[0];
-  if (result.ok && own) await Promise.all([failed.delete(own.key), waits.delete(own.key)]);
+  if (!result.ok) return result;
+  // It did not fail after all; what others failed at from the same place stays counted.
+  const [own, ...shared] = limits;
+  await Promise.all(shared.map(({ key }) => failed.reward(key)));
+  if (own) await Promise.all([failed.delete(own.key), waits.delete(own.key)]);
   return result;
 }
 

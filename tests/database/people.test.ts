@@ -275,6 +275,11 @@ test("a thousand attempts to sign in, in every spelling: a few are tried, the re
   expect((await enter(name, password, "elsewhere")).ok).toBe(true);
 });
 
+test("who signs in rightly, however often and with how many others from one place, is never made to wait", async () => {
+  const { signIn: name } = await account("technician");
+  for (let i = 0; i < 70; i++) expect(refusal(await enter(name, password, "one gateway"))).toBe("taken");
+});
+
 test("a name is struck from the accounts once its owner has left; what they signed keeps it", async () => {
   const { id } = await account("technician", { name: "Who Was Here" });
   const person = { ...works.lead, id, name: "Who Was Here", role: "technician" as const };
