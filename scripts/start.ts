@@ -39,8 +39,6 @@ const empty = process.argv.includes("--empty");
 const port = Number(process.env.PORT ?? 4780);
 process.env.NODE_ENV = dev ? "development" : "production";
 process.env.PUBLIC_URL ??= `http://127.0.0.1:${port}`;
-// Pictures and password hashes take threads; files and names of hosts must still be looked up meanwhile.
-process.env.UV_THREADPOOL_SIZE ??= "8";
 // Whoever reads along may go.
 for (const stream of [process.stdout, process.stderr]) stream.on("error", () => {});
 

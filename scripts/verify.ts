@@ -127,6 +127,10 @@ async function compared(db: Database, file: string, machines: readonly Machine[]
 }
 
 function verifyFile(file: string, key: KeyObject | null, earlier: boolean): boolean {
+  if (!existsSync(file)) {
+    console.log(`${file}: there is no such file`);
+    return false;
+  }
   const report = verifyExport(readFileSync(file, "utf8"), key);
   if (!told({ ...report, machine: report.machine === "?" ? file : report.machine })) return false;
   if (report.signedWith === null) console.log(`${file}: not signed; an earlier release wrote it so`);
@@ -145,8 +149,15 @@ const { values, positionals } = parseArgs({
 });
 const key = publicKey(values.key);
 if (key) console.log(`Key ${keyId(key).toString("hex")}`);
+/** What cannot be read or reached is told like anything else that does not fit. */
+const notVerified = (error: Error): boolean => {
+  console.log(`Not verified: ${error.message}`);
+  return false;
+};
 const whole =
   positionals.length > 0
     ? positionals.map((file) => verifyFile(file, key, values.earlier)).every(Boolean)
-    : await withDatabaseHere((pool) => transaction(pool, (db) => verifyDatabase(db, key, values.against ?? null)));
+    : await withDatabaseHere((pool) =>
+        transaction(pool, (db) => verifyDatabase(db, key, values.against ?? null)),
+      ).catch(notVerified);
 process.exitCode = whole ? 0 : 1;
