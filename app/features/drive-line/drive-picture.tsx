@@ -1,9 +1,10 @@
 import { useMemo, useRef } from "react";
-import { type DriveLineShapes, driveLineShapes } from "~/core/drawing";
+import type { DriveLineShapes } from "~/core/drawing";
 import type { KeptDriveLine } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
 import { Shapes } from "../drawing/stage-drawing";
+import { drawnLine } from "./drawn-line";
 import { labelRows } from "./label-rows";
 
 type Props = {
@@ -24,14 +25,7 @@ const rowPx = 22;
 
 /** The drive line to scale, names where there is room, states as marks on the driven shafts. */
 export function DrivePicture({ graph, stages, stateOf, onTurn, onChoose, chosen = null, label, widthPx = 560 }: Props) {
-  const drawn = useMemo(
-    () =>
-      driveLineShapes(
-        graph,
-        stages.map(({ id, geometry }) => ({ id, element: geometry.element })),
-      ),
-    [graph, stages],
-  );
+  const drawn = useMemo(() => drawnLine(graph, stages), [graph, stages]);
   const sheet = useRef<SVGSVGElement>(null);
   const { left, top, right, bottom } = drawn.box;
   const scale = Math.min(widthPx / (right - left), mostHeightPx / (bottom - top), 4);

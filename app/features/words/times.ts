@@ -1,16 +1,17 @@
 import { dayIn } from "~/operations/day-in";
 import { inZone } from "~/operations/zone-format";
 
+const asClock = { hour: "2-digit", minute: "2-digit" } as const;
+const asDay = { day: "numeric", month: "long", year: "numeric" } as const;
+const asShortDay = { day: "numeric", month: "short" } as const;
+
 /** Time of day in the workshop's zone. */
-export const clock = (iso: string, timeZone: string): string =>
-  inZone(iso, timeZone, "en-GB", { hour: "2-digit", minute: "2-digit" });
+export const clock = (iso: string, timeZone: string): string => inZone(iso, timeZone, "en-GB", asClock);
 
 /** Day in the workshop's zone, with the year. */
-export const day = (iso: string, timeZone: string): string =>
-  inZone(iso, timeZone, "en-GB", { day: "numeric", month: "long", year: "numeric" });
+export const day = (iso: string, timeZone: string): string => inZone(iso, timeZone, "en-GB", asDay);
 
-export const shortDay = (iso: string, timeZone: string): string =>
-  inZone(iso, timeZone, "en-GB", { day: "numeric", month: "short" });
+export const shortDay = (iso: string, timeZone: string): string => inZone(iso, timeZone, "en-GB", asShortDay);
 
 /** Clock on the day itself, else the date. */
 export const clockOrDay = (iso: string, timeZone: string, now: string): string =>
