@@ -9,6 +9,10 @@ const thisFormat = 3;
 /** An entry as people read it: with the name of who made it. */
 export type NamedEntry = Entry;
 
+/** What is shown and judged of an entry: not its hashes, which only the chain needs. */
+const shown = sql`e.id, e.machine_id, e.seq, e.job_id, e.stage_id, e.kind, e.body, e.names_entry, e.made_by, e.made_at, e.recorded_at,
+  e.usage, e.geometry_id, e.adjuster_id, e.limits_id, e.made_by_name, e.format`;
+
 const toEntry = (row: Row): Entry =>
   ({
     ...asWritten(row),
@@ -87,7 +91,7 @@ async function namedEntries(db: Database, statement: Statement): Promise<NamedEn
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
   );
 
 /** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
@@ -95,7 +99,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
   const like = containing(words);
   return namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq < ${beforeSeq}
           and (${words} = '' or e.kind ilike ${like} or e.body::text ilike ${like} or p.name ilike ${like}
             or e.stage_id in (select id from stage where machine_id = ${machineId} and name ilike ${like}))
@@ -107,7 +111,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
 export const logbookFrom = (db: Database, machineId: string, afterSeq: number, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq > ${afterSeq} order by e.seq limit ${size}`,
   );
 
@@ -123,7 +127,7 @@ export const lastNumber = (db: Database, machineId: string) =>
 export const correctionsOf = (db: Database, ids: readonly string[]) =>
   namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.names_entry = any(${ids}) and e.kind = 'correction' order by e.seq`,
   );
 
@@ -142,7 +146,7 @@ export const lastUsage = (db: Database, machineId: string) =>
 export const usageReadings = (db: Database, machineId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'usage' order by e.seq desc limit ${size}`,
   );
 
@@ -150,7 +154,7 @@ export const usageReadings = (db: Database, machineId: string, size: number) =>
 export const attachmentsOf = (db: Database, machineId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'attachment' order by e.seq desc limit ${size}`,
   );
 
@@ -163,18 +167,18 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
     db,
     sql`
       with work as (
-        (select * from entry where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
+        (select ${shown} from entry e where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
         union all
-        (select * from entry where stage_id = ${stageId} and kind in ('feel', 'side') order by seq desc limit 20)
+        (select ${shown} from entry e where stage_id = ${stageId} and kind in ('feel', 'side') order by seq desc limit 20)
         union all
-        (select * from entry where stage_id = ${stageId} and kind = 'move' order by seq desc limit ${size})
+        (select ${shown} from entry e where stage_id = ${stageId} and kind = 'move' order by seq desc limit ${size})
         union all
-        (select * from entry where stage_id = ${stageId} and kind = 'clamp' order by seq desc limit 8)
+        (select ${shown} from entry e where stage_id = ${stageId} and kind = 'clamp' order by seq desc limit 8)
         union all
-        (select * from entry where stage_id = ${stageId} and kind = 'change' order by seq desc limit 40))
+        (select ${shown} from entry e where stage_id = ${stageId} and kind = 'change' order by seq desc limit 40))
       select * from work
       union all
-      select c.* from entry c join work w on c.names_entry = w.id where c.kind = 'correction'
+      select ${shown} from entry e join work w on e.names_entry = w.id where e.kind = 'correction'
       order by seq`,
     toEntry,
   );
@@ -183,7 +187,7 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
 export const roundsOfStage = async (db: Database, stageId: string, size: number) =>
   namedEntries(
     db,
-    sql`select e.*, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.stage_id = ${stageId} and e.kind = 'round' and e.body->>'phase' <> 'set' order by e.seq desc limit ${size}`,
   );
 
@@ -201,7 +205,7 @@ export async function recentWorkOf(
   readings: number,
 ): Promise<Map<string, Entry[]>> {
   const newest = (kind: "round" | "move") =>
-    sql`select e.*, row_number() over (order by e.seq desc) as age from entry e
+    sql`select ${shown}, row_number() over (order by e.seq desc) as age from entry e
         where e.stage_id = s.id and e.kind = ${kind} order by e.seq desc limit ${size}`;
   const items = await many(
     db,
@@ -210,7 +214,7 @@ export async function recentWorkOf(
         select w.* from unnest(${stageIds}::uuid[]) as s (id), lateral ((${newest("round")}) union all (${newest("move")})) w)
       select * from work
       union all
-      select c.*, 0 from entry c join work w on c.names_entry = w.id where c.kind = 'correction'
+      select ${shown}, 0 from entry e join work w on e.names_entry = w.id where e.kind = 'correction'
       order by stage_id, seq`,
     (row) => ({ entry: toEntry(row), age: row.age as number, stageId: row.stage_id as string }),
   );
@@ -233,7 +237,7 @@ export async function earlierProofsOf(
   const entries = await namedEntries(
     db,
     sql`select e.*, coalesce(p.signed_as, p.name) as account_name from unnest(${stageIds}::uuid[]) as s (id),
-          lateral (select * from entry e where e.stage_id = s.id and e.kind = 'proof' and e.job_id is distinct from ${jobId}
+          lateral (select ${shown} from entry e where e.stage_id = s.id and e.kind = 'proof' and e.job_id is distinct from ${jobId}
             order by e.seq desc limit ${size}) e join person p on p.id = e.made_by
         order by e.stage_id, e.seq desc`,
   );
