@@ -32,7 +32,7 @@ export function Lock({ person }: { person: { id: string; name: string; hasPin: b
     <Dialog title={heading[locked]} open onOpenChange={() => undefined}>
       <p className="text-lg mb-4">
         {locked === "signed-out"
-          ? "Nobody was here for a while, or the working day of this session is over."
+          ? "Nobody was here for a while, or the working day is over."
           : "Another tab of this browser, or the tablet, went to somebody else. Nothing was written under their name."}{" "}
         Everything that stands here stays.
       </p>
