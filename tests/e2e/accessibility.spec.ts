@@ -1,5 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import { type BrowserContext, expect, type Page, test } from "@playwright/test";
+import { openPool } from "../../data/postgres";
+import { openCluster } from "../../scripts/lib/cluster";
 import { awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
 
 const rooms = ["bright", "dark"] as const;
@@ -77,6 +79,34 @@ for (const room of rooms) {
       await check(`revise ${what}`);
     }
     quiet();
+  });
+
+  test(`who was away too long is asked on a page that passes it in the ${room} room`, async ({ page, context }) => {
+    const folder = process.env.E2E_CLUSTER;
+    test.skip(!folder, "needs the cluster that ./test starts");
+    const { check } = await inRoom(page, context, room);
+    const pool = openPool((await openCluster(folder ?? "", { throwaway: true })).url("throwaway"));
+    const rest = () => pool.query("update session set seen_at = now() - interval '2 hours'");
+    await visit(page, "/people");
+    await page.getByText("K. Ferro").click();
+    await check("people");
+    await visit(page, "/account");
+    await rest();
+    await page.getByRole("button", { name: "Keep" }).click();
+    await expect(page.getByRole("dialog", { name: "Still you?" })).toBeVisible();
+    await check("still you?");
+    await page.getByLabel("Password of I. Varga").fill("carton works");
+    await page.keyboard.press("Enter");
+    // What was held is sent, and nothing had to be typed again.
+    await expect(page.getByText("Kept.")).toBeVisible();
+    await rest();
+    await visit(page, "/jobs");
+    await expect(page.getByRole("heading", { name: "Still I. Varga?" })).toBeVisible();
+    await check("still, on a page of its own");
+    await page.getByRole("form", { name: "Go on" }).getByLabel("Password").fill("carton works");
+    await page.keyboard.press("Enter");
+    await expect(page).toHaveURL(/\/jobs$/);
+    await pool.end();
   });
 
   test(`every station of a job passes it in the ${room} room`, async ({ page, context }) => {
