@@ -31,13 +31,15 @@ export async function countersignJob(context: Context, input: unknown): Promise<
   const checked = checkInput(countersignInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, value);
+  const taken = await alreadyThere(pool, value.id, submission);
+  if (taken) return taken;
   if (value.secret === undefined && (context.how === "pin" || signatureAsks(context)))
     return refuse("needs-password", ["secret"]);
   if (value.secret !== undefined) {
     const right = await checkPassword(pool, person, value.secret, ["secret"]);
     if (!right.ok) return right;
   }
-  const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const job = await jobById(db, person.workshopId, value.jobId);
     if (!job) return refuse("no-such-job", ["jobId"]);

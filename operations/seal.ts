@@ -50,18 +50,21 @@ export const headsDigest = (heads: readonly Head[]): string =>
 
 export const sha256 = (text: string | Buffer): Buffer => createHash("sha256").update(text).digest();
 
+/** Rows that one seal takes, photographs among them: of a large database the rest waits for the next, at once. */
+const mostRows = 1000;
+
 /**
- * Seals what stands now: the heads of all machines and every row that came since the last seal. Nothing new makes no seal. One process
+ * Seals what stands now: the heads of all machines and the rows that came since the last seal, a thousand at a time. Nothing new makes no seal. One process
  * seals at a time, without holding up anybody who saves: it reads one snapshot, and what is written meanwhile waits for the next seal.
  *
- * @returns the seal; null where there was nothing to seal, or another process is at it
+ * @returns the seal, and whether more waits; null where there was nothing to seal, or another process is at it
  */
-export async function sealNow(pool: Pool, key: SealKey, now: Date): Promise<StoredSeal | null> {
+export async function sealNow(pool: Pool, key: SealKey, now: Date): Promise<(StoredSeal & { more: boolean }) | null> {
   try {
     return await transaction(pool, async (db) => {
       await db.query("set transaction isolation level repeatable read");
       if (!(await lockSealing(db))) return null;
-      const [before, waiting, moved] = [await lastSeal(db), await takeToSeal(db), await takeMovedHeads(db)];
+      const [before, waiting, moved] = [await lastSeal(db), await takeToSeal(db, mostRows), await takeMovedHeads(db)];
       if (waiting.length === 0 && moved.length === 0) return null;
       const rows: SealBody["rows"] = {};
       for (const kind of new Set(waiting.map((item) => item.kind))) {
@@ -87,7 +90,7 @@ export async function sealNow(pool: Pool, key: SealKey, now: Date): Promise<Stor
         keyId: key.id,
       };
       await insertSeal(db, seal);
-      return seal;
+      return { ...seal, more: waiting.length === mostRows };
     });
   } catch (error) {
     if (isRace(error)) return null;

@@ -56,9 +56,12 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
   const checked = checkInput(signInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
+  const submission = submissionOf(person.id, value);
+  // What was taken already, and only its answer got lost, has nothing to prove.
+  const taken = await alreadyThere(pool, value.id, submission);
+  if (taken) return taken;
   const proven = await proofOfSigner(context, value.secret);
   if (!proven.ok) return proven;
-  const submission = submissionOf(person.id, checked.value);
   const found = await jobById(pool, person.workshopId, value.jobId);
   if (!found) return refuse("no-such-job", ["jobId"]);
   return transactionOn(pool, found.machineId, async (db): Promise<Result<Entry>> => {

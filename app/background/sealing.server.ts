@@ -23,6 +23,7 @@ export function startSealing(
       try {
         const made = await sealNow(pool, key, new Date());
         if (made) noted(made);
+        again ||= made?.more ?? false;
       } catch (error) {
         // The database is away, or the disk full: what waits is sealed with the next.
         log.warn({ error: (error as Error).message }, "not sealed");

@@ -11,6 +11,7 @@ import {
   openSession,
   sessionSeen,
 } from "~/data/queries/sessions";
+import { forgetOldAttempts } from "~/operations/attempts";
 import type { Context } from "~/operations/context";
 import { Busy } from "~/operations/queue";
 import { onlyLookingHeader, refusalHeader } from "./person-header";
@@ -32,6 +33,7 @@ export async function beginSession(context: Asking, request: Request, personId: 
   const header = request.headers.get("cookie");
   const before = await sessionIdIn(header);
   await deleteExpiredSessions(pool, now);
+  await forgetOldAttempts(pool);
   await forgetOldDevices(pool, new Date(now.getTime() - 400 * 86_400_000));
   if (before) await deleteSession(pool, before);
   const headers = new Headers();

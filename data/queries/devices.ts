@@ -1,4 +1,4 @@
-import { type Database, maybeOne, none, one, sql } from "../postgres";
+import { type Database, none, one, sql } from "../postgres";
 
 /** Notes that a browser has signed somebody in. */
 export async function noteDevice(db: Database, deviceId: Buffer, personId: string, now: Date): Promise<void> {
@@ -19,9 +19,6 @@ export const isKnownDevice = (db: Database, deviceId: Buffer, personId: string) 
     sql`select exists(select 1 from device_person where device_id = ${deviceId} and person_id = ${personId}) as known`,
     (row) => row.known as boolean,
   );
-
-export const deviceIsShared = async (db: Database, deviceId: Buffer): Promise<boolean> =>
-  (await maybeOne(db, sql`select shared from device where id = ${deviceId}`, (row) => row.shared as boolean)) ?? false;
 
 export const setDeviceShared = (db: Database, deviceId: Buffer, shared: boolean, now: Date) =>
   none(

@@ -121,12 +121,17 @@ export const takeMovedHeads = (db: Database) =>
     (row): Head => ({ machineId: row.machine_id, seq: row.seq, hash: row.hash }),
   );
 
-/** Takes what waits for a seal out of its list; the caller seals it in the same transaction. */
-export const takeToSeal = (db: Database) =>
-  many(db, sql`delete from to_seal returning kind, id`, (row) => ({
-    kind: row.kind as SealedKind,
-    id: row.id as string,
-  }));
+/** Takes some of what waits for a seal out of its list; the caller seals it in the same transaction. */
+export const takeToSeal = (db: Database, most: number) =>
+  many(
+    db,
+    sql`delete from to_seal where (kind, id) in (select kind, id from to_seal order by kind, id limit ${most})
+        returning kind, id`,
+    (row) => ({
+      kind: row.kind as SealedKind,
+      id: row.id as string,
+    }),
+  );
 
 /** One process seals at a time; the lock ends with the transaction. */
 export const lockSealing = (db: Database) =>

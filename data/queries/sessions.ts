@@ -49,10 +49,6 @@ export const openSession = (db: Database, id: string, now: Date) =>
 export const sessionSeen = (db: Database, id: string, now: Date) =>
   none(db, sql`update session set seen_at = ${now} where id = ${id}`);
 
-/** After the password was given in a session that a PIN began. */
-export const raiseSession = (db: Database, id: string) =>
-  none(db, sql`update session set how = 'password' where id = ${id}`);
-
 export const deleteSession = (db: Database, id: string) => none(db, sql`delete from session where id = ${id}`);
 
 export const sessionsOf = (db: Database, personId: string, now: Date) =>

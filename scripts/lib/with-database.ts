@@ -1,4 +1,4 @@
-import { openPool, type Pool } from "../../data/postgres";
+import { openOwnerPool, type Pool } from "../../data/postgres";
 import { openCluster } from "./cluster";
 import { databaseName, homeFolder } from "./database";
 
@@ -9,7 +9,8 @@ export async function withDatabaseHere<T>(work: (pool: Pool, url: string) => Pro
   const started = cluster !== null && !cluster.isRunning();
   if (started) await cluster.start();
   const url = given ?? cluster?.url(databaseName) ?? "";
-  const pool = openPool(url);
+  // Reading all of a large logbook takes as long as it takes.
+  const pool = openOwnerPool(url);
   try {
     return await work(pool, url);
   } finally {

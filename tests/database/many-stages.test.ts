@@ -48,3 +48,11 @@ test("a machine of a thousand stages: its page comes a part at a time, and what 
   expect(names.size).toBe(inAll);
   expect((await kit()).stages).toHaveLength(120);
 });
+
+test("a stage beyond what a tablet keeps is there when it is asked for, and is never taken for another", async () => {
+  const { rows } = await works.pool.query("select id from stage where machine_id = $1 order by position desc limit 1", [
+    works.machineId,
+  ]);
+  const { stages } = await loadKit(works.as(), works.machineId, rows[0].id);
+  expect(stages.at(-1)?.id).toBe(rows[0].id);
+});

@@ -230,6 +230,8 @@ test("signing asks for the PIN or password as the workshop has it; what was give
   const signed = mustHold(await signJob(at("password", true), { ...signature, secret: "1593" }));
   expect(signed.body).toMatchObject({ provenBy: "pin" });
   expect(JSON.stringify(signed)).not.toContain("1593");
+  // Its answer got lost: the same again is the same, and has nothing more to prove.
+  expect(mustHold(await signJob(at("pin", true), signature)).id).toBe(signed.id);
   const second = await works.openJob();
   mustHold(await works.entry(second, works.round()));
   expect((await signJob(at("pin", true, "never"), await signatureOf(second))).ok).toBe(true);

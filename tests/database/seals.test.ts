@@ -110,3 +110,15 @@ test("two processes that seal at once make one chain of seals, and everything is
   await seal();
   expect(await problems()).toEqual([]);
 });
+
+test("of very much at once a seal takes a part, and the next ones the rest", async () => {
+  await works.pool.query(
+    `insert into store_movement select gen_random_uuid(), id, 1, count + n, 'Many', null, $1, now()
+     from store_item, generate_series(1, 1500) n`,
+    [works.lead.id],
+  );
+  await works.pool.query("update store_item set count = count + 1500");
+  expect((await seal())?.more).toBe(true);
+  expect((await seal())?.more).toBe(false);
+  expect(await problems()).toEqual([]);
+});

@@ -43,7 +43,7 @@ export function FileForm({
     const content = await prepare(file);
     typed.set("file", content, file.name);
     const refusal = await post(to, typed);
-    const away = (refusal?.code === "offline-file" || refusal?.code === "busy") && waits;
+    const away = waits && refusal !== null && goesLater.has(refusal.code);
     if (away) await putOnItsWay(waiting(to, typed, file.name, content));
     setBusy(false);
     if (refusal && !away) return setSays({ text: refusalWords(refusal), bad: true });
@@ -77,6 +77,9 @@ export function FileForm({
   );
 }
 
+/** Nothing against the file: without a network, with too much at once, or with somebody else signed in it waits for who took it. */
+const goesLater: ReadonlySet<string> = new Set(["offline-file", "busy", "signed-out", "other-person"]);
+
 function waiting(to: string, typed: FormData, name: string, file: Blob) {
   const fields = Object.fromEntries([...typed].filter(([field]) => field !== "file"));
   const payload = {
@@ -92,8 +95,6 @@ function waiting(to: string, typed: FormData, name: string, file: Blob) {
 async function post(to: string, body: FormData): Promise<Refusal | null> {
   try {
     const response = await fetch(to, { method: "POST", body });
-    // Nobody signed in, or somebody else: it waits for who took it.
-    if (response.status === 401 || response.status === 409) return { code: "offline-file", path: [], facts: {} };
     return ((await response.json()) as { refusal?: Refusal }).refusal ?? null;
   } catch {
     return { code: "offline-file", path: [], facts: {} };

@@ -19,7 +19,8 @@ function note(personId: string): void {
 export function useOnePerson(personId: string | undefined): void {
   useEffect(() => {
     if (personId === undefined) return;
-    note(personId);
+    // That nobody is signed in here may be a session that only rests: each page finds that out for itself, and waits in its place.
+    if (personId !== "") note(personId);
     const changed = ({ key, newValue }: StorageEvent) => {
       if (key === lastPerson && newValue !== null && newValue !== personId) window.location.reload();
     };
@@ -27,3 +28,6 @@ export function useOnePerson(personId: string | undefined): void {
     return () => window.removeEventListener("storage", changed);
   }, [personId]);
 }
+
+/** Whoever signs out says so to the other tabs. */
+export const noteSignedOut = (): void => note("");

@@ -6,6 +6,7 @@ import type { Refusal } from "~/core/quantity";
 import { Button, buttonClass } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { Field } from "~/ui/field";
+import { noteSignedOut } from "../identity/tabs";
 import { forgetPerson } from "../offline/service-worker-page";
 import { layOut, useSimulatedInstruments } from "../practice/switch";
 import { refusalWords } from "../words/refusal";
@@ -36,7 +37,7 @@ export function PersonMenu() {
           <Button aria-pressed={simulated} onClick={() => layOut(!simulated)}>
             {simulated ? "Put the simulated instruments away" : "Lay out simulated instruments"}
           </Button>
-          <form method="post" action="/sign-out" onSubmit={() => forgetPerson(person.id)}>
+          <form method="post" action="/sign-out" onSubmit={() => leave(person.id)}>
             <input type="hidden" name="by" value={person.id} />
             <Button kind="quiet" type="submit">
               Sign out
@@ -46,6 +47,12 @@ export function PersonMenu() {
       </Dialog>
     </>
   );
+}
+
+/** What this one saw goes from the tablet, and the other tabs learn of it. */
+function leave(personId: string): void {
+  forgetPerson(personId);
+  noteSignedOut();
 }
 
 type Others = { people: { id: string; name: string }[] };

@@ -18,8 +18,9 @@ export async function loader({
   context,
   request,
 }: Route.LoaderArgs): Promise<{ kit: Kit; stageId: string | null }> {
-  const kit = await asPerson(context, request, everyRole, (asked) => loadKit(asked, params.machineId));
-  return { kit, stageId: new URL(request.url).searchParams.get("stage") };
+  const stageId = new URL(request.url).searchParams.get("stage");
+  const kit = await asPerson(context, request, everyRole, (asked) => loadKit(asked, params.machineId, stageId));
+  return { kit, stageId };
 }
 
 /** Without the server, from what this tablet keeps of the machine. */
@@ -37,7 +38,8 @@ export async function clientLoader({ params, request, serverLoader }: Route.Clie
 export default function At({ loaderData: { kit, stageId } }: Route.ComponentProps) {
   const { machine, stages } = kit;
   useKeptKit(machine.id);
-  const stage = stages.find((item) => item.id === stageId) ?? stages[0];
+  // One that was asked for and is not here is never taken for another.
+  const stage = stageId === null ? stages[0] : stages.find((item) => item.id === stageId);
   const job = kit.jobs.find((open) => stage && open.stageIds.includes(stage.id));
   return (
     <>
@@ -57,6 +59,11 @@ export default function At({ loaderData: { kit, stageId } }: Route.ComponentProp
           <p className="text-xl font-semibold border-l-4 border-outside pl-4 max-w-2xl" role="status">
             This machine is out of service since {day(machine.retiredAt, kit.timeZone)}. Nothing can be logged on it.
             Its logbook is kept: <Link to={`/machines/${machine.id}`}>look at it</Link>.
+          </p>
+        ) : !stage && stages.length > 0 ? (
+          <p className="text-lg" role="status">
+            That stage is out of service, or not kept on this tablet.{" "}
+            <Link to={`/machines/${machine.id}`}>To the machine</Link>.
           </p>
         ) : !stage ? (
           <p className="text-lg">

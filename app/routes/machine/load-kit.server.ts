@@ -7,7 +7,7 @@ import { earlierProofsOf, recentWorkOf } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
-import { type Stage, someStagesOfMachine } from "~/data/queries/stages";
+import { type Stage, someStagesOfMachine, stagesById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 import { lookBack, roundsBefore } from "~/operations/record-entry";
@@ -18,15 +18,22 @@ const proofsShown = 6;
 /** Stages of a machine that a tablet keeps for working without the server: the first of its drive line. */
 const mostInKit = 120;
 
-/** Everything that a job on a machine needs: so that a tablet which was there once can open and do one without the server. */
-export async function loadKit({ pool, person, now }: Context, machineId: string) {
+/**
+ * Everything that a job on a machine needs: so that a tablet which was there once can open and do one without the server.
+ *
+ * @param wanted a stage that has to be in it, wherever it stands in the drive line
+ */
+export async function loadKit({ pool, person, now }: Context, machineId: string, wanted: string | null = null) {
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
-  const [stages, instruments, jobs] = await Promise.all([
+  const [first, asked, instruments, jobs] = await Promise.all([
     someStagesOfMachine(pool, machine.id, 0, mostInKit),
+    wanted && isId(wanted) ? stagesById(pool, [wanted]) : [],
     instrumentsOfWorkshop(pool, person.workshopId),
     openJobs(pool, [machine.id]),
   ]);
+  const more = asked.filter((stage) => stage.machineId === machine.id && !stage.retiredAt);
+  const stages = [...first, ...more.filter(({ id }) => !first.some((stage) => stage.id === id))];
   const ids = stages.map((stage) => stage.id);
   const [before, standings] = await Promise.all([stagesBefore(pool, stages, null), standingsOfStages(pool, ids)]);
   return {

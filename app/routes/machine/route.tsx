@@ -98,7 +98,7 @@ export async function clientAction({ request, params, serverAction }: Route.Clie
     const opening = openingOf(form, params.machineId);
     if (answered || form.get("what") !== "open" || opening.reason.trim() === "") throw error;
     const kit = await keptKit(params.machineId);
-    if (!kit) throw error;
+    if (!kit || !opening.stageIds.every((id) => kit.stages.some((stage) => stage.id === id))) throw error;
     await openHere(kit, opening);
     throw redirect(`/jobs/${opening.id}`);
   }
