@@ -33,7 +33,8 @@ test("handed over in another tab: this one loads anew, and what is written is th
   await expect(page.getByRole("button", { name: /^M. Sandor/ })).toBeVisible();
   await awake(page);
   await note(page, "Written by Sandor");
-  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await expect(page.getByLabel("Tape")).toContainText("Written by Sandor");
+  await expect.poll(() => namesOf(page, job, "note")).toEqual(["M. Sandor"]);
 
   // The session changes without this tab's browser saying so.
   const sandor = await personIdOf(page);
