@@ -1,6 +1,5 @@
 import { PassThrough } from "node:stream";
-import { createReadableStreamFromReadable } from "@react-router/node";
-import { isbot } from "isbot";
+import { buffer } from "node:stream/consumers";
 import { renderToPipeableStream } from "react-dom/server";
 import {
   type EntryContext,
@@ -13,6 +12,7 @@ import { nonceContext } from "./session/request-context";
 
 const giveUpMs = 8000;
 
+/** A page whole, in one piece: no loader leaves anything for later, and each piece would be compressed and sent for itself. */
 export default function handleRequest(
   request: Request,
   status: number,
@@ -22,28 +22,27 @@ export default function handleRequest(
 ): Promise<Response> {
   const nonce = loadContext.get(nonceContext);
   return new Promise((resolve, reject) => {
-    let started = false;
     let responseStatus = status;
-    const wait = isbot(request.headers.get("user-agent") ?? "") ? "onAllReady" : "onShellReady";
     const { pipe, abort } = renderToPipeableStream(
       <ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
       {
         nonce,
-        [wait]() {
-          started = true;
-          const body = new PassThrough();
+        onAllReady() {
+          clearTimeout(giveUp);
           headers.set("Content-Type", "text/html; charset=utf-8");
-          resolve(new Response(createReadableStreamFromReadable(body), { headers, status: responseStatus }));
-          pipe(body);
+          buffer(pipe(new PassThrough())).then(
+            (page) => resolve(new Response(page, { headers, status: responseStatus })),
+            reject,
+          );
         },
         onShellError: reject,
         onError(error) {
           responseStatus = 500;
-          if (started) console.error(error);
+          console.error(error);
         },
       },
     );
-    setTimeout(abort, giveUpMs);
+    const giveUp = setTimeout(abort, giveUpMs);
   });
 }
 

@@ -1,4 +1,5 @@
 import { resolve } from "node:path";
+import { constants } from "node:zlib";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express, { type Express } from "express";
@@ -86,7 +87,7 @@ export async function createService(options: ServiceOptions): Promise<Service> {
       },
     }),
   );
-  app.use(compression());
+  app.use(compression({ level: 3, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 3 } } }));
   app.use(...securityHeaders(!clientFolder, publicUrl.startsWith("https://") || process.env.SECURE_COOKIES === "1"));
   app.use(refuseOddAddress);
   if (clientFolder) serveFiles(app, clientFolder);

@@ -43,8 +43,7 @@ const asWritten = (row: Row): Entry =>
     readings: [],
   }) as Entry;
 
-const toReading = (row: Row): ReadingRecord & { entryId: string } => ({
-  entryId: row.entry_id,
+const toReading = (row: Row): ReadingRecord => ({
   ordinal: row.ordinal,
   tooth: row.tooth,
   turn: row.turn,
@@ -68,18 +67,29 @@ const toReading = (row: Row): ReadingRecord & { entryId: string } => ({
 
 async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]): Promise<T[]> {
   const rounds = items.filter((item) => item.entry.kind === "round" || item.entry.kind === "side");
-  if (rounds.length === 0) return items;
-  const ids = rounds.map((item) => item.entry.id);
-  const readings = await many(
+  const readings = await readingsOf(
     db,
-    sql`select * from reading where entry_id = any(${ids}) order by entry_id, ordinal`,
-    toReading,
+    rounds.map((item) => item.entry.id),
   );
-  const byEntry = new Map<string, ReadingRecord[]>(ids.map((id) => [id, []]));
-  for (const { entryId, ...reading } of readings) byEntry.get(entryId)?.push(reading);
-  for (const item of rounds) item.entry.readings = byEntry.get(item.entry.id) ?? [];
+  for (const item of rounds) item.entry.readings = readings.get(item.entry.id) ?? [];
   return items;
 }
+
+/** The readings of rounds, by entry: one row for each, so that a page of rounds costs little to take in. */
+export const readingsOf = async (
+  db: Database,
+  entryIds: readonly string[],
+): Promise<ReadonlyMap<string, ReadingRecord[]>> =>
+  entryIds.length === 0
+    ? new Map()
+    : new Map(
+        await many(
+          db,
+          sql`select entry_id, json_agg(reading order by ordinal) as readings from reading
+              where entry_id = any(${entryIds}) group by entry_id`,
+          (row) => [row.entry_id as string, row.readings.map(toReading)],
+        ),
+      );
 
 async function namedEntries(db: Database, statement: Statement): Promise<NamedEntry[]> {
   const items = await many(db, statement, (row) => ({
@@ -181,14 +191,6 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
       select ${shown} from entry e join work w on e.names_entry = w.id where e.kind = 'correction'
       order by seq`,
     toEntry,
-  );
-
-/** Rounds of a stage with their readings, newest first, below the number given: for laying any two on one gear. */
-export const roundsOfStage = async (db: Database, stageId: string, size: number) =>
-  namedEntries(
-    db,
-    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
-        where e.stage_id = ${stageId} and e.kind = 'round' and e.body->>'phase' <> 'set' order by e.seq desc limit ${size}`,
   );
 
 /**

@@ -63,6 +63,10 @@ export const everyInstrument = (db: Database, workshopId: string) =>
     toInstrument,
   );
 
+/** In use or not. */
+export const instrumentById = (db: Database, workshopId: string, id: string) =>
+  maybeOne(db, sql`select ${columns} from instrument where id = ${id} and workshop_id = ${workshopId}`, toInstrument);
+
 /** Locked until the transaction ends. */
 export const lockInstrument = (db: Database, workshopId: string, id: string) =>
   maybeOne(

@@ -45,6 +45,14 @@ export const toMachine = (row: Row): Machine => ({
 export const machineById = (db: Database, workshopId: string, id: string) =>
   maybeOne(db, sql`select * from machine where id = ${id} and workshop_id = ${workshopId}`, toMachine);
 
+/** The machine that a stage belongs to, in service or not. */
+export const machineWithStage = (db: Database, workshopId: string, stageId: string) =>
+  maybeOne(
+    db,
+    sql`select m.* from stage s join machine m on m.id = s.machine_id where s.id = ${stageId} and m.workshop_id = ${workshopId}`,
+    toMachine,
+  );
+
 export const machinesOfWorkshop = (db: Database, workshopId: string) =>
   many(db, sql`select * from machine where workshop_id = ${workshopId} order by name, id`, toMachine);
 

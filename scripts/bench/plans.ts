@@ -9,8 +9,8 @@ import {
   earlierProofsOf,
   entriesOfJob,
   logbookPage,
+  readingsOf,
   recentWorkOf,
-  roundsOfStage,
   stageHistory,
   usageReadings,
 } from "../../data/queries/entries";
@@ -64,7 +64,7 @@ export async function writePlans(
     },
     Stage: {
       "What standing and trend rest on": (db) => stageHistory(db, at.stageId, 160),
-      "Rounds to compare": (db) => roundsOfStage(db, at.stageId, 24),
+      "Readings of its rounds": (db) => readingsOf(db, ids),
       "Revisions of the limits": (db) => limitsRevisions(db, at.stageId),
     },
     Job: {

@@ -1,11 +1,9 @@
 import { Link } from "react-router";
-import { type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
+import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
 import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { nothingToAdjust } from "../job/how-to-read";
-import { learnStage } from "../job/learn-stage";
 import { sensitivityWords } from "../job/sensitivity-words";
-import type { StageBefore } from "../job/stage-before";
 import { amountWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
 import { responseWords } from "../words/response";
@@ -19,9 +17,16 @@ const whyWords: Record<MoveEvidence["why"], string> = {
 };
 
 /** The adjuster, what a unit of it really does on this stage, and the moves that taught it. */
-export function LearntPane({ stage, before, mayEdit }: { stage: Stage; before: StageBefore; mayEdit: boolean }) {
+export function LearntPane({
+  stage,
+  learnt,
+  mayEdit,
+}: {
+  stage: Stage;
+  learnt: LearntResponse | null;
+  mayEdit: boolean;
+}) {
   const { adjuster } = stage;
-  const learnt = learnStage(stage, before.moves);
   const { element } = stage.geometry;
   const spoken = stageUnit(element);
   const { lo, aim, hi } = stage.limits;

@@ -1,6 +1,6 @@
-import { useMemo, useRef, useState } from "react";
-import { type EntryOf, isKind, wholeRound } from "~/core/logbook";
-import type { NamedEntry } from "~/data/queries/entries";
+import { useMemo, useRef } from "react";
+import { useNavigation, useSearchParams } from "react-router";
+import type { EntryOf } from "~/core/logbook";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { SavePicture } from "../export/save-picture";
@@ -8,37 +8,32 @@ import { RoundPane } from "../job/round-pane";
 import { recordedView } from "../job/round-view";
 import { readWords } from "../words/entry";
 import { judgedIn } from "../words/quantity";
-import { day } from "../words/times";
 
-/** Any two rounds of the stage on one gear: the first as a ghost, the second with its readings. */
+type Choice = { id: string; words: string };
+
+/** Any two rounds of the stage on one part: the first as a thin line, the second with its readings. */
 export function RoundsCompared({
   stage,
-  rounds,
-  instruments,
-  timeZone,
+  choices,
+  thin,
+  full,
+  instrument,
 }: {
   stage: Stage;
-  rounds: readonly NamedEntry[];
-  instruments: readonly Instrument[];
-  timeZone: string;
+  choices: readonly Choice[];
+  /** With all their readings. */
+  thin: EntryOf<"round"> | null;
+  full: EntryOf<"round"> | null;
+  /** That the second was read with. */
+  instrument: Instrument | null;
 }) {
-  const list = rounds.filter(isKind("round"));
-  const inOrder = useMemo(() => [...rounds].reverse(), [rounds]);
-  const usual = usualPair(list);
-  const [chosen, setChosen] = useState<{ before: string; after: string } | null>(null);
+  const [search, setSearch] = useSearchParams();
+  // What was chosen shows at once, while its readings are on the way.
+  const coming = new URLSearchParams(useNavigation().location?.search);
   const picture = useRef<HTMLDivElement>(null);
-  const before = list.find((round) => round.id === (chosen?.before ?? usual?.before));
-  const after = list.find((round) => round.id === (chosen?.after ?? usual?.after));
-  const view = useMemo(
-    () => after && recordedView(stage, after, wholeRound(inOrder, after), null, undefined),
-    [stage, after, inOrder],
-  );
-  const ghost = useMemo(
-    () => before && recordedView(stage, before, wholeRound(inOrder, before), null, undefined),
-    [stage, before, inOrder],
-  );
-  const instrument = instruments.find((item) => item.id === after?.readings[0]?.instrumentId) ?? instruments[0];
-  if (!after || !instrument)
+  const view = useMemo(() => full && recordedView(stage, full, full.readings, null, undefined), [stage, full]);
+  const ghost = useMemo(() => thin && recordedView(stage, thin, thin.readings, null, undefined), [stage, thin]);
+  if (!full || !instrument)
     return (
       <section aria-labelledby="rounds">
         <h2 id="rounds" className="text-xl font-bold">
@@ -47,10 +42,11 @@ export function RoundsCompared({
         <p className="text-mid text-lg">No round was read yet. A job or a quick touch reads the first.</p>
       </section>
     );
-  const words = (round: EntryOf<"round">) =>
-    `${day(round.madeAt, timeZone)}, ${round.body.phase === "as-found" ? "as found" : "as left"}: ${readWords(round.body.result)}`;
-  const choose = (which: "before" | "after", id: string) =>
-    setChosen({ before: before?.id ?? "", after: after.id, [which]: id });
+  const choose = (chosen: { thin?: string; full?: string }) => {
+    const next = new URLSearchParams(search);
+    for (const [which, id] of Object.entries({ thin: thin?.id ?? "", full: full.id, ...chosen })) next.set(which, id);
+    setSearch(next, { replace: true, preventScrollReset: true });
+  };
   return (
     <section aria-labelledby="rounds">
       <div className="flex flex-wrap gap-4 items-center justify-between mb-2">
@@ -62,18 +58,16 @@ export function RoundsCompared({
       <div className="grid sm:grid-cols-2 gap-4 mb-3">
         <RoundChoice
           label="Thin line"
-          value={before?.id ?? ""}
-          rounds={list}
-          words={words}
-          onChoose={(id) => choose("before", id)}
+          value={coming.get("thin") ?? thin?.id ?? ""}
+          choices={choices}
+          onChoose={(id) => choose({ thin: id })}
           none
         />
         <RoundChoice
           label="With its readings"
-          value={after.id}
-          rounds={list}
-          words={words}
-          onChoose={(id) => choose("after", id)}
+          value={coming.get("full") ?? full.id}
+          choices={choices}
+          onChoose={(id) => choose({ full: id })}
         />
       </div>
       <div className="bg-panel p-2 h-112 flex items-center justify-center" ref={picture}>
@@ -83,15 +77,15 @@ export function RoundsCompared({
           view={view ?? null}
           ghost={ghost?.fitted ?? null}
           currentTooth={null}
-          counterClockwise={after.readings[0]?.sense === "counter-clockwise"}
+          counterClockwise={full.readings[0]?.sense === "counter-clockwise"}
         />
       </div>
-      {before && (
+      {thin && (
         <p className="mt-2 text-lg">
-          From {judgedIn(before.body.result.quantity).range(before.body.result.min, before.body.result.max)} to{" "}
-          {readWords(after.body.result)}: the mean moved by{" "}
+          From {judgedIn(thin.body.result.quantity).range(thin.body.result.min, thin.body.result.max)} to{" "}
+          {readWords(full.body.result)}: the mean moved by{" "}
           <span className="figure font-semibold">
-            {judgedIn(after.body.result.quantity).said(after.body.result.mean - before.body.result.mean, 1)}
+            {judgedIn(full.body.result.quantity).said(full.body.result.mean - thin.body.result.mean, 1)}
           </span>
           .
         </p>
@@ -100,28 +94,16 @@ export function RoundsCompared({
   );
 }
 
-/** The last round as found and the one after it in the same job; else the last two. */
-function usualPair(rounds: readonly EntryOf<"round">[]): { before: string; after: string } | null {
-  const last = rounds[0];
-  if (!last) return null;
-  const found = rounds.find(
-    (round) => round.jobId === last.jobId && round.body.phase === "as-found" && round.id !== last.id,
-  );
-  return { before: (found ?? rounds[1])?.id ?? "", after: last.id };
-}
-
 function RoundChoice({
   label,
   value,
-  rounds,
-  words,
+  choices,
   onChoose,
   none = false,
 }: {
   label: string;
   value: string;
-  rounds: readonly EntryOf<"round">[];
-  words: (round: EntryOf<"round">) => string;
+  choices: readonly Choice[];
   onChoose: (id: string) => void;
   none?: boolean;
 }) {
@@ -134,9 +116,9 @@ function RoundChoice({
         onChange={(event) => onChoose(event.target.value)}
       >
         {none && <option value="">none</option>}
-        {rounds.map((round) => (
-          <option key={round.id} value={round.id}>
-            {words(round)}
+        {choices.map(({ id, words }) => (
+          <option key={id} value={id}>
+            {words}
           </option>
         ))}
       </select>

@@ -1,5 +1,5 @@
 import { useRef } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
 import { SavePicture } from "../export/save-picture";
@@ -30,6 +30,8 @@ export function TrendPane({
 }) {
   const picture = useRef<HTMLDivElement>(null);
   const other = axis === "time" ? "usage" : "time";
+  const search = new URLSearchParams(useSearchParams()[0]);
+  search.set("axis", other);
   return (
     <section aria-labelledby="trend" className="min-w-0">
       <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between mb-2">
@@ -37,7 +39,7 @@ export function TrendPane({
           {trend ? trendNews(trend, timeZone, unit, limits, spoken.quantity, now) : "The trend needs three rounds"}
         </h2>
         <span className="flex gap-3 items-center">
-          <Link to={`?axis=${other}`} replace preventScrollReset className="min-h-11 inline-flex items-center">
+          <Link to={`?${search}`} replace preventScrollReset className="min-h-11 inline-flex items-center">
             {other === "usage" ? `Over ${unit}` : "Over time"}
           </Link>
           {trend && <SavePicture of={picture} name="Trend" />}

@@ -1,24 +1,27 @@
 import { data } from "react-router";
-import { nothingBefore } from "~/app/features/job/stage-before";
-import { stagesBefore } from "~/app/routes/machine/load-kit.server";
+import { learnStage } from "~/app/features/job/learn-stage";
+import { readerOf, writeFor } from "~/app/features/words/figure";
 import { isId } from "~/app/session/is-id";
 import { wearLimitOf } from "~/core/chains";
-import { meterOf, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
+import { isKind, meterOf, pastMoves, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
 import { judgedBy } from "~/core/stages";
-import { roundsOfStage, stageHistory, usageReadings } from "~/data/queries/entries";
-import { instrumentsOfWorkshop } from "~/data/queries/instruments";
+import { movedBeforeJob } from "~/data/queries/adjuster-positions";
+import { readingsOf, stageHistory, usageReadings } from "~/data/queries/entries";
+import { instrumentById } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
-import { machineById } from "~/data/queries/machines";
+import { machineWithStage } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
-import { limitsRevisions, machineOfStage, type Stage, stageById } from "~/data/queries/stages";
+import { limitsRevisions, type Stage, stageById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
+import { partsOf, type RoundsAsked, roundChoice, twoRounds, withAllReadings } from "./two-rounds.server";
 
 /** Rounds that the trend looks back on: two years of weekly ones. */
 const trendRounds = 104;
 /** Readings of the meter that usage over time is worked out from. */
 const meterReadings = 400;
-const roundsToCompare = 24;
+/** Rounds and moves that the adjuster's response is learnt from. */
+const learntFrom = { rounds: 12, moves: 20 };
 
 /** Of a chain: what its limits say, or what its sprockets do. */
 function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number {
@@ -27,39 +30,60 @@ function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number
   return given ?? (element.kind === "chain" ? wearLimitOf(element.teeth) : 3);
 }
 
-/** A stage with its limits, its last rounds, its trend and what its adjuster has taught. */
-export async function loadStage({ pool, person, now }: Context, stageId: string, axis: TrendAxis) {
-  const machineId = isId(stageId) ? await machineOfStage(pool, person.workshopId, stageId) : null;
-  const [stage, machine] = machineId
-    ? await Promise.all([stageById(pool, stageId), machineById(pool, person.workshopId, machineId)])
-    : [null, null];
-  if (!stage || !machine) throw data({ code: "no-such-stage" }, { status: 404 });
-  const [history, rounds, limits, before, instruments, standings, points, jobs, usage] = await Promise.all([
-    stageHistory(pool, stage.id, trendRounds),
-    roundsOfStage(pool, stage.id, roundsToCompare),
-    limitsRevisions(pool, stage.id),
-    stagesBefore(pool, [stage], null),
-    instrumentsOfWorkshop(pool, person.workshopId),
-    standingsOfStages(pool, [stage.id]),
-    openPointsOf(pool, [machine.id]),
-    openJobs(pool, [machine.id]),
-    usageReadings(pool, machine.id, meterReadings),
+const noSuchStage = () => data({ code: "no-such-stage" }, { status: 404 });
+
+/** A stage with its limits, two of its rounds, its trend and what its adjuster has taught. */
+export async function loadStage(
+  { pool, person, now }: Context,
+  stageId: string,
+  asked: RoundsAsked & { axis: TrendAxis },
+) {
+  if (!isId(stageId)) throw noSuchStage();
+  const [machine, stage, history, limits, standings] = await Promise.all([
+    machineWithStage(pool, person.workshopId, stageId),
+    stageById(pool, stageId),
+    stageHistory(pool, stageId, trendRounds),
+    limitsRevisions(pool, stageId),
+    standingsOfStages(pool, [stageId]),
   ]);
-  const meter = meterOf(usage);
+  if (!stage || !machine) throw noSuchStage();
   const voided = voidedBy(history);
   const counting = history.filter((entry) => !voided.has(entry.id));
+  const { list, thin, full } = twoRounds(counting, asked);
+  const isChain = stage.geometry.element.kind === "chain";
+  const read = [
+    ...counting.filter(isKind("round")).slice(-learntFrom.rounds),
+    ...partsOf(counting, thin),
+    ...partsOf(counting, full),
+  ];
+  const [readings, moved, points, jobs, usage] = await Promise.all([
+    readingsOf(pool, [...new Set(read.map(({ id }) => id))]),
+    movedBeforeJob(pool, [stage.adjuster.id], null),
+    openPointsOf(pool, [machine.id]),
+    openJobs(pool, [machine.id]),
+    asked.axis === "usage" || isChain ? usageReadings(pool, machine.id, meterReadings) : [],
+  ]);
+  for (const round of read) round.readings = readings.get(round.id) ?? [];
+  const moves = pastMoves(history, stage.adjuster.id, moved.get(stage.adjuster.id) ?? 0);
+  const instrumentId = full && withAllReadings(counting, full)?.readings[0]?.instrumentId;
+  const meter = meterOf(usage);
+  writeFor(readerOf(person.preferences, machine));
   return {
     stage,
     machine,
     standing: standings[0] ?? null,
-    trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, axis, meter),
-    axis,
-    wear: stage.geometry.element.kind === "chain" ? wearLeft(counting, wearLimit(stage), meter) : null,
-    rounds: rounds.filter((round) => !voided.has(round.id)),
+    trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, asked.axis, meter),
+    axis: asked.axis,
+    wear: isChain ? wearLeft(counting, wearLimit(stage), meter) : null,
+    rounds: {
+      choices: list.map((round) => roundChoice(round, person.timeZone)),
+      thin: withAllReadings(counting, thin),
+      full: withAllReadings(counting, full),
+      instrument: instrumentId ? await instrumentById(pool, person.workshopId, instrumentId) : null,
+    },
     roundsRead: counting.filter((entry) => entry.kind === "round" && entry.body.phase !== "set").length,
     limits,
-    before: before[0] ?? nothingBefore(stage.id),
-    instruments,
+    learnt: learnStage(stage, moves.slice(-learntFrom.moves)),
     points: points.filter((point) => point.stageId === stage.id),
     job: jobs.find((job) => job.stageIds.includes(stage.id)) ?? null,
     mayEdit: person.role === "lead" && stage.retiredAt === null,

@@ -35,8 +35,11 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ params, context, request }: Route.LoaderArgs) {
-  const axis = new URL(request.url).searchParams.get("axis") === "usage" ? "usage" : "time";
-  return asPerson(context, request, everyRole, (asked) => loadStage(asked, params.stageId, axis));
+  const search = new URL(request.url).searchParams;
+  const axis = search.get("axis") === "usage" ? "usage" : "time";
+  return asPerson(context, request, everyRole, (asked) =>
+    loadStage(asked, params.stageId, { axis, thin: search.get("thin"), full: search.get("full") }),
+  );
 }
 
 /** Plans the next visit, or takes the stage out. */
@@ -109,12 +112,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               unit={machine.usageUnit}
               now={now}
             />
-            <RoundsCompared
-              stage={stage}
-              rounds={loaderData.rounds}
-              instruments={loaderData.instruments}
-              timeZone={timeZone}
-            />
+            <RoundsCompared stage={stage} {...loaderData.rounds} />
           </div>
           <div className="grid gap-8 content-start min-w-0">
             <StandingWhy stage={stage} standing={standing} timeZone={timeZone} />
@@ -125,7 +123,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               timeZone={timeZone}
               mayEdit={loaderData.mayEdit}
             />
-            <LearntPane stage={stage} before={loaderData.before} mayEdit={loaderData.mayEdit} />
+            <LearntPane stage={stage} learnt={loaderData.learnt} mayEdit={loaderData.mayEdit} />
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">
                 <h2 id="geometry" className="text-xl font-bold">
