@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { type ShapeRole, type StageShapes, stageShapes } from "~/core/drawing";
 import type { StageElement } from "~/core/stages";
+import { drawnOnce } from "./drawn-once";
 
 /** How each kind of line is drawn; widths in pixels, whatever the scale. */
 export const shapeLook: Record<ShapeRole, { className: string; width: number; dash?: string }> = {
@@ -21,6 +22,8 @@ export const sizeOf = ({ box }: StageShapes): DrawnSize => ({
   heightMm: box.bottom - box.top,
 });
 
+const drawnStage = drawnOnce((element: StageElement) => element, stageShapes);
+
 /** A stage as it is, to scale: `scale` in pixels a millimetre, or the largest that fits into width and height. */
 export function StageDrawing({
   element,
@@ -33,7 +36,7 @@ export function StageDrawing({
   scale?: number;
   fit?: { widthPx: number; heightPx: number };
 }) {
-  const drawn = useMemo(() => stageShapes(element), [element]);
+  const drawn = useMemo(() => drawnStage(element), [element]);
   if (!drawn) return null;
   const { left, top } = drawn.box;
   const { widthMm, heightMm } = sizeOf(drawn);

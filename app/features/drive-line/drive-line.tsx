@@ -3,9 +3,11 @@ import { Link } from "react-router";
 import type { KeptDriveLine } from "~/core/stages";
 import type { Machine } from "~/data/queries/machines";
 import { buttonClass } from "~/ui/button";
+import { Fold } from "~/ui/fold";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { SavePicture } from "../export/save-picture";
 import { StageCell } from "../stage/stage-cell";
+import { glanceOf } from "../stage/stage-glance";
 import { elementWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
@@ -70,7 +72,7 @@ export function DriveLine({
                 />
               </Link>
             )}
-            <StageCell stage={stage} standing={standing} machine={machine} />
+            <StageCell {...glanceOf(stage, standing, machine)} />
           </li>
         ))}
       </ol>
@@ -80,16 +82,13 @@ export function DriveLine({
         </p>
       )}
       {graph && solved?.ok && (
-        <details>
-          <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
-            Speeds, torque, directions, lost motion
-          </summary>
+        <Fold summary="Speeds, torque, directions, lost motion">
           <div className="grid gap-6 pt-3">
             <ShaftTable line={solved.value} graph={graph} stages={all} />
             <OutputPane line={solved.value} stages={all} />
             <Periods line={solved.value} graph={graph} stages={all} />
           </div>
-        </details>
+        </Fold>
       )}
     </section>
   );

@@ -2,6 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
+import { Fold } from "~/ui/fold";
 
 export const recurringWords: Record<RecurringPart, string> = {
   "driver-turn": "its driving shaft",
@@ -40,10 +41,7 @@ export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptD
   if (rows.length === 0) return null;
   rows.sort((a, b) => a.hz - b.hz);
   return (
-    <details>
-      <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
-        How often everything comes round
-      </summary>
+    <Fold summary="How often everything comes round">
       <p className="text-mid mb-2">Slowest first. Time what you hear: the line it fits names its cause.</p>
       <table className="w-full text-left" aria-label="Periods">
         <thead>
@@ -65,7 +63,7 @@ export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptD
           ))}
         </tbody>
       </table>
-    </details>
+    </Fold>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Fold } from "~/ui/fold";
 import { day } from "../words/times";
 import { EntryRow } from "./entry-row";
 import type { LogbookLine } from "./logbook-line";
@@ -6,26 +7,25 @@ type Props = { lines: readonly LogbookLine[]; timeZone: string; mayCorrect: bool
 
 /** A page of the logbook, newest first, by days; clamps touched one after the other fold into one line. */
 export function LogbookList({ lines, timeZone, mayCorrect }: Props) {
-  const rows = foldClamps(lines);
+  const rows = foldClamps(lines).map((run) => ({ run, on: day((run[0] as LogbookLine).madeAt, timeZone) }));
   const row = (line: LogbookLine) => <EntryRow key={line.id} line={line} timeZone={timeZone} mayCorrect={mayCorrect} />;
   return (
     <ol>
-      {rows.map((run, i) => {
+      {rows.map(({ run, on }, i) => {
         const first = run[0] as LogbookLine;
-        const on = day(first.madeAt, timeZone);
-        const before = rows[i - 1]?.[0];
         return (
           <li key={first.id}>
-            {(!before || day(before.madeAt, timeZone) !== on) && <h3 className="font-bold pt-4 pb-1">{on}</h3>}
+            {rows[i - 1]?.on !== on && <h3 className="font-bold pt-4 pb-1">{on}</h3>}
             {run.length === 1 ? (
               row(first)
             ) : (
-              <details className="border-t border-dashed border-tape-mid/50">
-                <summary className="min-h-11 content-center cursor-pointer pl-[4.25rem]">
-                  <b className="font-semibold">{clampWords(run)}</b>
-                </summary>
+              <Fold
+                look="indented"
+                className="border-t border-dashed border-tape-mid/50"
+                summary={<b className="font-semibold">{clampWords(run)}</b>}
+              >
                 {run.map(row)}
-              </details>
+              </Fold>
             )}
           </li>
         );

@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
 import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
+import { Fold } from "~/ui/fold";
 import { nothingToAdjust } from "../job/how-to-read";
 import { sensitivityWords } from "../job/sensitivity-words";
 import { amountWords } from "../words/amount";
@@ -66,8 +67,7 @@ export function LearntPane({
       {learnt.evidence.length > 0 && (
         <Scatter evidence={learnt.evidence} perUnit={eccentric ? null : learnt.perUnit} name={spoken.name} />
       )}
-      <details>
-        <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>
+      <Fold summary="Why">
         <p>
           The law of the adjuster and {sensitivity === null ? "the geometry" : sensitivityWords(element, sensitivity)}{" "}
           say what a unit should do, taken as good to one part in{" "}
@@ -88,7 +88,7 @@ export function LearntPane({
             </li>
           ))}
         </ul>
-      </details>
+      </Fold>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
+import { Fold } from "~/ui/fold";
 import { refusalWords } from "../words/refusal";
 
 /** Another name, or the end of the stage: its logbook stays. */
@@ -11,8 +12,7 @@ export function RetireStage({ stageId }: { stageId: string }) {
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   return (
-    <details>
-      <summary className="min-h-11 content-center cursor-pointer underline">Rename it, or take it out</summary>
+    <Fold look="line" summary="Rename it, or take it out">
       <p className="mb-3">
         <Link to={`/stages/${stageId}/stage`} className="min-h-11 inline-flex items-center">
           Give it another name
@@ -31,6 +31,6 @@ export function RetireStage({ stageId }: { stageId: string }) {
           Take the stage out
         </Button>
       </fetcher.Form>
-    </details>
+    </Fold>
   );
 }

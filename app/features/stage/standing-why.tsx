@@ -1,6 +1,7 @@
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
+import { Fold } from "~/ui/fold";
 import { stateWord } from "~/ui/state-mark";
 import { capital } from "../words/count";
 import { readWords } from "../words/entry";
@@ -46,8 +47,7 @@ export function StandingWhy({
             per={per}
             label={`${readWords(result)}, limits ${figure(lo)} to ${figure(hi)}`}
           />
-          <details>
-            <summary className="min-h-11 content-center cursor-pointer font-semibold underline">Why</summary>
+          <Fold summary="Why">
             <p>
               {result.count} readings, {f(result.min)} to {f(result.max)} {unit}, tightest at{" "}
               {placeOf(stage.geometry.element, result.tightTooth ?? 1)}
@@ -60,7 +60,7 @@ export function StandingWhy({
               {standing?.judged?.holds === "too-wide" &&
                 " The round is wider than the limits lie apart: no setting can hold it."}
             </p>
-          </details>
+          </Fold>
         </>
       ) : (
         <p className="text-lg text-mid">{standing?.felt ? "Nothing was measured; this is by feel." : "Never read."}</p>

@@ -2,6 +2,7 @@ import { useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
+import { Fold } from "~/ui/fold";
 import { SavePicture } from "../export/save-picture";
 import type { StageUnit } from "../words/quantity";
 import { day } from "../words/times";
@@ -55,10 +56,7 @@ export function TrendPane({
             Dots: least and greatest of each round, rings: mean. Upright dotted lines: something was moved or replaced.
             Dashed: where it leads.
           </p>
-          <details className="mt-1">
-            <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
-              Why, and the figures
-            </summary>
+          <Fold className="mt-1" summary="Why, and the figures">
             <p className="mb-2">
               Least {slopeWords(trend.tightest, axis, unit, spoken)}; greatest{" "}
               {slopeWords(trend.loosest, axis, unit, spoken)}. The slope is the median of the slopes of all pairs of
@@ -89,7 +87,7 @@ export function TrendPane({
                 ))}
               </tbody>
             </table>
-          </details>
+          </Fold>
         </>
       ) : (
         <p className="text-lg text-mid">

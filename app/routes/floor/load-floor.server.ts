@@ -1,10 +1,12 @@
 import { glanceOf } from "~/app/features/stage/stage-glance";
+import { inUnitsOf } from "~/app/features/words/figure";
 import { type FloorPlace, floorGroups, floorPage, retiredMachines } from "~/data/queries/floor";
-import { openJobs } from "~/data/queries/jobs";
+import { type OpenJob, openJobs } from "~/data/queries/jobs";
 import { openPointsOf } from "~/data/queries/open-points";
 import { stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
+import { dueWords, machineReasons } from "./news";
 
 const pageSize = 30;
 const retiredShown = 60;
@@ -13,8 +15,9 @@ const soonDays = 60;
 
 export type FloorAsked = { words: string; site: string | null; hall: string | null; after: FloorPlace | null };
 
-/** A page of machines with their stages as they stand, worst first, and how the whole workshop stands by site and hall. */
+/** A page of machines with their stages as they stand, worst first, and how the whole workshop stands by site and hall: in words, for whoever reads. */
 export async function loadFloor({ pool, person, now }: Context, asked: FloorAsked) {
+  const { timeZone } = person;
   const soon = new Date(now.getTime() + soonDays * 86_400_000);
   const [page, groups, retired] = await Promise.all([
     floorPage(pool, person.workshopId, soon, asked, asked.after, pageSize + 1),
@@ -34,23 +37,35 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
   );
   const last = machines[machines.length - 1];
   return {
-    rows: machines.map((machine) => ({
-      machine,
-      stages: stages
+    rows: machines.map((machine) => {
+      const own = stages
         .filter((stage) => stage.machineId === machine.id)
-        .map((stage) => ({
-          stage: glanceOf(stage),
-          standing: standings.find((item) => item.stageId === stage.id) ?? null,
-        })),
-      jobs: jobs.filter((job) => job.machineId === machine.id),
-      points: points.filter((point) => point.machineId === machine.id),
-    })),
+        .map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null }));
+      const open = points.filter((point) => point.machineId === machine.id);
+      const { id, name, tag, site, hall, place } = machine;
+      return {
+        machine: { id, name, tag, where: [site, hall, place].filter(Boolean).join(", ") },
+        stages: own.map(({ stage, standing }) => glanceOf(stage, standing, machine)),
+        reasons: inUnitsOf(machine, () => machineReasons(own, open.length, { now: now.toISOString(), timeZone })),
+        due: dueWords(own, now.toISOString()),
+        jobs: jobs.filter((job) => job.machineId === machine.id).map(jobGlance),
+        points: open,
+      };
+    }),
     next: page.length > pageSize && last ? { rank: last.rank, name: last.name, id: last.id } : null,
     groups,
     retired: retired.map(({ id, name, tag, retiredAt }) => ({ id, name, tag, retiredAt })),
     mayAdd: person.role === "lead",
     mayWork: mayWork.includes(person.role),
-    timeZone: person.timeZone,
+    timeZone,
     now: now.toISOString(),
   };
 }
+
+const jobGlance = ({ id, stageIds, reason, openedAt, openedByName }: OpenJob) => ({
+  id,
+  stageIds,
+  reason,
+  openedAt,
+  openedByName,
+});

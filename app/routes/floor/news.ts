@@ -1,14 +1,17 @@
 import { notRound } from "~/app/features/job/how-to-read";
-import type { StageGlance } from "~/app/features/stage/stage-glance";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
 import { feltWords } from "~/app/features/words/feel";
 import { sideWords } from "~/app/features/words/quantity";
-import { day } from "~/app/features/words/times";
+import { dateWords, day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";
 import type { FloorGroup } from "~/data/queries/floor";
+import type { Stage } from "~/data/queries/stages";
 
-type StageNow = { stage: Pick<StageGlance, "name" | "limits" | "geometry">; standing: Standing | null };
+type StageNow = {
+  stage: Pick<Stage, "name"> & { geometry: Pick<Stage["geometry"], "element"> };
+  standing: Standing | null;
+};
 type Now = { now: string; timeZone: string };
 
 const machines = (n: number, verb: [one: string, many: string]): string =>
@@ -80,4 +83,16 @@ function driftWords({ standing }: StageNow, { now, timeZone }: Now): string {
   const which = endWords[standing.result?.quantity ?? "backlash"][drift.limit];
   if (Date.parse(drift.at) <= Date.parse(now)) return `by its trend ${which} by now`;
   return `drifts out, ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
+}
+
+type Planned = { stage: Pick<Stage, "name">; standing: { nextDate: string | null } | null };
+
+/** The earliest date that is due, where it has come or comes within a month. */
+export function dueWords(stages: readonly Planned[], now: string): string | null {
+  const due = stages
+    .flatMap(({ stage, standing }) => (standing?.nextDate ? [{ name: stage.name, date: standing.nextDate }] : []))
+    .sort((a, b) => a.date.localeCompare(b.date))[0];
+  const days = due ? (Date.parse(due.date) - Date.parse(now)) / 86_400_000 : Number.POSITIVE_INFINITY;
+  if (!due || days > 30) return null;
+  return `${days < -1 ? "Was due" : "Due"} ${dateWords(due.date)}, ${due.name.toLowerCase()}`;
 }

@@ -3,13 +3,14 @@ import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
 import { StageCell } from "~/app/features/stage/stage-cell";
-import { clockOrDay, dateWords, day } from "~/app/features/words/times";
+import { clockOrDay, day } from "~/app/features/words/times";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { FloorGroup, FloorPlace } from "~/data/queries/floor";
 import { buttonClass } from "~/ui/button";
+import { Fold } from "~/ui/fold";
 import type { Route } from "./+types/route";
 import { loadFloor } from "./load-floor.server";
-import { floorNews, machineReasons } from "./news";
+import { floorNews } from "./news";
 import { scannedLabel } from "./scanned-label";
 
 export const meta: Route.MetaFunction = () => [{ title: "Floor, Harmostat" }];
@@ -68,8 +69,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
           </p>
         )}
         <ul>
-          {rows.map(({ machine, stages, jobs, points }) => {
-            const [reason, ...more] = machineReasons(stages, points.length, { now, timeZone });
+          {rows.map(({ machine, stages, reasons: [reason, ...more], due, jobs, points }) => {
             return (
               <li
                 key={machine.id}
@@ -83,12 +83,12 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                   </h2>
                   <p className="text-mid">
                     <span className="figure">{machine.tag}</span>
-                    {placeWords(machine) && `, ${placeWords(machine)}`}
+                    {machine.where && `, ${machine.where}`}
                   </p>
                 </div>
                 <div className="flex flex-wrap gap-x-9 gap-y-3">
                   {stages.map((item) => (
-                    <StageCell key={item.stage.id} machine={machine} {...item} />
+                    <StageCell key={item.id} {...item} />
                   ))}
                   {stages.length === 0 && loaderData.mayAdd && (
                     <Link to={`/machines/${machine.id}/stages/new`} className={buttonClass("line")}>
@@ -104,8 +104,8 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                         Job open since {clockOrDay(job.openedAt, timeZone, now)}
                         {stages.length > 1 &&
                           `, ${stages
-                            .filter((item) => job.stageIds.includes(item.stage.id))
-                            .map((item) => item.stage.name.toLowerCase())
+                            .filter((item) => job.stageIds.includes(item.id))
+                            .map((item) => item.name.toLowerCase())
                             .join(", ")}`}
                       </Link>
                       <span className="block text-mid text-base">
@@ -114,23 +114,22 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                     </p>
                   ))}
                   {more.length > 0 && (
-                    <details className="text-base">
-                      <summary className="min-h-11 content-center cursor-pointer underline">{more[0]}</summary>
+                    <Fold look="line" className="text-base" summary={more[0]}>
                       <ul>
                         {points.map((point) => (
                           <OpenPointLine
                             key={point.id}
                             point={point}
-                            where={stages.find((item) => item.stage.id === point.stageId)?.stage.name ?? ""}
+                            where={stages.find((item) => item.id === point.stageId)?.name ?? ""}
                             now={now}
                             timeZone={timeZone}
                             mayClose={loaderData.mayWork}
                           />
                         ))}
                       </ul>
-                    </details>
+                    </Fold>
                   )}
-                  {nextDate(stages, now)}
+                  {due && <p className="text-base text-mid mt-1">{due}</p>}
                 </div>
               </li>
             );
@@ -151,10 +150,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
             </Link>
           )}
           {loaderData.retired.length > 0 && !filtered && !loaderData.paged && (
-            <details className="grow">
-              <summary className="min-h-11 content-center cursor-pointer underline">
-                Out of service: {loaderData.retired.length}
-              </summary>
+            <Fold look="line" className="grow" summary={`Out of service: ${loaderData.retired.length}`}>
               <ul>
                 {loaderData.retired.map((machine) => (
                   <li key={machine.id}>
@@ -165,7 +161,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                   </li>
                 ))}
               </ul>
-            </details>
+            </Fold>
           )}
         </footer>
       </main>
@@ -173,30 +169,11 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
   );
 }
 
-const placeWords = ({ site, hall, place }: { site: string; hall: string; place: string }): string =>
-  [site, hall, place].filter(Boolean).join(", ");
-
 const withParams = (params: Record<string, string | null>): string => {
   const search = new URLSearchParams();
   for (const [name, value] of Object.entries(params)) if (value) search.set(name, value);
   return search.toString();
 };
-
-type Row = Route.ComponentProps["loaderData"]["rows"][number];
-
-/** The earliest date that is due, where it has come or comes within a month. */
-function nextDate(stages: Row["stages"], now: string) {
-  const due = stages
-    .flatMap(({ stage, standing }) => (standing?.nextDate ? [{ name: stage.name, date: standing.nextDate }] : []))
-    .sort((a, b) => a.date.localeCompare(b.date))[0];
-  const days = due ? (Date.parse(due.date) - Date.parse(now)) / 86_400_000 : Number.POSITIVE_INFINITY;
-  if (!due || days > 30) return null;
-  return (
-    <p className="text-base text-mid mt-1">
-      {days < -1 ? "Was due" : "Due"} {dateWords(due.date)}, {due.name.toLowerCase()}
-    </p>
-  );
-}
 
 /** Halls with how they stand: the way in when there are hundreds of machines. */
 function Groups({

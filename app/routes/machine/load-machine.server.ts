@@ -12,7 +12,7 @@ import { countStages, someStagesOfMachine, stagesById, stagesOfMachines } from "
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 
-const pageSize = 40;
+const pageSize = 24;
 const usagesShown = 6;
 const filesShown = 8;
 /** Of a machine with very many, one page of its drive line. */

@@ -24,6 +24,7 @@ import { logUsage } from "~/operations/log-usage";
 import { openJob } from "~/operations/open-job";
 import { Button, buttonClass } from "~/ui/button";
 import { Field } from "~/ui/field";
+import { Fold } from "~/ui/fold";
 import { StateMark } from "~/ui/state-mark";
 import type { Route } from "./+types/route";
 import { loadMachine } from "./load-machine.server";
@@ -320,10 +321,7 @@ function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["tw
 function Service({ retired, actionData }: { retired: boolean; actionData: Route.ComponentProps["actionData"] }) {
   const refusal = actionData && "refusal" in actionData && !("reason" in actionData) ? actionData.refusal : null;
   return (
-    <details>
-      <summary className="min-h-11 content-center cursor-pointer underline">
-        {retired ? "Take it into service again" : "Take it out of service"}
-      </summary>
+    <Fold look="line" summary={retired ? "Take it into service again" : "Take it out of service"}>
       <Form method="post" className="flex flex-wrap gap-3 items-end">
         <input type="hidden" name="what" value={retired ? "back" : "retire"} />
         <input type="hidden" name="entryId" value={v7()} suppressHydrationWarning />
@@ -333,6 +331,6 @@ function Service({ retired, actionData }: { retired: boolean; actionData: Route.
         </Button>
       </Form>
       <p className="text-mid">Nothing of its logbook is lost. Its label says so when it is scanned.</p>
-    </details>
+    </Fold>
   );
 }
