@@ -11,7 +11,7 @@
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that the job page loads, compressed
- * - a tablet that was away sends 500 entries
+ * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
  * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
  *   while something dear is done (stall); changes of the database and of exported records that are found (tamper)
  *
@@ -25,6 +25,7 @@ import { drawLine } from "./bench/draw-line";
 import { measureJudgement } from "./bench/judgement";
 import { measureKills } from "./bench/kill";
 import { growWorks, size } from "./bench/large-works";
+import { measureLock } from "./bench/lock";
 import { measurePages, measureScripts, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
 import { recompute } from "./bench/recompute";
@@ -87,6 +88,7 @@ const running: Record<string, (app: Running) => Promise<void>> = {
   pages: ({ person, pid, demo }) => measurePages("demo", person, pid, pagesOf(demo)),
   scripts: ({ person, demo }) => measureScripts(person, `/jobs/${demo.jobId}`),
   replay: ({ person, pid, pool }) => measureReplay(person, pid, pool),
+  lock: ({ pool }) => measureLock(pool),
   crowd: ({ person, pool }) => measureCrowd(person, pool),
   stall: ({ base, person, pool }) => measureStall(base, person, pool),
   tamper: ({ person, pool, home }) => measureTamper(person, pool, join(home, "seal-key.pem")),

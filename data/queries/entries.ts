@@ -13,6 +13,11 @@ export type NamedEntry = Entry;
 const shown = sql`e.id, e.machine_id, e.seq, e.job_id, e.stage_id, e.kind, e.body, e.names_entry, e.made_by, e.made_at, e.recorded_at,
   e.usage, e.geometry_id, e.adjuster_id, e.limits_id, e.made_by_name, e.format`;
 
+/** The readings of a round, in one value: a page of rounds costs one question and little to take in. */
+const readingsInOne = sql`case when e.kind in ('round', 'side') then
+    (select json_agg(r order by r.ordinal) from reading r where r.entry_id = e.id) end`;
+const readings = sql`${readingsInOne} as readings`;
+
 const toEntry = (row: Row): Entry =>
   ({
     ...asWritten(row),
@@ -40,7 +45,7 @@ const asWritten = (row: Row): Entry =>
     geometryId: row.geometry_id,
     adjusterId: row.adjuster_id,
     limitsId: row.limits_id,
-    readings: [],
+    readings: (row.readings ?? []).map(toReading),
   }) as Entry;
 
 const toReading = (row: Row): ReadingRecord => ({
@@ -65,17 +70,7 @@ const toReading = (row: Row): ReadingRecord => ({
   live: row.live,
 });
 
-async function withReadings<T extends { entry: Entry }>(db: Database, items: T[]): Promise<T[]> {
-  const rounds = items.filter((item) => item.entry.kind === "round" || item.entry.kind === "side");
-  const readings = await readingsOf(
-    db,
-    rounds.map((item) => item.entry.id),
-  );
-  for (const item of rounds) item.entry.readings = readings.get(item.entry.id) ?? [];
-  return items;
-}
-
-/** The readings of rounds, by entry: one row for each, so that a page of rounds costs little to take in. */
+/** The readings of rounds, by entry. */
 export const readingsOf = async (
   db: Database,
   entryIds: readonly string[],
@@ -91,17 +86,12 @@ export const readingsOf = async (
         ),
       );
 
-async function namedEntries(db: Database, statement: Statement): Promise<NamedEntry[]> {
-  const items = await many(db, statement, (row) => ({
-    entry: toEntry(row),
-  }));
-  return (await withReadings(db, items)).map((item) => item.entry);
-}
+const namedEntries = (db: Database, statement: Statement): Promise<NamedEntry[]> => many(db, statement, toEntry);
 
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
     db,
-    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
+    sql`select ${shown}, ${readings}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
   );
 
 /** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
@@ -109,7 +99,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
   const like = containing(words);
   return namedEntries(
     db,
-    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, ${readings}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq < ${beforeSeq}
           and (${words} = '' or e.kind ilike ${like} or e.body::text ilike ${like} or p.name ilike ${like}
             or e.stage_id in (select id from stage where machine_id = ${machineId} and name ilike ${like}))
@@ -121,7 +111,7 @@ export const logbookPage = (db: Database, machineId: string, beforeSeq: number, 
 export const logbookFrom = (db: Database, machineId: string, afterSeq: number, size: number) =>
   namedEntries(
     db,
-    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+    sql`select ${shown}, ${readings}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.seq > ${afterSeq} order by e.seq limit ${size}`,
   );
 
@@ -198,13 +188,13 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
  * of them; readings come with the newest rounds only, which is as far back as anything is carried over.
  *
  * @param size of rounds and of moves for each stage
- * @param readings for so many of the newest rounds of each
+ * @param withReadings for so many of the newest rounds of each
  */
 export async function recentWorkOf(
   db: Database,
   stageIds: readonly string[],
   size: number,
-  readings: number,
+  withReadings: number,
 ): Promise<Map<string, Entry[]>> {
   const newest = (kind: "round" | "move") =>
     sql`select ${shown}, row_number() over (order by e.seq desc) as age from entry e
@@ -214,15 +204,11 @@ export async function recentWorkOf(
     sql`
       with work as (
         select w.* from unnest(${stageIds}::uuid[]) as s (id), lateral ((${newest("round")}) union all (${newest("move")})) w)
-      select * from work
+      select e.*, case when e.age <= ${withReadings} then ${readingsInOne} end as readings from work e
       union all
-      select ${shown}, 0 from entry e join work w on e.names_entry = w.id where e.kind = 'correction'
+      select ${shown}, 0, null from entry e join work w on e.names_entry = w.id where e.kind = 'correction'
       order by stage_id, seq`,
-    (row) => ({ entry: toEntry(row), age: row.age as number, stageId: row.stage_id as string }),
-  );
-  await withReadings(
-    db,
-    items.filter(({ age }) => age <= readings),
+    (row) => ({ entry: toEntry(row), stageId: row.stage_id as string }),
   );
   const work = new Map<string, Entry[]>(stageIds.map((id) => [id, []]));
   for (const { entry, stageId } of items) work.get(stageId)?.push(entry);
@@ -263,19 +249,17 @@ export const namesBeside = async (
     ),
   );
 
-const toStored = (row: Row): StoredEntry & { format: number } => ({
-  entry: asWritten(row),
+const toStored = (row: Row): StoredEntry => ({
+  entry: asStored(row),
   previousHash: row.previous_hash,
   hash: row.hash,
-  format: row.format,
 });
 
-/** Stored entries with their readings as they were written. */
-async function withStoredReadings(db: Database, items: (StoredEntry & { format: number })[]): Promise<StoredEntry[]> {
-  for (const { entry, format } of await withReadings(db, items)) {
-    if (format === 1) entry.readings = entry.readings.map(readingAsWritten) as unknown as ReadingRecord[];
-  }
-  return items.map(({ entry, previousHash, hash }) => ({ entry, previousHash, hash }));
+/** With its readings as they were written. */
+function asStored(row: Row): Entry {
+  const entry = asWritten(row);
+  if (row.format === 1) entry.readings = entry.readings.map(readingAsWritten) as unknown as ReadingRecord[];
+  return entry;
 }
 
 /** An entry with the digest of what it was made from, for telling the same thing sent again; null of earlier releases. */
@@ -289,19 +273,16 @@ export const entryById = (db: Database, id: string) =>
   maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
 
 /** Entries of a machine from a number on, for verifying the chain. */
-export const chainPage = async (db: Database, machineId: string, afterSeq: number, size: number) =>
-  withStoredReadings(
+export const chainPage = (db: Database, machineId: string, afterSeq: number, size: number) =>
+  many(
     db,
-    await many(
-      db,
-      sql`select * from entry where machine_id = ${machineId} and seq > ${afterSeq} order by seq limit ${size}`,
-      toStored,
-    ),
+    sql`select e.*, ${readings} from entry e where machine_id = ${machineId} and seq > ${afterSeq} order by seq limit ${size}`,
+    toStored,
   );
 
 /** The entries of a job with their hashes, in order. */
-export const storedOfJob = async (db: Database, jobId: string) =>
-  withStoredReadings(db, await many(db, sql`select * from entry where job_id = ${jobId} order by seq`, toStored));
+export const storedOfJob = (db: Database, jobId: string) =>
+  many(db, sql`select e.*, ${readings} from entry e where job_id = ${jobId} order by seq`, toStored);
 
 export async function insertEntry(
   db: Database,

@@ -3,7 +3,7 @@ import { cpuTicks, type Visitor } from "./visitor";
 
 export type Pages = { floor: string; machine: string; stage: string; job: string; jobs: string; stores: string };
 
-const rounds = 10;
+const rounds = 30;
 const batch = 10;
 
 /** CPU time of the server for each page as a ratio to a bare page of the same server with one trivial query. */
