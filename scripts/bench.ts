@@ -19,7 +19,7 @@
  *   npm run bench -- NAME …     the parts of these names
  */
 import { join } from "node:path";
-import { openPool, type Pool } from "../data/postgres";
+import { openOwnerPool, type Pool } from "../data/postgres";
 import { measureCrowd } from "./bench/crowd";
 import { drawLine } from "./bench/draw-line";
 import { measureJudgement } from "./bench/judgement";
@@ -113,7 +113,7 @@ for (const [name, measure] of Object.entries(alone)) if (wanted(name)) await mea
 if (Object.keys(running).some(wanted))
   await withThrowawayApp(async ({ base, pid, databaseUrl, clusterFolder }) => {
     const home = join(clusterFolder, "home");
-    const pool = openPool(databaseUrl);
+    const pool = openOwnerPool(databaseUrl);
     try {
       const person = await visitor(base);
       const demo = await place(pool, "j.signed_entry is null");

@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { beforeAll, expect, inject, test } from "vitest";
 import { readAdjuster } from "~/app/features/stage-form/adjuster-texts";
 import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-texts";
@@ -12,9 +15,11 @@ import { allMachines } from "~/data/queries/machines";
 import { adjusterMeans, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { scenario } from "~/demo/scenario";
+import { lead } from "~/demo/works";
 import { verifyChain } from "~/operations/verify-chain";
 import { openCluster } from "~/scripts/lib/cluster";
 import { ensureDatabase } from "~/scripts/lib/database";
+import { fillEmptyDatabase } from "~/scripts/lib/fill";
 import { loadDemo } from "~/scripts/lib/load-demo";
 
 let pool: Pool;
@@ -85,6 +90,28 @@ test("a stage opened for revising and saved untouched stays what it was, to the 
     expect({ of: stage.name, ...readLimits(texts).value }).toMatchObject({ of: stage.name, lo, aim, hi, quantity });
     expect(readSideLimits(texts).value).toHaveLength(stage.sideLimits.length);
   }
+});
+
+test("a demo that is cut off half way leaves nothing behind, and the next start loads all of it", async () => {
+  const home = mkdtempSync(join(tmpdir(), "harmostat-home-"));
+  const cluster = await openCluster(inject("clusterFolder"), { throwaway: true });
+  await ensureDatabase(cluster, "cut_off", "migrated");
+  const url = cluster.url("cut_off");
+  const db = openPool(url);
+  const counted = async (table: "person" | "machine") => (await db.query(`select 1 from ${table}`)).rowCount;
+  const cut = fillEmptyDatabase(url, false, home).then(
+    () => "loaded",
+    () => "cut off",
+  );
+  const endIt = `select pg_terminate_backend(pid) from pg_stat_activity
+    where datname = 'cut_off' and application_name = 'harmostat owner' and query like '%insert into entry%'`;
+  await expect.poll(async () => (await db.query(endIt)).rowCount, { timeout: 60_000 }).toBe(1);
+  expect(await cut).toBe("cut off");
+  expect([await counted("person"), await counted("machine")]).toEqual([0, 0]);
+  expect(await fillEmptyDatabase(url, false, home)).toEqual({ name: lead.signIn, password: lead.password });
+  expect(await counted("machine")).toBe(7);
+  await db.end();
+  rmSync(home, { recursive: true });
 });
 
 test("the same day gives the same scenario", () => {
