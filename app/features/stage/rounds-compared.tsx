@@ -74,7 +74,8 @@ export function RoundsCompared({
         <RoundPane
           stage={stage}
           instrument={instrument}
-          view={view ?? null}
+          // Where a move would have brought it was a matter of that day.
+          view={view && { ...view, predicted: null }}
           ghost={ghost?.fitted ?? null}
           currentTooth={null}
           counterClockwise={full.readings[0]?.sense === "counter-clockwise"}
