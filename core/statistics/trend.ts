@@ -1,4 +1,4 @@
-import { median } from "./median";
+import { median, medianOfSorted } from "./median";
 import { slopeCoverage } from "./slope-coverage";
 
 export type TrendPoint = { t: number; y: number };
@@ -27,9 +27,9 @@ export type Trend = {
 export function robustTrend(points: readonly TrendPoint[], resets: readonly number[], limit?: number): Trend | null {
   const sorted = [...points].sort((a, b) => a.t - b.t);
   const segments = segmentsOf(sorted, resets);
-  const slopes = segments.flatMap(pairSlopes).sort((a, b) => a - b);
+  const slopes = sortedSlopes(segments);
   if (slopes.length === 0) return null;
-  const slope = median(slopes);
+  const slope = medianOfSorted(slopes);
   const lastT = sorted[sorted.length - 1]?.t ?? 0;
   const lastSegment = segments[segments.length - 1] ?? [];
   const level = median(lastSegment.map((point) => point.y - slope * (point.t - lastT)));
@@ -48,15 +48,24 @@ function segmentsOf(sorted: readonly TrendPoint[], resets: readonly number[]): T
   return [...segments.values()];
 }
 
-const pairSlopes = (segment: readonly TrendPoint[]): number[] =>
-  segment.flatMap((a, i) => segment.slice(i + 1).flatMap((b) => (b.t === a.t ? [] : [(b.y - a.y) / (b.t - a.t)])));
+/** Of all pairs within each segment, lowest first; plain numbers, for there are thousands. */
+function sortedSlopes(segments: readonly TrendPoint[][]): Float64Array {
+  const slopes: number[] = [];
+  for (const segment of segments)
+    for (const [i, a] of segment.entries())
+      for (let j = i + 1; j < segment.length; j++) {
+        const b = segment[j] as TrendPoint;
+        if (b.t !== a.t) slopes.push((b.y - a.y) / (b.t - a.t));
+      }
+  return Float64Array.from(slopes).sort();
+}
 
 /**
  * An interval of 95 % where there are points enough: as many slopes from the bottom as from the top, (N − 1.96·√Var)/2 of them to the nearest, at least the
  * first; Var = Σ n(n − 1)(2n + 5)/18.
  */
 function intervalOf(
-  slopes: readonly number[],
+  slopes: Float64Array,
   segments: readonly TrendPoint[][],
 ): Pick<Trend, "slopeInterval" | "coverage"> {
   const variance = segments.reduce((sum, { length: n }) => sum + (n * (n - 1) * (2 * n + 5)) / 18, 0);
