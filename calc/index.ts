@@ -70,10 +70,7 @@ export const tools: readonly Tool[] = [
 ] as unknown as readonly Tool[];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";
-export { pairGeometry, pairSchema } from "./fields";
 export type { Tool } from "./tool";
 export { adjusterSchema } from "./tools/advise";
-export { bevelShape } from "./tools/bevel-pair";
-export { planetaryReasonText, planetarySchema } from "./tools/planetary";
-export { wormShape } from "./tools/worm-pair";
+export { planetaryReasonText } from "./tools/planetary";
 export { refusalMessage } from "./words";

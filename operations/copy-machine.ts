@@ -1,8 +1,7 @@
 import { v5 } from "uuid";
 import { z } from "zod";
-import { mirroredAngle } from "../core/drawing";
 import { accept, type Result, refuse } from "../core/quantity";
-import { checkElement, type KeptDriveLine, withoutGone } from "../core/stages";
+import { checkElement, type KeptDriveLine, mirroredAngle, withoutGone } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { insertMachine, lockHead, machineById } from "../data/queries/machines";

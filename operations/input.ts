@@ -1,14 +1,8 @@
 import { z } from "zod";
 import { accept, asRefusalCode, type Result, refuse } from "../core/quantity";
 
-/** Text that PostgreSQL and the canonical JSON can hold: no NUL, no half of a surrogate pair. */
-export const text = (most: number) =>
-  z
-    .string()
-    .max(most)
-    .refine((value) => value.isWellFormed() && !value.includes("\u0000"), { params: { code: "not-text" } });
+export { text, words } from "../core/schemas";
 
-export const words = (most: number) => text(most).trim().min(1);
 export const id = z.uuid().toLowerCase();
 /** A moment of our time: years before this trade kept logbooks, and after everybody who reads this, are slips of a clock. */
 export const instant = z.iso

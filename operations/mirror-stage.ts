@@ -1,4 +1,4 @@
-import { isBelt, type StageElement } from "../core/stages";
+import { mirroredElement } from "../core/stages";
 import type { Geometry, StageAdjuster } from "../data/queries/stages";
 
 const handed: [string, string][] = [
@@ -25,31 +25,6 @@ export const mirroredAdjuster = <T extends Omit<StageAdjuster, "id" | "revision"
   negativeWord: mirroredWord(adjuster.negativeWord),
   seenFrom: mirroredWord(adjuster.seenFrom),
 });
-
-const otherHand = (angle: number): number => (angle === 0 ? 0 : -angle);
-
-/** Helix, spiral and worm change hands; idlers swap strands. */
-function mirroredElement(element: StageElement): StageElement {
-  if (isBelt(element) || element.kind === "chain")
-    return {
-      ...element,
-      idlers: element.idlers.map((idler) => ({
-        ...idler,
-        y: otherHand(idler.y),
-        strand: idler.strand === "lower" ? ("upper" as const) : ("lower" as const),
-      })),
-    };
-  switch (element.kind) {
-    case "gear-pair":
-      return { ...element, pair: { ...element.pair, helixAngleDeg: otherHand(element.pair.helixAngleDeg) } };
-    case "worm":
-      return { ...element, hand: element.hand === "right" ? "left" : "right" };
-    case "bevel":
-      return { ...element, bevel: { ...element.bevel, spiralAngleDeg: otherHand(element.bevel.spiralAngleDeg) } };
-    default:
-      return element;
-  }
-}
 
 /** The geometry of a mirror image: clamps swap sides, a helix its hand, a working arc runs the other way from the witness mark. */
 export const mirroredGeometry = <T extends Omit<Geometry, "id" | "revision">>(geometry: T): T => ({

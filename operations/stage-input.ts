@@ -10,9 +10,9 @@ import {
   sidesOf,
   type Unwise,
 } from "../core/stages";
+import { elementSchema } from "../core/stages/schema";
 import { adjusterMeans, type Geometry, type StageAdjuster, type StageLimits } from "../data/queries/stages";
 import { id, text, words } from "./input";
-import { elementInput, toElement } from "./stage-element";
 
 export const clampPattern = z.object({
   points: z
@@ -27,7 +27,7 @@ export const clampPattern = z.object({
 });
 
 export const geometryInput = z.object({
-  element: elementInput,
+  element: elementSchema,
   clamps: clampPattern,
   /** Cumulative angles of a stage that turns only so far. */
   arcDeg: z
@@ -97,11 +97,11 @@ export const stageInput = z.object({
 });
 export type StageInput = z.output<typeof stageInput>;
 
-export const geometryRow = (
-  rowId: string,
-  revision: number,
-  { element, ...rest }: z.output<typeof geometryInput>,
-): Geometry => ({ id: rowId, revision, element: toElement(element), ...rest });
+export const geometryRow = (rowId: string, revision: number, geometry: z.output<typeof geometryInput>): Geometry => ({
+  id: rowId,
+  revision,
+  ...geometry,
+});
 
 export const adjusterRow = (rowId: string, revision: number, input: z.output<typeof adjusterInput>): StageAdjuster => ({
   id: rowId,
@@ -118,7 +118,7 @@ export const limitsRow = (
 
 /** What is unwise in a geometry, to be recorded; or the refusal of one that cannot be, with the nearest that works. */
 export function checkGeometry({ element }: z.output<typeof geometryInput>, path: string[]): Result<Unwise[]> {
-  const checked = checkElement(toElement(element));
+  const checked = checkElement(element);
   return checked.ok ? checked : refuse(checked.refusal.code, [...path, ...checked.refusal.path], checked.refusal.facts);
 }
 
@@ -126,7 +126,7 @@ export function checkGeometry({ element }: z.output<typeof geometryInput>, path:
 export function checkStage(stage: StageInput, path: string[] = []): Result<Unwise[]> {
   const warnings = checkGeometry(stage.geometry, [...path, "geometry", "element"]);
   if (!warnings.ok) return warnings;
-  const fit = limitsFit(toElement(stage.geometry.element), stage.limits, stage.sideLimits);
+  const fit = limitsFit(stage.geometry.element, stage.limits, stage.sideLimits);
   return fit.ok ? warnings : refuse(fit.refusal.code, [...path, ...fit.refusal.path], fit.refusal.facts);
 }
 

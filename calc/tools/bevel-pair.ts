@@ -1,16 +1,9 @@
 import { z } from "zod";
 import { bevelPair } from "../../core/bevels";
+import { bevelShape } from "../../core/bevels/schema";
 import { accept } from "../../core/quantity";
-import { both, helixAngle, positive, pressureAngle, toothCount } from "../fields";
+import { both } from "../fields";
 import { tool } from "../tool";
-
-export const bevelShape = {
-  teeth: both(toothCount),
-  moduleMm: positive,
-  shaftAngleDeg: z.number().gt(0).lt(180).default(90),
-  pressureAngleDeg: pressureAngle,
-  spiralAngleDeg: helixAngle,
-};
 
 const two = both(z.number());
 

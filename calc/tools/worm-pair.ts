@@ -1,17 +1,9 @@
 import { z } from "zod";
 import { accept } from "../../core/quantity";
 import { wormPair } from "../../core/worms";
-import { notNegative, positive, pressureAngle, toothCount } from "../fields";
+import { wormShape } from "../../core/worms/schema";
+import { notNegative } from "../fields";
 import { tool } from "../tool";
-
-export const wormShape = {
-  wormStarts: z.number().int().gte(1).lte(100),
-  wheelTeeth: toothCount,
-  axialModuleMm: positive,
-  wormPitchDiameterMm: positive,
-  pressureAngleDeg: pressureAngle,
-  centreDistanceMm: positive.optional(),
-};
 
 export const wormPairTool = tool({
   name: "worm-pair",

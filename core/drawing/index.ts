@@ -1,11 +1,14 @@
-export { pathLine } from "./belt-shapes";
+export { markedWheel, type PartOutline, polar } from "./part-outline";
 export {
-  type DriveLineShapes,
-  driveLineShapes,
-  mirroredAngle,
-  type PlacedStage,
-  usualAngle,
-} from "./drive-line-shapes";
-export { type PartOutline, partOutline } from "./part-outline";
-export type { Point, Shape, ShapeRole, StageShapes } from "./shape";
-export { stageShapes } from "./stage-shapes";
+  boxRound,
+  circle,
+  closed,
+  cross,
+  open,
+  type Point,
+  placed,
+  type Shape,
+  type ShapeRole,
+  type StageShapes,
+  short,
+} from "./shape";

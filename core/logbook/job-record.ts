@@ -1,4 +1,4 @@
-import { gearsOf, type StageElement } from "../stages";
+import { gearNames, type StageElement } from "../stages";
 import {
   type ClampState,
   type Entry,
@@ -109,7 +109,7 @@ export const feltOfStage = (felt: EntryOf<"feel">, geometry: StageOfJob["geometr
 export const ranWell = ({ body }: EntryOf<"proof">): boolean => body.outcome === "ran" || body.outcome === null;
 
 function unprovenRuns(proofs: readonly EntryOf<"proof">[], element: StageElement): UnprovenRun[] {
-  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [null];
+  const gears = gearNames(element) ?? [null];
   const good = proofs.filter((run) => run.body.way === "powered" && ranWell(run));
   return gears.flatMap((gear) =>
     (["forwards", "backwards"] as const)

@@ -1,7 +1,7 @@
 import type { DriveGraph, DriveOutput, DriveSource } from "../trains";
 import type { StageElement } from "./element";
-import { gearNamed, withGearIn } from "./gear-in";
-import { efficiencyOf, lostMotionArcmin, ratiosOf } from "./ratio";
+import { gearNamed, withGearIn } from "./kinds/gear-pair/gears";
+import { efficiencyOf, hasLostMotion, lostMotionArcmin, ratiosOf } from "./of-kind";
 
 /** A drive line as it is entered and kept: how its stages hang together, which gear is in, and where each is drawn. */
 export type KeptDriveLine = {
@@ -47,7 +47,6 @@ export function driveGraph(kept: KeptDriveLine, stages: readonly StageInLine[]):
     const inGear = gearNamed(stage.element, gear);
     const element = inGear === undefined ? stage.element : (withGearIn(stage.element, inGear) ?? stage.element);
     const loosest = stage.loosest(inGear);
-    const silent = element.kind === "chain" || element.kind === "toothed-belt" || element.kind === "v-belt";
     return [
       {
         id: stageId,
@@ -55,7 +54,11 @@ export function driveGraph(kept: KeptDriveLine, stages: readonly StageInLine[]):
         onto,
         ratio,
         efficiency: efficiencyOf(element),
-        lostMotionArcmin: silent ? 0 : loosest === null ? null : lostMotionArcmin(element, loosest, endFloatMm),
+        lostMotionArcmin: !hasLostMotion(element)
+          ? 0
+          : loosest === null
+            ? null
+            : lostMotionArcmin(element, loosest, endFloatMm),
       },
     ];
   });

@@ -1,5 +1,3 @@
-import { type BeltElement, isBelt, type StageElement } from "./element";
-
 export type PlaceWord = "tooth" | "place" | "link";
 
 /** Where a stage is read: places round the turn of one of its parts, from 1 at the witness mark; belts of a set one after the other. */
@@ -17,42 +15,14 @@ export type Frame = {
 };
 
 /** Marks on a smooth pulley or a carrier. */
-const marks = 8;
+export const marks = 8;
 
-export function frameOf(element: StageElement): Frame {
-  const one = { belts: 1, teeth: null };
-  if (isBelt(element)) return beltFrame(element);
-  switch (element.kind) {
-    case "gear-pair":
-      return { ...one, word: "tooth", places: element.pair.teeth[1], teeth: element.pair.teeth, wave: true, usual: 12 };
-    case "bevel":
-      return {
-        ...one,
-        word: "tooth",
-        places: element.bevel.teeth[1],
-        teeth: element.bevel.teeth,
-        wave: true,
-        usual: 12,
-      };
-    case "worm":
-      // The worm stands alike at every tooth of the wheel as often as it has starts: its own wobble cannot be told from here.
-      return { ...one, word: "tooth", places: element.worm.wheelTeeth, wave: true, usual: 8 };
-    case "planetary":
-      return { ...one, word: "place", places: marks, wave: true, usual: marks };
-    case "chain":
-      return { ...one, word: "link", places: element.links, wave: false, usual: 4 };
-    case "gap":
-      return { ...one, word: "place", places: element.places, wave: false, usual: element.places };
-  }
-}
-
-function beltFrame(element: BeltElement): Frame {
-  if (element.kind === "toothed-belt")
-    return { word: "tooth", places: element.teeth[1], belts: 1, teeth: null, wave: true, usual: 4 };
-  return element.belts === 1
-    ? { word: "place", places: marks, belts: 1, teeth: null, wave: true, usual: 4 }
-    : { word: "place", places: 2, belts: element.belts, teeth: null, wave: false, usual: 2 };
-}
+/** One part that comes round, without a second one's teeth. */
+export const oneTurn = (frame: Pick<Frame, "word" | "places" | "wave" | "usual">): Frame => ({
+  belts: 1,
+  teeth: null,
+  ...frame,
+});
 
 export const placeCount = ({ places, belts }: Frame): number => places * belts;
 

@@ -1,63 +1,82 @@
-export { checkElement, spanOf, type Unwise } from "./check";
 export { driveGraph, type KeptDriveLine, type StageInLine, withoutGone } from "./drive-graph";
 export {
-  type BeltElement,
-  type BevelElement,
-  type ChainElement,
-  type GapElement,
-  type GearElement,
-  type Idler,
-  isBelt,
-  isSteep,
-  type Moved,
-  type PlanetaryElement,
-  type StageElement,
-  type StageKind,
-  type SwitchGear,
-  stageKinds,
-  type ToothedBeltElement,
-  type VBeltElement,
-  type WormElement,
+  type DriveLineShapes,
+  driveLineShapes,
+  mirroredAngle,
+  type PlacedStage,
+  usualAngle,
+} from "./drive-line-shapes";
+export type {
+  BeltElement,
+  BevelElement,
+  ChainElement,
+  Elements,
+  GapElement,
+  GearElement,
+  Idler,
+  Moved,
+  PlanetaryElement,
+  StageElement,
+  StageKind,
+  SwitchGear,
+  ToothedBeltElement,
+  VBeltElement,
+  WormElement,
 } from "./element";
-export {
-  type Frame,
-  frameOf,
-  leastPlaces,
-  onBelt,
-  type PlaceWord,
-  placeAngle,
-  placeCount,
-} from "./frame";
+export { type Frame, leastPlaces, onBelt, type PlaceWord, placeAngle, placeCount } from "./frame";
 export { fromJudged } from "./from-judged";
-export { gearNamed, teethOf, withGearIn } from "./gear-in";
+export { stageKinds } from "./kinds";
+export { isSteep } from "./kinds/chain";
+export { gearNamed, gearNames, gearsOf, withGearIn } from "./kinds/gear-pair/gears";
+export { normalPerCircumferential } from "./kinds/gear-pair/mesh";
+export type { RockedWheel } from "./kinds/kind";
+export { planetCircleMm } from "./kinds/planetary";
+export { wormFriction } from "./kinds/worm";
+export { type MeasuringWay, relativeSpread, type ToJudged, usualPitches } from "./measured";
 export {
-  type MeasuringWay,
-  normalPerCircumferential,
-  planetCircleMm,
-  relativeSpread,
+  checkElement,
+  efficiencyOf,
+  frameOf,
+  hasLostMotion,
+  judgedBy,
+  limitWays,
+  lostMotionArcmin,
+  mirroredElement,
+  partOutline,
+  ratiosOf,
+  recommendKind,
+  recommendSide,
+  recurrencesOf,
   rockedWheel,
-  type ToJudged,
+  sensitivityOf,
+  sidesOf,
+  spanOf,
+  stageShapes,
+  tangentialForceN,
+  teethOf,
+  thrustsOf,
   toJudged,
-  usualPitches,
-} from "./measured";
-export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./path";
+  waysToMeasure,
+} from "./of-kind";
 export {
   isTighter,
   type JudgedQuantity,
-  judgedBy,
   judgedUnit,
-  limitWays,
   type MeasuredQuantity,
   measuredQuantities,
   measuredUnit,
   type QuantityUnit,
   type SideQuantity,
   sideQuantities,
-  sidesOf,
   sideUnit,
-  waysToMeasure,
 } from "./quantities";
-export { efficiencyOf, gearsOf, lostMotionArcmin, ratiosOf, type StageRatio, wormFriction } from "./ratio";
-export { type Recurrence, type RecurringPart, recurrencesOf } from "./recurrence";
-export { beltStiffness, handSquare, sensitivityOf, strandRead } from "./sensitivity";
-export { type Thrust, tangentialForceN, thrustsOf } from "./thrust";
+export type { StageRatio } from "./ratio";
+export type { Recurrence, RecurringPart } from "./recurrence";
+export type { AskedFor, Recommended, RuleCode } from "./rule";
+export { beltStiffness } from "./runs/belt";
+export { isBelt } from "./runs/is-belt";
+export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./runs/path";
+export { pathLine } from "./runs/shapes";
+export { handSquare, strandRead } from "./sensitivity";
+export type { Thrust } from "./thrust";
+export type { Unwise } from "./unwise";

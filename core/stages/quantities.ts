@@ -1,5 +1,4 @@
 import type { Dimension } from "../quantity";
-import { isBelt, isSteep, type StageElement } from "./element";
 
 /** What a stage is judged by, all in the units of `judgedUnit`. */
 export type JudgedQuantity = "backlash" | "lost-motion" | "tension" | "sag" | "elongation" | "gap";
@@ -72,64 +71,6 @@ export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = 
   offset: { unit: "mm", digits: 1 },
   angle: { unit: "°", digits: 2 },
 };
-
-/** What a stage of this kind is judged by. A steep chain has no rule for its sag and is judged by its wear. */
-export function judgedBy(element: StageElement): JudgedQuantity {
-  if (isBelt(element)) return "tension";
-  switch (element.kind) {
-    case "planetary":
-      return "lost-motion";
-    case "chain":
-      return isSteep(element) ? "elongation" : "sag";
-    case "gap":
-      return "gap";
-    default:
-      return "backlash";
-  }
-}
-
-/** Ways to measure what a stage is judged by, the usual one first. */
-export function waysToMeasure(element: StageElement): readonly MeasuredQuantity[] {
-  switch (judgedBy(element)) {
-    case "backlash":
-      return element.kind === "gear-pair"
-        ? ["circumferential-backlash", "normal-backlash", "tip-clearance", "angular-backlash"]
-        : ["circumferential-backlash", "normal-backlash", "angular-backlash"];
-    case "lost-motion":
-      return ["circumferential-backlash", "angular-backlash"];
-    case "tension":
-      return ["span-frequency", "span-force", "span-deflection", "tension"];
-    case "sag":
-      return ["sag", "hand-movement"];
-    case "elongation":
-      return ["elongation"];
-    case "gap":
-      return ["gap"];
-  }
-}
-
-/** In what limits of the judged quantity may be given. */
-export function limitWays(element: StageElement): readonly MeasuredQuantity[] {
-  const ways = waysToMeasure(element);
-  if (judgedBy(element) === "lost-motion") return ["angular-backlash"];
-  if (judgedBy(element) === "tension") return ["tension", "span-frequency", "span-force", "span-deflection"];
-  return ways.filter((way) => way !== "tip-clearance" && way !== "hand-movement");
-}
-
-/** What is read beside it on a stage of this kind. */
-export function sidesOf(element: StageElement): readonly SideQuantity[] {
-  if (isBelt(element)) return ["offset", "angle", "runout"];
-  switch (element.kind) {
-    case "chain":
-      return isSteep(element) ? ["offset", "angle"] : ["elongation", "offset", "angle"];
-    case "gap":
-      return ["runout"];
-    case "planetary":
-      return ["end-float", "runout"];
-    default:
-      return ["end-float", "runout", "offset", "angle"];
-  }
-}
 
 /** Of two values the one that is tighter: the greater tension, the lesser backlash, sag or gap. */
 export const isTighter = (quantity: JudgedQuantity, a: number, b: number): boolean =>

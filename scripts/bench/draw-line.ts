@@ -1,6 +1,5 @@
-import { driveLineShapes } from "../../core/drawing";
 import { mustHold } from "../../core/quantity";
-import { driveGraph, ratiosOf, type StageElement } from "../../core/stages";
+import { driveGraph, driveLineShapes, ratiosOf, type StageElement } from "../../core/stages";
 import { driveLine } from "../../core/trains";
 import { machines } from "../../demo/works";
 import { frameMs, timed } from "./timed";

@@ -1,9 +1,8 @@
 import { assessRound, roundedMove } from "../../core/advice";
-import { partOutline } from "../../core/drawing";
 import { seededRandom, simulatedStage } from "../../core/practice";
 import { mustHold } from "../../core/quantity";
 import { fittedAt, placesToRead, typedRound } from "../../core/rounds";
-import { frameOf, type StageKind, stageKinds, waysToMeasure } from "../../core/stages";
+import { frameOf, partOutline, type StageKind, stageKinds, waysToMeasure } from "../../core/stages";
 import type { DemoStage } from "../../demo/types";
 import { machines } from "../../demo/works";
 import { curvePath, dialScale, outlinePath } from "../../ui/round-dial/layout";

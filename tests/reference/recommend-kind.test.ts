@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { limitsInWork, recommendKind, recommendSide } from "~/core/limits";
-import { spanOf } from "~/core/stages";
+import { limitsInWork } from "~/core/limits";
+import { recommendKind, recommendSide, spanOf } from "~/core/stages";
 import { chain, everyKind, toothedBelt, vBelt } from "../elements";
 
 const ofKind = (kind: string) => {

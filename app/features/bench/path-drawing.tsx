@@ -1,5 +1,5 @@
 import { firstOverlap, layPath, type PathPulley, runningSense } from "~/core/belts";
-import { pathLine } from "~/core/drawing";
+import { pathLine } from "~/core/stages";
 
 /** Pulleys with the belt round them, to scale; without a path only the pulleys. */
 export function PathDrawing({ pulleys, label }: { pulleys: readonly PathPulley[]; label: string }) {

@@ -1,5 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { stageShapes } from "~/core/drawing";
+import { stageShapes } from "~/core/stages";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { fieldsOf } from "../stage-form/element-fields";
 import { readElement } from "../stage-form/read-element";

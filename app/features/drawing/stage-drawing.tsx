@@ -1,6 +1,7 @@
 import { useMemo } from "react";
-import { type ShapeRole, type StageShapes, stageShapes } from "~/core/drawing";
+import type { ShapeRole, StageShapes } from "~/core/drawing";
 import type { StageElement } from "~/core/stages";
+import { stageShapes } from "~/core/stages";
 import { drawnOnce } from "./drawn-once";
 
 /** How each kind of line is drawn; widths in pixels, whatever the scale. */

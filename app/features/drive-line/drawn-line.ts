@@ -1,5 +1,5 @@
-import { driveLineShapes } from "~/core/drawing";
 import type { KeptDriveLine } from "~/core/stages";
+import { driveLineShapes } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { drawnOnce } from "../drawing/drawn-once";
 

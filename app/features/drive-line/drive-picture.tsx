@@ -1,6 +1,5 @@
 import { useMemo, useRef } from "react";
-import type { DriveLineShapes } from "~/core/drawing";
-import type { KeptDriveLine } from "~/core/stages";
+import type { DriveLineShapes, KeptDriveLine } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
 import { Shapes } from "../drawing/stage-drawing";

@@ -1,6 +1,6 @@
-import { usualAngle } from "~/core/drawing";
 import { accept, parseNumber, parseQuantity, type RefusalCode, type Result, refuse } from "~/core/quantity";
 import type { KeptDriveLine } from "~/core/stages";
+import { usualAngle } from "~/core/stages";
 import type { Texts } from "../stage-form/reader";
 
 /** A drive line with one motor and nothing on it yet. */

@@ -25,9 +25,8 @@ export function feelerFor(
 
 /** Between the flanks a feeler finds the normal backlash. */
 function normalOf(element: Stage["geometry"]["element"]): number {
-  if (element.kind !== "gear-pair" && element.kind !== "worm" && element.kind !== "bevel") return 0;
   const wheel = rockedWheel(element);
-  return wheel.ok ? wheel.value.normalPerCircumferential : 0;
+  return wheel.ok && wheel.value ? wheel.value.normalPerCircumferential : 0;
 }
 
 /** Where the adjuster has no scale, the move ends in something hands can do. */

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
-import { type PartOutline, partOutline } from "~/core/drawing";
-import { frameOf, placeCount, type StageElement } from "~/core/stages";
+import type { PartOutline } from "~/core/drawing";
+import { frameOf, partOutline, placeCount, type StageElement } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { RoundDial } from "~/ui/round-dial/round-dial";

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import type { PairGeometry } from "~/core/gears";
-import { type AskedFor, anglesShown, type RecommendedLimits, recommendBacklash, recommendKind } from "~/core/limits";
+import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/limits";
 import { parseNumber, parseQuantity } from "~/core/quantity";
-import { judgedBy, judgedUnit, type StageElement } from "~/core/stages";
+import { type AskedFor, judgedBy, judgedUnit, recommendKind, type StageElement } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Tick } from "~/ui/field";
 import { ruleWords } from "./rule-words";

@@ -1,6 +1,5 @@
 import { expect, test } from "vitest";
-import { recommendKind, recommendSide } from "~/core/limits";
-import { sidesOf } from "~/core/stages";
+import { recommendKind, recommendSide, sidesOf } from "~/core/stages";
 import { chain, everyKind, toothedBelt, vBelt } from "~/tests/elements";
 import { ruleWords } from "./rule-words";
 

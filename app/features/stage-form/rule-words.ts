@@ -1,5 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
-import type { Recommended } from "~/core/limits";
+import type { Recommended } from "~/core/stages";
 
 /** A recommended window's formula with its numbers, and where it comes from. */
 export function ruleWords({ rule, facts }: Recommended): string {

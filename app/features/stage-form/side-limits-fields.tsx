@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { recommendSide } from "~/core/limits";
-import { type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
+import { recommendSide, type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { sideWords } from "../words/quantity";
 import { ruleWords } from "./rule-words";

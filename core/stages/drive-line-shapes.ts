@@ -1,7 +1,8 @@
+import type { Point, StageShapes } from "../drawing";
 import { degrees, radians } from "../numerics";
-import type { KeptDriveLine, StageElement } from "../stages";
-import type { Point, StageShapes } from "./shape";
-import { stageShapes } from "./stage-shapes";
+import type { KeptDriveLine } from "./drive-graph";
+import type { StageElement } from "./element";
+import { stageShapes } from "./of-kind";
 
 export type PlacedStage = {
   id: string;

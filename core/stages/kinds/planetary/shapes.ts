@@ -1,6 +1,6 @@
-import { type GearBlank, toothCircles, toothOutlines } from "../gears";
-import type { PlanetaryElement } from "../stages";
-import { circle, cross, type Point, placed, type Shape, type StageShapes } from "./shape";
+import { circle, cross, type Point, placed, type Shape, type StageShapes } from "../../../drawing";
+import { type GearBlank, toothCircles, toothOutlines } from "../../../gears";
+import type { PlanetaryElement } from "./schema";
 
 /** A planetary set seen along its axis: sun, planets on their circle, ring 1; of stepped planets and ring 2 the pitch circles. */
 export function planetaryShapes({ set }: PlanetaryElement): StageShapes {

@@ -1,10 +1,16 @@
-import { pulleyOutlines } from "../belts";
-import { sprocketOutlines } from "../chains";
-import { type BeltElement, type ChainElement, runDiameters, type StagePath, stagePath } from "../stages";
-import { boxRound, circle, cross, type Point, placed, type Shape, type StageShapes, short } from "./shape";
+import { boxRound, circle, cross, type Point, placed, type Shape, type StageShapes, short } from "../../drawing";
+import type { BeltElement, ChainElement } from "../element";
+import { runDiameters, type StagePath, stagePath } from "./path";
+
+/** How one kind of it looks. `wheel`: the toothed outline of the driver or the driven wheel; null: smooth. */
+export type RunLook = {
+  role: "belt" | "chain";
+  thickMm: number;
+  wheel: ((member: 0 | 1) => readonly (readonly Point[])[]) | null;
+};
 
 /** A belt or chain along its true path round pulleys and idlers; null where it has none. The element's y upwards becomes the sheet's. */
-export function beltShapes(element: BeltElement | ChainElement): StageShapes | null {
+export function beltShapes(element: BeltElement | ChainElement, { role, thickMm, wheel }: RunLook): StageShapes | null {
   const path = stagePath(element);
   if (!path.ok) return null;
   const at = (i: number): Point => {
@@ -12,15 +18,21 @@ export function beltShapes(element: BeltElement | ChainElement): StageShapes | n
     return [x, -y];
   };
   const ends = [0, path.value.driven] as const;
-  const wheels = ends.flatMap((i, member) => wheelShapes(element, member as 0 | 1, at(i)));
+  const wheels = ends.flatMap((i, member) => {
+    const radius = (runDiameters(element)[member] as number) / 2;
+    const d = wheel ? placed(wheel(member as 0 | 1), at(i)) : circle(at(i), radius * 1.04);
+    return [
+      { role: "body", d } as const,
+      { role: "hidden", d: circle(at(i), radius * 0.3) } as const,
+      cross(at(i), 0.12 * radius),
+    ];
+  });
   const idlers = path.value.idlers.flatMap((i, number): Shape[] => {
     const radius = (element.idlers[number]?.diameterMm ?? 0) / 2;
     return [{ role: "body", d: circle(at(i), radius * 0.94) }, cross(at(i), 0.3 * radius)];
   });
-  const role = element.kind === "chain" ? "chain" : "belt";
-  const thick = element.kind === "v-belt" ? 0.06 * Math.min(...element.pitchDiameterMm) : 0.3 * element.pitchMm;
   const box = boxRound(
-    path.value.pulleys.map((pulley, i) => ({ at: at(i), radius: pulley.pitchDiameterMm / 2 + thick })),
+    path.value.pulleys.map((pulley, i) => ({ at: at(i), radius: pulley.pitchDiameterMm / 2 + thickMm })),
   );
   return {
     shapes: [...wheels, ...idlers, { role, d: pathLine(path.value) }],
@@ -29,21 +41,10 @@ export function beltShapes(element: BeltElement | ChainElement): StageShapes | n
   };
 }
 
-function wheelShapes(element: BeltElement | ChainElement, member: 0 | 1, at: Point): Shape[] {
-  const radius = (runDiameters(element)[member] as number) / 2;
-  const outline: Shape =
-    element.kind === "v-belt"
-      ? { role: "body", d: circle(at, radius * 1.04) }
-      : {
-          role: "body",
-          d: placed(
-            element.kind === "chain"
-              ? sprocketOutlines(element.teeth[member], element.pitchMm)
-              : pulleyOutlines(element.teeth[member], element.pitchMm),
-            at,
-          ),
-        };
-  return [outline, { role: "hidden", d: circle(at, radius * 0.3) }, cross(at, 0.12 * radius)];
+/** Greatest and least radius of an outline about its middle. */
+export function outlineRadii(outline: readonly (readonly Point[])[]): { tipRadius: number; rootRadius: number } {
+  const all = outline.flat().map(([x, y]) => Math.hypot(x, y));
+  return { tipRadius: Math.max(...all), rootRadius: Math.min(...all) };
 }
 
 /** The closed line of the belt: straight spans, arcs on the pulleys. */

@@ -2,8 +2,7 @@ import { expect, test } from "vitest";
 import { everyKind } from "~/tests/elements";
 import { gearPair } from "../gears";
 import { mustHold } from "../quantity";
-import { frameOf, placeCount } from "../stages";
-import { partOutline } from "./part-outline";
+import { frameOf, partOutline, placeCount } from "./index";
 
 const radius = ([x, y]: readonly [number, number]) => Math.hypot(x, y);
 /** Clockwise from the top, as places are counted. */

@@ -1,6 +1,6 @@
-import { beltPath, type LaidPath, layPath, type PathPulley, pullOf, runningSense } from "../belts";
-import { accept, type Result, refuse } from "../quantity";
-import type { BeltElement, ChainElement, Moved } from "./element";
+import { beltPath, type LaidPath, layPath, type PathPulley, pullOf, runningSense } from "../../belts";
+import { accept, type Result, refuse } from "../../quantity";
+import type { BeltElement, ChainElement, Moved } from "../element";
 
 /** Pulleys in running order: driver, lower idlers, driven, upper idlers; and where each element's part stands in that order. */
 export type StagePath = {

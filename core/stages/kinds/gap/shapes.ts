@@ -1,5 +1,5 @@
-import type { GapElement } from "../stages";
-import { closed, type Shape, type StageShapes } from "./shape";
+import { closed, type Shape, type StageShapes } from "../../../drawing";
+import type { GapElement } from "./schema";
 
 /** Two faces with shims between shoulder and ring, cut along the axis. The faces are to scale; the gap is drawn wide to be seen. */
 export function gapShapes({ diameterMm: d }: GapElement): StageShapes {

@@ -1,8 +1,16 @@
 import { describe, expect, test } from "vitest";
 import { everyKind, toothedBelt } from "~/tests/elements";
+import type { Point } from "../drawing";
 import { mustHold } from "../quantity";
-import { type KeptDriveLine, type PlanetaryElement, stagePath } from "../stages";
-import { driveLineShapes, type Point, pathLine, stageShapes, usualAngle } from "./index";
+import {
+  driveLineShapes,
+  type KeptDriveLine,
+  type PlanetaryElement,
+  pathLine,
+  stagePath,
+  stageShapes,
+  usualAngle,
+} from "./index";
 
 /** The corners of a closed path of straight lines. */
 const corners = (d: string): Point[] =>

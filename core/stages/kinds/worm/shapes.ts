@@ -1,7 +1,7 @@
-import { toothOutlines } from "../gears";
-import type { WormElement } from "../stages";
-import { wormPair } from "../worms";
-import { circle, closed, cross, type Point, placed, type Shape, type StageShapes, short } from "./shape";
+import { circle, closed, cross, type Point, placed, type Shape, type StageShapes, short } from "../../../drawing";
+import { toothOutlines } from "../../../gears";
+import { wormPair } from "../../../worms";
+import type { WormElement } from "./schema";
 
 /** A worm seen from its side above its wheel: threads lean the way of their hand, the wheel with its true teeth. */
 export function wormShapes({ worm, hand }: WormElement): StageShapes {

@@ -1,7 +1,7 @@
-import { bevelPair } from "../bevels";
-import { radians } from "../numerics";
-import type { BevelElement } from "../stages";
-import { closed, open, type Point, type Shape, type StageShapes } from "./shape";
+import { bevelPair } from "../../../bevels";
+import { closed, open, type Point, type Shape, type StageShapes } from "../../../drawing";
+import { radians } from "../../../numerics";
+import type { BevelElement } from "./schema";
 
 /** A bevel pair cut through both axes: the pitch cones with their faces, apex to the right of the pinion, the gear below. */
 export function bevelShapes({ bevel, faceWidthMm, shimmed }: BevelElement): StageShapes {

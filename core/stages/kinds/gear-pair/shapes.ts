@@ -1,5 +1,5 @@
-import { type GearBlank, gearBlanks, gearPair, type PairGeometry, toothCircles, toothOutlines } from "../gears";
-import { boxRound, circle, cross, type Point, placed, type Shape, type StageShapes, short } from "./shape";
+import { boxRound, circle, cross, type Point, placed, type Shape, type StageShapes, short } from "../../../drawing";
+import { type GearBlank, gearBlanks, gearPair, type PairGeometry, toothCircles, toothOutlines } from "../../../gears";
 
 /** A spur or helical pair side by side; null where it has no geometry. */
 export function gearShapes(pair: PairGeometry): StageShapes | null {

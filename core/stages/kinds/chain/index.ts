@@ -1,0 +1,97 @@
+import { type StrandShape, sprocketOutlines } from "../../../chains";
+import { type PartOutline, polar } from "../../../drawing";
+import { accept } from "../../../quantity";
+import { oneTurn } from "../../frame";
+import { linear, usualPitches } from "../../measured";
+import { oneRatio } from "../../ratio";
+import { mirroredIdlers } from "../../runs/mirrored";
+import { pathPull, runDiameters, stagePath } from "../../runs/path";
+import { beltShapes } from "../../runs/shapes";
+import { spanMm } from "../../runs/span";
+import { slopePerSpan } from "../../sensitivity";
+import type { Kind } from "../kind";
+import { checkChain } from "./check";
+import { recommendBesideChain, recommendSag } from "./recommend";
+import type { ChainElement } from "./schema";
+
+/** Whether its span runs so steeply that no rule for sag holds: the weight then lies along the span (common practice: above 60°). */
+export const isSteep = (chain: Pick<ChainElement, "inclinationDeg">): boolean => Math.abs(chain.inclinationDeg) > 60;
+
+/** A chain over two sprockets and any idlers: judged by its sag, a steep one by its wear. */
+export const chain: Kind<"chain"> = {
+  frame: ({ links }) => oneTurn({ word: "link", places: links, wave: false, usual: 4 }),
+  judgedBy: (element) => (isSteep(element) ? "elongation" : "sag"),
+  waysToMeasure: (element) => (isSteep(element) ? ["elongation"] : ["sag", "hand-movement"]),
+  limitWays: (element) => (isSteep(element) ? ["elongation"] : ["sag"]),
+  sides: (element) => (isSteep(element) ? ["offset", "angle"] : ["elongation", "offset", "angle"]),
+  toJudged: ({ pitchMm }, way) => {
+    // Up and down together; half of it is what the limits are about.
+    if (way.quantity === "hand-movement") return accept(linear(0.5));
+    if (way.quantity !== "elongation") return accept(linear(1));
+    const counted = (way.held ?? usualPitches) * pitchMm;
+    return accept({
+      convert: (mm) => 100 * (mm / counted - 1),
+      factor: () => 100 / counted,
+      ownUncertainty: 0,
+      indicatorRadiusMm: null,
+    });
+  },
+  // Sag goes as the root of the slack: the slope is that at the mean of the round. A chain that hangs straight has none.
+  sensitivity: (element, { mean, strand }) =>
+    !isSteep(element) && mean > 0 ? sagSlope(element, strand) / (2 * mean) : null,
+  ratios: ({ teeth }) => oneRatio(teeth[1] / teeth[0]),
+  efficiency: () => 0.97,
+  lostMotionArcmin: null,
+  recurrences: (element) => {
+    const [d1, d2] = runDiameters(element);
+    return [
+      { part: "driver-turn", timesPerTurn: 1 },
+      { part: "driven-turn", timesPerTurn: d1 / d2 },
+      { part: "link", timesPerTurn: element.teeth[0] },
+      { part: "chain-round", timesPerTurn: element.teeth[0] / element.links },
+    ];
+  },
+  thrusts: () => [],
+  tangentialForceN: () => null,
+  rockedWheel: null,
+  teeth: () => null,
+  spanMm,
+  check: checkChain,
+  recommend: (element) => recommendSag(element, isSteep(element)),
+  recommendSide: recommendBesideChain,
+  shapes: (element) =>
+    beltShapes(element, {
+      role: "chain",
+      thickMm: 0.3 * element.pitchMm,
+      wheel: (member) => sprocketOutlines(element.teeth[member], element.pitchMm),
+    }),
+  outline: ({ links }) => chainRing(links),
+  mirrored: (element) => ({ ...element, idlers: mirroredIdlers(element.idlers) }),
+};
+
+/**
+ * d(s²)/dC: the slack of a span that hangs is 8s²/(3L), of one moved by hand 2y²/L, and all that the path takes up goes out of it:
+ * −3·L·pull/8 or −L·pull/2 a mm.
+ */
+function sagSlope(element: ChainElement, strand: StrandShape): number {
+  const path = stagePath(element);
+  if (!path.ok) return Number.NaN;
+  const span = Math.max(...path.value.laid.spans.map(({ lengthMm }) => lengthMm));
+  return -slopePerSpan[strand] * span * pathPull(path.value, element.moved);
+}
+
+/** A chain laid in a ring: outer and inner links in turn; of a real sprocket only a part of it ever lies on the teeth. */
+function chainRing(links: number): PartOutline {
+  const step = (2 * Math.PI) / links;
+  const outline = Array.from({ length: links }, (_, i) => {
+    const at = i * step;
+    const out = i % 2 === 0 ? 1 : 0.985;
+    return [
+      polar(0.93, at - 0.42 * step),
+      polar(out, at - 0.42 * step),
+      polar(out, at + 0.42 * step),
+      polar(0.93, at + 0.42 * step),
+    ];
+  });
+  return { outline, tipRadius: 1, rootRadius: 0.93 };
+}

@@ -1,0 +1,58 @@
+import { gearBlanks, gearPair as meshOf } from "../../../gears";
+import { meshRecurrences } from "../../recurrence";
+import {
+  backlashWay,
+  meshFrame,
+  meshLostMotion,
+  recommendBesideMesh,
+  toothedSides,
+  toothedWays,
+} from "../../toothed/mesh";
+import { gearOutline } from "../../toothed/outline";
+import type { Kind } from "../kind";
+import { checkGears } from "./check";
+import { gearsOf } from "./gears";
+import { rockedGear, tipWay } from "./mesh";
+import { gearShapes } from "./shapes";
+import { helicalThrust } from "./thrust";
+
+/** A spur or helical pair on parallel axes, external or internal, switchable or not. */
+export const gearPair: Kind<"gear-pair"> = {
+  frame: ({ pair }) => meshFrame(pair.teeth),
+  judgedBy: () => "backlash",
+  waysToMeasure: () => ["circumferential-backlash", "normal-backlash", "tip-clearance", "angular-backlash"],
+  limitWays: () => toothedWays,
+  sides: () => toothedSides,
+  toJudged: (element, way) =>
+    way.quantity === "tip-clearance" ? tipWay(element.pair) : backlashWay(rockedGear(element), way),
+  sensitivity: ({ pair }) => {
+    const mesh = meshOf(pair);
+    return mesh.ok ? mesh.value.backlashPerCentreMm : null;
+  },
+  ratios: (element) =>
+    gearsOf(element).map(({ name, teeth }) => ({
+      name,
+      ratio: ((element.pair.internal ? 1 : -1) * teeth[1]) / teeth[0],
+    })),
+  efficiency: () => 0.98,
+  lostMotionArcmin: (element, value) => meshLostMotion(rockedGear(element), value),
+  recurrences: ({ pair }) => meshRecurrences(pair.teeth),
+  thrusts: ({ pair }) => helicalThrust(pair.helixAngleDeg),
+  tangentialForceN: ({ pair }, outputTorqueNm) => {
+    const mesh = meshOf(pair);
+    return mesh.ok ? (2000 * outputTorqueNm) / mesh.value.workingPitchDiameterMm[1] : null;
+  },
+  rockedWheel: rockedGear,
+  teeth: ({ pair }) => pair.teeth,
+  spanMm: () => null,
+  check: checkGears,
+  // The standard's own: recommendBacklash in limits/.
+  recommend: () => null,
+  recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
+  shapes: ({ pair }) => gearShapes(pair),
+  outline: ({ pair }) => gearOutline(gearBlanks(pair)[1]),
+  mirrored: (element) => ({
+    ...element,
+    pair: { ...element.pair, helixAngleDeg: element.pair.helixAngleDeg === 0 ? 0 : -element.pair.helixAngleDeg },
+  }),
+};

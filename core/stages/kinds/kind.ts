@@ -1,0 +1,53 @@
+import type { StrandShape } from "../../chains";
+import type { PartOutline, StageShapes } from "../../drawing";
+import type { Result } from "../../quantity";
+import type { Elements, StageKind } from "../element";
+import type { Frame } from "../frame";
+import type { MeasuringWay, ToJudged } from "../measured";
+import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "../quantities";
+import type { StageRatio } from "../ratio";
+import type { Recurrence } from "../recurrence";
+import type { AskedFor, Recommended } from "../rule";
+import type { Thrust } from "../thrust";
+import type { Unwise } from "../unwise";
+
+/** Working radius of the wheel that is rocked, and how much of its circumferential backlash lies along the flank normal. */
+export type RockedWheel = { radiusMm: number; normalPerCircumferential: number };
+
+/**
+ * Everything that is peculiar to a kind of stage. The functions of stages/ of the same names say what each means; they take an element of
+ * any kind and ask here.
+ */
+export type Kind<K extends StageKind> = {
+  frame: (element: Elements[K]) => Frame;
+  judgedBy: (element: Elements[K]) => JudgedQuantity;
+  /** The usual one first. */
+  waysToMeasure: (element: Elements[K]) => readonly MeasuredQuantity[];
+  limitWays: (element: Elements[K]) => readonly MeasuredQuantity[];
+  sides: (element: Elements[K]) => readonly SideQuantity[];
+  toJudged: (element: Elements[K], way: MeasuringWay) => Result<ToJudged>;
+  /** null: nothing can be adjusted. */
+  sensitivity: (element: Elements[K], at: { mean: number; aim: number; strand: StrandShape }) => number | null;
+  ratios: (element: Elements[K]) => StageRatio[];
+  efficiency: (element: Elements[K]) => number;
+  /** null: it drives without lost motion. */
+  lostMotionArcmin: ((element: Elements[K], value: number, endFloatMm: number) => number) | null;
+  recurrences: (element: Elements[K]) => Recurrence[];
+  thrusts: (element: Elements[K]) => Thrust[];
+  /** null: it has none. */
+  tangentialForceN: (element: Elements[K], outputTorqueNm: number) => number | null;
+  /** null: nothing is rocked. */
+  rockedWheel: ((element: Elements[K]) => Result<RockedWheel>) | null;
+  /** Tooth counts that mesh; null: none do. */
+  teeth: (element: Elements[K]) => readonly [number, number] | null;
+  /** The free span that is read; null: it has none. */
+  spanMm: (element: Elements[K]) => number | null;
+  check: (element: Elements[K]) => Result<Unwise[]>;
+  recommend: (element: Elements[K], asked: AskedFor) => Recommended | null;
+  recommendSide: (element: Elements[K], quantity: SideQuantity, asked: AskedFor) => Recommended | null;
+  /** null: it has no geometry. */
+  shapes: (element: Elements[K]) => StageShapes | null;
+  outline: (element: Elements[K]) => PartOutline;
+  /** Of a mirror-built machine. */
+  mirrored: (element: Elements[K]) => Elements[K];
+};

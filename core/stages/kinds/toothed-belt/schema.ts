@@ -1,0 +1,14 @@
+import * as z from "zod";
+import { both, length, toothCount } from "../../../schemas";
+import { beltShape, movesWhatIsThere } from "../../runs/schema";
+
+export const toothedBeltSchema = z
+  .object({
+    kind: z.literal("toothed-belt"),
+    pitchMm: length,
+    teeth: both(toothCount).readonly(),
+    beltTeeth: z.number().int().gte(6).lte(100_000),
+    ...beltShape,
+  })
+  .superRefine(movesWhatIsThere);
+export type ToothedBeltElement = z.output<typeof toothedBeltSchema>;

@@ -1,0 +1,21 @@
+import * as z from "zod";
+import { bevelSchema } from "./kinds/bevel/schema";
+import { chainSchema } from "./kinds/chain/schema";
+import { gapSchema } from "./kinds/gap/schema";
+import { gearPairSchema } from "./kinds/gear-pair/schema";
+import { planetaryKindSchema } from "./kinds/planetary/schema";
+import { toothedBeltSchema } from "./kinds/toothed-belt/schema";
+import { vBeltSchema } from "./kinds/v-belt/schema";
+import { wormSchema } from "./kinds/worm/schema";
+
+/** The geometry of a stage of any kind, as people give it; what comes out is the element that the core works with. */
+export const elementSchema = z.discriminatedUnion("kind", [
+  gearPairSchema,
+  wormSchema,
+  bevelSchema,
+  planetaryKindSchema,
+  toothedBeltSchema,
+  vBeltSchema,
+  chainSchema,
+  gapSchema,
+]);

@@ -1,0 +1,19 @@
+import type { UnwiseBevel } from "../bevels";
+import type { Unwise as UnwiseGear } from "../gears";
+import type { PlanetaryReason } from "../planetary";
+import type { UnwiseWorm } from "../worms";
+
+/** What is unwise about an element that has a geometry: said and recorded, never refused. */
+export type Unwise =
+  | UnwiseGear
+  | UnwiseWorm
+  | UnwiseBevel
+  | PlanetaryReason
+  | { code: "gear-does-not-mesh"; name: string; backlashMm: number }
+  | { code: "of-a-gear"; name: string; of: UnwiseGear }
+  | { code: "few-teeth-in-mesh"; teeth: number }
+  | { code: "little-wrap"; wrapDeg: number; leastDeg: number }
+  | { code: "belt-slack"; byMm: number }
+  | { code: "odd-links"; even: number }
+  | { code: "few-sprocket-teeth"; teeth: number }
+  | { code: "centres-out-of-range"; pitches: number };
