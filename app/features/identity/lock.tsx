@@ -1,16 +1,17 @@
-import { useSyncExternalStore } from "react";
+import { useEffect, useSyncExternalStore } from "react";
 import { Button, buttonClass } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { sendWaiting } from "../offline/outbox-state";
 import { SecretForm } from "./secret-form";
 import { showThatItIs } from "./show-that-it-is";
-import { lockedNow, onLock, unlockPage } from "./signed-fetch";
+import { lockedNow, onLock, unlockForOthers, unlockPage } from "./signed-fetch";
 
 const heading = { "signed-out": "Still you?", "other-person": "Somebody else is signed in now" } as const;
 
 /** Over a page whose person the server no longer knows as signed in: their PIN or password, and all goes on where it stood. */
 export function Lock({ person }: { person: { id: string; name: string; hasPin: boolean } }) {
   const locked = useSyncExternalStore(onLock, lockedNow, () => null);
+  useEffect(() => unlockForOthers(person.id), [person.id]);
   if (!locked) return null;
   const unlock = async (secret: string) => {
     const refusal = await showThatItIs(person.id, secret);

@@ -5,8 +5,9 @@ import { pagePerson } from "./page-person";
 export type Locked = "signed-out" | "other-person";
 
 let locked: Locked | null = null;
+let lockedFor = "";
 const listeners = new Set<() => void>();
-const held = new Set<() => void>();
+const waiting = new Set<() => void>();
 
 export const lockedNow = (): Locked | null => locked;
 export function onLock(listener: () => void): () => void {
@@ -16,8 +17,9 @@ export function onLock(listener: () => void): () => void {
   };
 }
 
-export function lockPage(why: Locked): void {
+function lockPage(why: Locked, personId: string): void {
   locked = why;
+  lockedFor = personId;
   for (const listener of listeners) listener();
 }
 
@@ -25,11 +27,16 @@ export function lockPage(why: Locked): void {
 export function unlockPage(): void {
   locked = null;
   for (const listener of listeners) listener();
-  for (const go of [...held]) go();
-  held.clear();
+  for (const go of [...waiting]) go();
+  waiting.clear();
 }
 
-const unlocked = () => new Promise<void>((go) => held.add(go));
+/** The page went to somebody else meanwhile: what was asked of the one before is not asked of them. */
+export function unlockForOthers(personId: string): void {
+  if (locked && lockedFor !== personId) unlockPage();
+}
+
+const unlocked = () => new Promise<void>((go) => waiting.add(go));
 
 /**
  * Puts before the browser's own `fetch` one that says with every write whose it is. What the router sends for a page and the server refuses for
@@ -44,14 +51,20 @@ export function installSignedFetch(plain: typeof fetch = window.fetch.bind(windo
     const method = (init?.method ?? request?.method ?? "GET").toUpperCase();
     const headers = new Headers(init?.headers ?? request?.headers);
     const own = headers.has(personHeader);
-    if (method !== "GET" && method !== "HEAD" && !own) headers.set(personHeader, pagePerson());
+    const writes = method !== "GET" && method !== "HEAD";
+    if (writes && !own) headers.set(personHeader, pagePerson());
     for (;;) {
+      const asked = pagePerson();
       const response = await plain(request ? request.clone() : input, { ...init, headers });
       const why = refusedFor(response);
       if (!why || pagePerson() === "" || url.pathname === "/account/unlock") return response;
-      lockPage(why);
-      if (own || !url.pathname.endsWith(".data")) return response;
-      await unlocked();
+      const held = !own && url.pathname.endsWith(".data");
+      // Under way while the page changed hands: the answer was for whoever had it before.
+      const late = pagePerson() !== asked;
+      if (!late) lockPage(why, asked);
+      // What the one before wrote is never sent by the next.
+      if (!held || (late && writes)) return response;
+      if (!late) await unlocked();
     }
   };
 }

@@ -1,0 +1,8 @@
+import { isSteep } from "~/core/stages";
+import { type KindPanes, plainPanes } from "../kind-panes";
+import { SagPicture } from "./sag-picture";
+
+export const chain: KindPanes<"chain"> = {
+  ...plainPanes,
+  read: ({ element, ...shown }) => (isSteep(element) ? null : <SagPicture chain={element} {...shown} />),
+};

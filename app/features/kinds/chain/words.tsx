@@ -1,0 +1,36 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { lengthUnit, lengthWords } from "~/app/features/words/spoken";
+import { isSteep, spanOf } from "~/core/stages";
+import { type KindWords, tightSpotOf } from "../kind-words";
+import { pullOf } from "../runs/words";
+import { shortFigure as f } from "../toothed/words";
+
+export const chain: KindWords<"chain"> = {
+  name: "roller chain",
+  size: ({ teeth }) => teeth.join(" : "),
+  line: ({ pitchMm, links }, head) => `${head}, pitch ${f(pitchMm)} mm, ${links} links`,
+  drawn: (places) => `Chain of ${places} links`,
+  tightSpot: tightSpotOf.chain,
+  beforeReading: (element) =>
+    isSteep(element)
+      ? "A steep run has no rule for its sag: it is judged by its wear. Measure over counted pitches under a light pull. Secure the load and both ends before a joint is opened."
+      : "Pull one strand tight. Either read how far the other hangs from the straight line, or move it up and down in its middle and read the whole way; say which. Go round the whole chain and look for its tightest place.",
+  stand: (where) =>
+    <>Bring {where}, {tightSpotOf.chain}, to the middle of the slack span. </>,
+  parting: (_, way) => (way === "apart" ? "Part them" : "Bring them together"),
+  notRound: () => "the chain is worn unevenly",
+  nothingToAdjust:
+    "Wear cannot be adjusted away: a worn chain is replaced, with its sprockets if they are hooked. Its slack can be taken up, felt by hand.",
+  sensitivity: (element, sensitivity, strand) => {
+    const pull = formatNumber(pullOf(element).pull, 2);
+    const length = lengthUnit();
+    const hangs = strand === "arc";
+    const slope = hangs ? `−3·L·${pull}/(16·s)` : `−L·${pull}/(4·y)`;
+    return `${slope}, L ${lengthWords(spanOf(element) ?? 0, 0)}: ${formatNumber(sensitivity, 2)} ${length} of ${hangs ? "sag" : "half the movement"} for each ${length}, now; the slack goes as its square (Machinery's Handbook${hangs ? "" : "; by hand a triangle, 2y²/L"})`;
+  },
+  waves: () => null,
+  side: () => "",
+  afterEachPart: () => null,
+  thrust: null,
+  ways: ["moves it the way that takes up slack", "moves it the way that lets out slack"],
+};

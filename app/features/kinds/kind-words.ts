@@ -1,0 +1,48 @@
+import type { ReactNode } from "react";
+import type { StrandShape } from "~/core/chains";
+import type { RoundFit } from "~/core/rounds";
+import type { Elements, SideQuantity, StageKind } from "~/core/stages";
+
+export type Way = "apart" | "together";
+
+/** Everything that is said of a kind of stage alone. */
+export type KindWords<K extends StageKind> = {
+  /** "worm and wheel". */
+  name: string;
+  /** Teeth or diameters, as they stand beside a stage's name; empty for what has none. */
+  size: (element: Elements[K]) => string;
+  /** The stage in a line; `head` is its name with its size. */
+  line: (element: Elements[K], head: string) => string;
+  /** What the round is drawn in, with so many places. */
+  drawn: (places: number) => string;
+  tightSpot: string;
+  /** What has to be done before a reading means anything. */
+  beforeReading: (element: Elements[K]) => string;
+  /** Where to stand the part while setting: `where` names the place. */
+  stand: (where: ReactNode) => ReactNode;
+  /** Which way parts the two, or brings them together, in the words of the part. */
+  parting: (element: Elements[K], way: Way) => string;
+  /** What is wrong where the spread is wider than the limits lie apart. */
+  notRound: (element: Elements[K]) => string;
+  /** Why nothing can be moved. */
+  nothingToAdjust: string;
+  /** What a millimetre of the adjuster's way does, with the formula and its source. */
+  sensitivity: (element: Elements[K], sensitivity: number, strand: StrandShape) => string;
+  /** What comes round with the turn; null: as of any part. */
+  waves: (element: Elements[K], fit: RoundFit) => string | null;
+  /** What is to be known of something read beside it; empty: nothing. */
+  side: (element: Elements[K], quantity: SideQuantity) => string;
+  /** What is to be felt after every part of a move; null: nothing. */
+  afterEachPart: (element: Elements[K]) => string | null;
+  /** How its axial thrust is told; null: it has none. */
+  thrust: { driver: string; driven: string; seen: string; friction: string } | null;
+  /** What its positive direction does, and its negative one. */
+  ways: readonly [apart: string, together: string];
+};
+
+export const tightSpotOf = {
+  mesh: "the tight spot",
+  belt: "the tightest place",
+  chain: "the tightest place of the chain",
+  gap: "the narrowest place",
+} as const;

@@ -1,0 +1,39 @@
+import type { ReactNode } from "react";
+import { formatNumber } from "~/app/features/words/figure";
+import { lengthUnit, lengthWords, spoken } from "~/app/features/words/spoken";
+import { type BeltElement, judgedBy, judgedUnit, pathPull, type StageElement, stagePath } from "~/core/stages";
+import { tightSpotOf } from "../kind-words";
+
+/** "0.5 mm for each mm", where there is no more to say of it. */
+export const perUnitWords = (element: StageElement, sensitivity: number): string =>
+  `${formatNumber(sensitivity, 3)} ${spoken(judgedUnit[judgedBy(element)].unit, 3).unit} for each ${lengthUnit()}`;
+
+/** How much longer the path gets a mm of what is moved, and how long it is. */
+export function pullOf(element: BeltElement | Extract<StageElement, { kind: "chain" }>) {
+  const path = stagePath(element);
+  return path.ok
+    ? { pull: pathPull(path.value, element.moved), lengthMm: path.value.laid.lengthMm }
+    : { pull: 0, lengthMm: 0 };
+}
+
+/** EA·pull/L, with where EA comes from. */
+export function beltSensitivityWords(element: BeltElement, sensitivity: number): string {
+  const { pull, lengthMm } = pullOf(element);
+  const [length, force] = [spoken("mm", 0), spoken("N", 1)];
+  const perLength = formatNumber((sensitivity * length.per) / force.per, 1);
+  return `EA·${formatNumber(pull, 2)}/${lengthWords(lengthMm, 0)} = ${perLength} ${force.unit} for each ${lengthUnit()}${element.stiffnessN === null ? "; EA is not known and taken as if the aim stretched the belt by 0.2 % (common practice)" : ""}`;
+}
+
+/** What toothed and V-belts have in common. */
+export const beltWords = {
+  tightSpot: tightSpotOf.belt,
+  stand: (where: ReactNode) => <>Stand it at {where}, {tightSpotOf.belt}. </>,
+  parting: (_: unknown, way: "apart" | "together") => (way === "apart" ? "Part them" : "Bring them together"),
+  nothingToAdjust: "This stage has nothing to adjust.",
+  sensitivity: beltSensitivityWords,
+  waves: () => null,
+  side: () => "",
+  afterEachPart: () => null,
+  thrust: null,
+  ways: ["moves it the way that tightens the belt", "moves it the way that slackens the belt"],
+} as const;

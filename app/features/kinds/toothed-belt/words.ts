@@ -1,0 +1,14 @@
+import type { KindWords } from "../kind-words";
+import { beltWords } from "../runs/words";
+import { shortFigure as f } from "../toothed/words";
+
+export const toothedBelt: KindWords<"toothed-belt"> = {
+  ...beltWords,
+  name: "toothed belt",
+  size: ({ teeth }) => teeth.join(" : "),
+  line: ({ pitchMm, beltTeeth }, head) => `${head}, pitch ${f(pitchMm)} mm, ${beltTeeth} teeth`,
+  drawn: (places) => `Pulley of ${places} teeth`,
+  beforeReading: () =>
+    "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the longest free span in its middle; the same span each time.",
+  notRound: () => "a pulley is not round, or sits off centre",
+};

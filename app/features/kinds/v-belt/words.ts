@@ -1,0 +1,19 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { KindWords } from "../kind-words";
+import { beltWords } from "../runs/words";
+import { shortFigure as f } from "../toothed/words";
+
+export const vBelt: KindWords<"v-belt"> = {
+  ...beltWords,
+  name: "V-belt",
+  size: ({ pitchDiameterMm }) => pitchDiameterMm.map((d) => `⌀${formatNumber(d, 0)}`).join(" : "),
+  line: ({ belts, lengthMm }, head) =>
+    `${belts > 1 ? `${belts} ${head.replace("belt", "belts")}` : head}, ${f(lengthMm, 0)} mm long`,
+  drawn: (places) => `${places} places`,
+  beforeReading: ({ belts }) =>
+    belts > 1
+      ? "Turn the drive two turns by hand first. Read each belt by itself: they share a load only at equal tension. Never lever or roll a belt on."
+      : "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the span in its middle. Never lever or roll a belt on.",
+  notRound: ({ belts }) =>
+    belts > 1 ? "the belts of the set are not alike" : "a pulley is not round, or sits off centre",
+};
