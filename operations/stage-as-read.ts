@@ -5,7 +5,7 @@ import type { Stage } from "../data/queries/stages";
 /** A stage with the gear in that is read: of a switchable one each ratio is a pair of its own at the same centre distance. */
 export function stageAsRead(stage: Stage, gear: string | undefined): Result<Stage> {
   const { element } = stage.geometry;
-  if (gear === undefined || element.kind !== "gear-pair") return accept(stage);
+  if (gear === undefined) return accept(stage);
   const read = withGearIn(element, gear);
   return read
     ? accept({ ...stage, geometry: { ...stage.geometry, element: read } })

@@ -27,7 +27,7 @@ export { type Frame, leastPlaces, onBelt, type PlaceWord, placeAngle, placeCount
 export { fromJudged } from "./from-judged";
 export { stageKinds } from "./kinds";
 export { isSteep } from "./kinds/chain";
-export { gearNamed, gearNames, gearsOf, withGearIn } from "./kinds/gear-pair/gears";
+export { asGearPair, gearNamed, gearNames, gearsOf, switchGears, withGearIn } from "./kinds/gear-pair/gears";
 export { normalPerCircumferential } from "./kinds/gear-pair/mesh";
 export type { RockedWheel } from "./kinds/kind";
 export { planetCircleMm } from "./kinds/planetary";
@@ -50,6 +50,7 @@ export {
   rockedWheel,
   sensitivityOf,
   sidesOf,
+  slackByHand,
   spanOf,
   stageShapes,
   tangentialForceN,
@@ -57,6 +58,7 @@ export {
   thrustsOf,
   toJudged,
   waysToMeasure,
+  wearLimit,
 } from "./of-kind";
 export {
   isTighter,

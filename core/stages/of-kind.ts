@@ -103,6 +103,12 @@ export const teethOf = (element: StageElement): readonly [number, number] | null
 /** The free span that is read, mm; null for what has none or no path. */
 export const spanOf = (element: StageElement): number | null => kindOf(element).spanMm(element);
 
+/** Slack that is set by hand beside what it is judged by; null: none is. */
+export const slackByHand = (element: StageElement) => kindOf(element).slackByHand(element);
+
+/** Elongation at which it is worn out, per cent, where its limits say nothing; null: it does not wear so. */
+export const wearLimit = (element: StageElement): number | null => kindOf(element).wearLimit(element);
+
 /**
  * Whether an element has a geometry, and what is unwise about one that has.
  *

@@ -3,13 +3,12 @@ import { judge, worstVerdict } from "../../core/limits";
 import type { Bodies, ReadingRecord } from "../../core/logbook";
 import { accept, parseQuantity, type Result, refuse } from "../../core/quantity";
 import {
-  isBelt,
   measuredUnit,
   type SideQuantity,
   type StageElement,
   sideQuantities,
   sidesOf,
-  usualPitches,
+  toJudged,
 } from "../../core/stages";
 import { differenceUncertainty } from "../../core/statistics";
 import type { Instrument } from "../../data/queries/instruments";
@@ -104,8 +103,8 @@ function sideWay(element: StageElement, quantity: SideQuantity, held: number | n
   // Which way a wheel stands off says where to move it, not whether it may stay. An instrument's angles are minutes of arc.
   if (quantity === "angle") return { convert: Math.abs, factor: 1 / 60 };
   if (quantity === "offset") return { convert: Math.abs, factor: 1 };
-  if (quantity !== "elongation" || isBelt(element) || element.kind !== "chain")
-    return { convert: (value: number) => value, factor: 1 };
-  const counted = (held ?? usualPitches) * element.pitchMm;
-  return { convert: (mm: number) => 100 * (mm / counted - 1), factor: 100 / counted };
+  const way = toJudged(element, { quantity, held, indicatorRadiusMm: null, indicatorAngleDeg: 0 });
+  return quantity === "elongation" && way.ok
+    ? { convert: way.value.convert, factor: way.value.factor(0) }
+    : { convert: (value: number) => value, factor: 1 };
 }

@@ -1,6 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { ChainCondition } from "~/core/chains";
-import { SagPicture } from "../job/sag-picture";
+import { SagPicture } from "../kinds/chain/sag-picture";
 import { Reader, type Texts } from "../stage-form/reader";
 import { TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";

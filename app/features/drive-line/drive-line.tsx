@@ -1,5 +1,6 @@
 import { useRef } from "react";
 import { Link } from "react-router";
+import { elementWords } from "~/app/features/kinds";
 import type { KeptDriveLine } from "~/core/stages";
 import type { Machine } from "~/data/queries/machines";
 import { buttonClass } from "~/ui/button";
@@ -8,7 +9,6 @@ import { StageDrawing } from "../drawing/stage-drawing";
 import { SavePicture } from "../export/save-picture";
 import { StageCell } from "../stage/stage-cell";
 import { glanceOf } from "../stage/stage-glance";
-import { elementWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
 import { OutputPane } from "./output-pane";

@@ -1,4 +1,5 @@
 import { useMemo, useRef } from "react";
+import { panesOf } from "~/app/features/kinds/panes";
 import type { DriveLineShapes, KeptDriveLine } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
@@ -112,8 +113,8 @@ export function DrivePicture({ graph, stages, stateOf, onTurn, onChoose, chosen 
 /** Later stages under earlier ones, and on top of all those whose axes lie across the sheet or that hide their insides. */
 function inPaintOrder(drawn: DriveLineShapes["stages"], stages: readonly Stage[]): DriveLineShapes["stages"] {
   const onTop = (id: string) => {
-    const kind = stages.find((stage) => stage.id === id)?.kind;
-    return kind === "worm" || kind === "bevel" || kind === "planetary" ? 1 : 0;
+    const stage = stages.find((one) => one.id === id);
+    return stage && panesOf(stage.geometry.element).onTop ? 1 : 0;
   };
   return [...drawn].reverse().sort((a, b) => onTop(a.id) - onTop(b.id));
 }

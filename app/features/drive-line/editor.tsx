@@ -1,9 +1,9 @@
 import { useState } from "react";
+import { elementWords } from "~/app/features/kinds";
 import { type KeptDriveLine, ratiosOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import type { Fields } from "../stage-form/use-texts";
-import { elementWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
 import { changeLink, driveStage, withFigures } from "./edit";

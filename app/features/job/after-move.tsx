@@ -1,9 +1,10 @@
 import { Link } from "react-router";
+import { tightWords } from "~/app/features/kinds";
 import type { RoundPhase } from "~/core/logbook";
 import { frameOf, placeCount } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
-import { placeOf, tightWords } from "../words/quantity";
+import { placeOf } from "../words/quantity";
 
 /** Where it goes on once nothing is left to move. */
 export function Onward({ to, phase }: { to: string; phase: RoundPhase }) {

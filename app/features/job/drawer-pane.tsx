@@ -1,4 +1,5 @@
 import { useMemo, useState } from "react";
+import { panesOf } from "~/app/features/kinds/panes";
 import {
   type DrawerStage,
   drawerQuestion,
@@ -13,6 +14,7 @@ import {
 import { lastStack, type MovedStack } from "~/core/logbook";
 import type { Refusal, Result } from "~/core/quantity";
 import type { Stack, StackAnswer } from "~/core/stacks";
+import { judgedBy } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import type { StoreItem } from "~/data/queries/store";
 import { Button } from "~/ui/button";
@@ -176,7 +178,7 @@ export function DrawerPane({
           ))}
         </fieldset>
       )}
-      {of && view.move && view.move.amount !== 0 && present !== null && stage.geometry.element.kind !== "gap" && (
+      {of && view.move && view.move.amount !== 0 && present !== null && panesOf(stage.geometry.element).bothSides && (
         <BothSides
           stage={stage}
           of={of}
@@ -212,7 +214,7 @@ function StackChoice({
 }) {
   const { unit, figure, range } = stageUnit(stage.geometry.element);
   const { taken, returned } = exchange(of.present, stack.shims);
-  const isGap = stage.geometry.element.kind === "gap";
+  const isGap = judgedBy(stage.geometry.element) === "gap";
   const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : undefined;
   const place = (thicknessMm: number) => items.find((item) => sameSize(sizeOf(item), thicknessMm))?.place;
   return (

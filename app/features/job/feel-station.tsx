@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
+import { partingWay } from "~/app/features/kinds";
 import {
   type FeltAt,
   type FeltJudged,
@@ -12,7 +13,7 @@ import {
 } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
-import { frameOf, gearsOf, type StageElement } from "~/core/stages";
+import { frameOf, gearNames, type StageElement } from "~/core/stages";
 import { buttonClass } from "~/ui/button";
 import { RoundDial } from "~/ui/round-dial/round-dial";
 import { StateMark } from "~/ui/state-mark";
@@ -20,7 +21,6 @@ import { capital } from "../words/count";
 import { feltState, feltWords } from "../words/feel";
 import { placeOf, stageUnit } from "../words/quantity";
 import { FeelPane, feltMarks } from "./feel-pane";
-import { partingWay } from "./how-to-read";
 import { useJobScreen } from "./job-context";
 import { useOutline } from "./round-pane";
 import { doneWords } from "./stations";
@@ -43,7 +43,7 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
     const step = Math.max(1, Math.ceil(planned.length / firstPlaces));
     return planned.filter((_, i) => i % step === 0);
   }, [element, arcDeg]);
-  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [];
+  const gears = gearNames(element) ?? [];
   const gear = gears.find((name) => name === texts["method.gear"]) ?? gears[0] ?? null;
   const felt = readFelt(texts[`felt.${phase}`]);
   const method = feelMethods.find((known) => known === texts["felt.method"]) ?? "by hand";

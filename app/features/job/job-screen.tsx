@@ -1,6 +1,7 @@
 import { Check, Zap } from "lucide-react";
 import { type ReactNode, useCallback, useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
+import { sizeWords } from "~/app/features/kinds";
 import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
 import { stoodAdjuster } from "~/operations/build-entry";
@@ -13,7 +14,6 @@ import { InstrumentPanel } from "../practice/instrument-panel";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { Head, RoomSwitch } from "../shell/head";
 import { PersonMenu } from "../shell/person-menu";
-import { sizeWords } from "../words/quantity";
 import { clock } from "../words/times";
 import { GoingLive } from "./going-live";
 import { JobContext, type JobNow, pathOf } from "./job-context";

@@ -1,11 +1,10 @@
-import { type Frame, onBelt, type StageElement } from "~/core/stages";
+import { type Frame, onBelt } from "~/core/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
 import { MarkShape } from "~/ui/state-mark";
 import type { Spoken } from "../words/spoken";
 import type { RoundView } from "./round-view";
 
 type Props = {
-  element: StageElement;
   frame: Frame;
   limits: { lo: number; hi: number };
   view: RoundView | null;
@@ -21,7 +20,7 @@ const top = 60;
 const foot = 330;
 
 /** Parts that do not come round in one: the belts of a set side by side in their grooves, the places of a gap between its faces. */
-export function LevelPicture({ element, frame, limits, view, current, spoken, headline, label }: Props) {
+export function LevelPicture({ frame, limits, view, current, spoken, headline, label }: Props) {
   const columns = frame.belts > 1 ? frame.belts : frame.places;
   const columnOf = (place: number) => (frame.belts > 1 ? onBelt(frame, place).belt : place) - 1;
   const seen = view ? [view.now, ...(view.move ? [{ min: view.move.min, max: view.move.max }] : [])] : [];
@@ -52,7 +51,7 @@ export function LevelPicture({ element, frame, limits, view, current, spoken, he
       {Array.from({ length: columns }, (_, column) => (
         <Column
           key={column}
-          element={element}
+          faces={frame.belts === 1}
           x={middle(column)}
           width={step}
           now={current !== null && columnOf(current) === column}
@@ -85,14 +84,15 @@ export function LevelPicture({ element, frame, limits, view, current, spoken, he
 
 /** What stands under a column: a belt in its groove, or the face at that place. */
 function Column({
-  element,
+  faces,
   x,
   width: step,
   now,
   stand,
   name,
 }: {
-  element: StageElement;
+  /** Two faces of a gap; else a belt in its groove. */
+  faces: boolean;
   x: number;
   width: number;
   now: boolean;
@@ -103,7 +103,7 @@ function Column({
   const stroke = stand ? "stroke-copper" : now ? "stroke-now" : "stroke-ink";
   return (
     <g>
-      {element.kind === "gap" ? (
+      {faces ? (
         <path
           d={`M${x - half} ${foot + 8}H${x + half}V${foot + 34}H${x - half}ZM${x - half} ${foot + 52}H${x + half}V${foot + 78}H${x - half}Z`}
           className={`fill-ground ${stroke}`}

@@ -4,12 +4,13 @@ import { isOverdue } from "~/core/logbook";
 import { type Dimension, parseQuantity, type Refusal, type RefusalCode } from "~/core/quantity";
 import { typedRound } from "~/core/rounds";
 import {
-  gearsOf,
+  gearNames,
   type MeasuredQuantity,
   measuredQuantities,
   measuredUnit,
   type StageElement,
   spanOf,
+  switchGears,
   usualPitches,
   waysToMeasure,
 } from "~/core/stages";
@@ -124,7 +125,7 @@ export function methodOf(stage: Stage, texts: Record<string, string>, instrument
   const temperatureC = value("method.temperature", "temperature", "C", (c) =>
     c > -60 && c < 300 ? null : c < 0 ? "too-small" : "too-large",
   );
-  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [];
+  const gears = gearNames(element) ?? [];
   return {
     quantity,
     instrument: chosen ?? fallback,
@@ -199,7 +200,7 @@ export function MethodForm({
   const { element } = stage.geometry;
   const held = heldOf(element, method.quantity);
   const byIndicator = method.quantity === "circumferential-backlash";
-  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element) : [];
+  const gears = switchGears(element);
   const field = (name: string) => ({
     name,
     value: texts[name] ?? "",

@@ -1,4 +1,6 @@
 import { type ReactNode, type RefObject, useState } from "react";
+import { afterEachPart, beforeReading, nothingToAdjust, notRound } from "~/app/features/kinds";
+import { panesOf } from "~/app/features/kinds/panes";
 import { formatNumber } from "~/app/features/words/figure";
 import {
   centreChange,
@@ -9,7 +11,6 @@ import {
   unitOf,
   wholeSteps,
 } from "~/core/advice";
-import { bevelPair } from "~/core/bevels";
 import type { ClampNow } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { frameOf, judgedBy, leastPlaces } from "~/core/stages";
@@ -21,19 +22,17 @@ import { StateMark, stateWord } from "~/ui/state-mark";
 import { amountWords } from "../words/amount";
 import { capital } from "../words/count";
 import { placeOf, readIn, stageUnit } from "../words/quantity";
-import { lengthWords } from "../words/spoken";
 import { verdictState } from "../words/state";
 import { turnedWords } from "../words/turned";
 import { AlsoMoves } from "./also-moves";
 import { type ChosenStack, DrawerPane } from "./drawer-pane";
 import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
-import { beforeReading, freeTurnWords, nothingToAdjust, notRound, standWords } from "./how-to-read";
 import { Otherwise } from "./otherwise";
 import { RollerPane } from "./roller-pane";
 import type { RoundView } from "./round-view";
-import { SagPicture } from "./sag-picture";
 import { SlackByHand, slackIsSet } from "./slack-by-hand";
+import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
 type Props = {
@@ -61,6 +60,8 @@ type Props = {
   soButton?: RefObject<HTMLButtonElement | null>;
 };
 
+type Span = { min: number; max: number };
+
 /** A sentence with a number: where to stand the gear, which way, how much, what it will read then, how sure, and why. */
 export function MovePane(props: Props) {
   const { stage, instrument, view } = props;
@@ -80,9 +81,7 @@ export function MovePane(props: Props) {
           </p>
         )}
         <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
-        {element.kind === "chain" && unit.quantity === "sag" && (
-          <SagPicture chain={element} limits={stage.limits} now={null} then={null} />
-        )}
+        <ReadPicture stage={stage} now={null} then={null} />
         {stage.geometry.turnedBy !== "either" && (
           <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
         )}
@@ -141,14 +140,7 @@ export function MovePane(props: Props) {
         per={unit.per}
         label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
       />
-      {element.kind === "chain" && unit.quantity === "sag" && (
-        <SagPicture
-          chain={element}
-          limits={limits}
-          now={view.now}
-          then={move ? { min: move.min, max: move.max } : null}
-        />
-      )}
+      <ReadPicture stage={stage} now={view.now} then={move ? { min: move.min, max: move.max } : null} />
       {move && <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />}
       {move && <EaseFirst clamps={props.clamps} onEase={props.onEase} />}
       {move ? (
@@ -269,9 +261,7 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
                 : `${step.kind === "slacken" ? "Slacken" : "Push"} ${amountWords(step.amount, unit, adjuster.step, adjuster.means)}${step.kind === "push" ? ", then read again" : ""}.`}
             </li>
           ))}
-          {element.kind === "worm" && (
-            <li>After every part {freeTurnWords(element)}: it must run free, with no tight spot.</li>
-          )}
+          {afterEachPart(element) && <li>{afterEachPart(element)}</li>}
         </ol>
       )}
       <OtherMember stage={stage} amount={view.move.amount} />
@@ -279,20 +269,16 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
   );
 }
 
-/** On a bevel pair the same can be had by the shims of the other member, at another contact. */
+/** What is read, to scale, of a kind that shows it. */
+function ReadPicture({ stage, now, then }: { stage: Stage; now: Span | null; then: Span | null }) {
+  const { element } = stage.geometry;
+  return panesOf(element).read?.({ element, limits: stage.limits, now, then }) ?? null;
+}
+
+/** The same move by another part of the stage, where there is one. */
 function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
   const { element } = stage.geometry;
-  if (element.kind !== "bevel") return null;
-  const perAxial = bevelPair(element.bevel).backlashPerAxialMm;
-  const [own, other] = element.shimmed === "pinion" ? [0, 1] : [1, 0];
-  const way = (centreWay(stage, amount) * (perAxial[own] ?? 0)) / (perAxial[other] ?? 1);
-  return (
-    <p className="text-lg mt-2">
-      Or move the {other === 0 ? "pinion" : "gear"} {lengthWords(Math.abs(way), 2)} {way < 0 ? "into" : "out of"} the
-      mesh by its shims: the same backlash, with the contact shifted{" "}
-      {other === 0 ? "in height, between tip and root" : "along the teeth, between toe and heel"}.
-    </p>
-  );
+  return panesOf(element).otherMember?.({ stage, element, changeMm: centreWay(stage, amount) }) ?? null;
 }
 
 /** What the setting on the other side of the nearest one would read. */

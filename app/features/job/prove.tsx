@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { isKind, type RunOutcome, type RunWay, runOutcomes } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { gearsOf } from "~/core/stages";
+import { gearNames } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
@@ -27,7 +27,7 @@ export function Prove() {
   const { texts } = job.draft;
   const direction = directions.find((d) => d === texts["proof.direction"]) ?? "forwards";
   const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
-  const gears = gearNames(stage);
+  const gears = gearsToProve(stage);
   const gear = gears.find((name) => name === texts["proof.gear"]) ?? gears[0];
   const live = job.record.power?.state === "live";
   const way: RunWay = live ? "powered" : "by-hand";
@@ -166,8 +166,7 @@ export function Prove() {
 }
 
 /** The gears of a switchable stage; of any other one that has no name. */
-const gearNames = ({ geometry: { element } }: Stage): (string | undefined)[] =>
-  element.kind === "gear-pair" && element.gears ? gearsOf(element).map(({ name }) => name) : [undefined];
+const gearsToProve = ({ geometry: { element } }: Stage): (string | undefined)[] => gearNames(element) ?? [undefined];
 
 /** Gear by direction by speed: what is to be proved. */
 const cellsOf = (gears: readonly (string | undefined)[]) =>
@@ -178,7 +177,7 @@ function Runs() {
   const earlier = known.proofs.filter(isKind("proof"));
   const lastJob = earlier[0]?.jobId;
   const before = earlier.filter((entry) => entry.jobId === lastJob);
-  const cells = cellsOf(gearNames(stage));
+  const cells = cellsOf(gearsToProve(stage));
   const find = (runs: typeof job.record.proofs, { gear, direction, speed }: (typeof cells)[number]) =>
     runs.findLast(
       ({ body }) =>

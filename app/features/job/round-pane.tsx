@@ -1,11 +1,12 @@
 import { useMemo } from "react";
+import { drawnWords, tightWords } from "~/app/features/kinds";
 import type { PartOutline } from "~/core/drawing";
-import { frameOf, partOutline, placeCount, type StageElement } from "~/core/stages";
+import { frameOf, partOutline, placeCount } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { RoundDial } from "~/ui/round-dial/round-dial";
 import { stateWord } from "~/ui/state-mark";
-import { placeOf, readIn, stageUnit, tightWords } from "../words/quantity";
+import { placeOf, readIn, stageUnit } from "../words/quantity";
 import { LevelPicture } from "./level-picture";
 import type { RoundView } from "./round-view";
 
@@ -29,7 +30,7 @@ export function RoundPane({
   const part = useOutline(stage);
   const spoken = stageUnit(element);
   const { unit } = spoken;
-  const words = partWords(element);
+  const words = drawnWords(element, placeCount(frameOf(element)));
   const { lo, hi } = stage.limits;
   const headline = view ? readIn(element, instrument).range(view.now.min, view.now.max) : "no reading";
   const how = view?.judged.fit ? `${unit}, fitted` : unit;
@@ -37,10 +38,10 @@ export function RoundPane({
   const label = view
     ? `${words}, ${headline} ${how}, ${stateWord[view.state]}${view.standTooth ? `, ${tightWords(element).replace(/^the /, "")} at ${placeOf(element, view.standTooth)}` : ""}`
     : `${words}, nothing read yet`;
-  if (frame.belts > 1 || element.kind === "gap")
+  // Nothing comes round: places that stand side by side.
+  if (frame.word === "place" && !frame.wave)
     return (
       <LevelPicture
-        element={element}
         frame={frame}
         limits={{ lo, hi }}
         view={view}
@@ -74,24 +75,6 @@ export function RoundPane({
       label={label}
     />
   );
-}
-
-/** What is drawn, in words. */
-function partWords(element: StageElement): string {
-  const frame = frameOf(element);
-  switch (element.kind) {
-    case "gear-pair":
-    case "bevel":
-      return `Gear of ${frame.places} teeth`;
-    case "worm":
-      return `Wheel of ${frame.places} teeth`;
-    case "toothed-belt":
-      return `Pulley of ${frame.places} teeth`;
-    case "chain":
-      return `Chain of ${frame.places} links`;
-    default:
-      return `${placeCount(frame)} places`;
-  }
 }
 
 export function useOutline({ geometry: { element } }: Stage): PartOutline {

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
+import { sensitivityWords } from "~/app/features/kinds";
 import { judgedBy, type StageElement, sensitivityOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
-import { sensitivityWords } from "./sensitivity-words";
 
 const tan = (deg: number) => Math.tan((deg * Math.PI) / 180);
 const middle: Record<string, number> = {

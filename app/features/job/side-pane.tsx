@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { sideRemark } from "~/app/features/kinds";
 import { shownIn } from "~/core/practice";
 import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
 import { measuredUnit, type SideQuantity, sidesOf } from "~/core/stages";
@@ -74,7 +75,7 @@ export function SidePane({ stage }: { stage: Stage }) {
         </label>
         <p>
           {measuredWords[quantity].worth}
-          {sideRemark(stage, quantity)}
+          {sideRemark(stage.geometry.element, quantity)}
         </p>
         <p className="text-mid">
           {limits
@@ -143,12 +144,4 @@ export function SidePane({ stage }: { stage: Stage }) {
 export function limitWords(lo: number | null, hi: number | null, { unit, figure: f }: Spoken): string {
   if (lo !== null && hi !== null) return `${f(lo)} to ${f(hi)} ${unit}`;
   return lo === null ? `up to ${f(hi ?? 0)} ${unit}` : `at least ${f(lo)} ${unit}`;
-}
-
-function sideRemark({ geometry: { element } }: Stage, quantity: SideQuantity): string {
-  if (quantity === "end-float" && element.kind === "worm")
-    return " It feels like play of the mesh, and no mesh adjustment takes it away: it belongs to the worm's bearings.";
-  if (quantity === "end-float" && element.kind === "gear-pair" && element.pair.helixAngleDeg !== 0)
-    return " A helical gear pushes along its shaft, and to the other side when it turns back.";
-  return "";
 }

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import { slackMove, unitOf } from "~/core/advice";
 import type { Refusal, Result } from "~/core/quantity";
-import { isSteep, spanOf } from "~/core/stages";
+import { slackByHand } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -12,7 +12,7 @@ import { lengthWords } from "../words/spoken";
 
 /** Whether its slack is set by hand beside what it is judged by: a steep chain with something that takes it up. */
 export const slackIsSet = ({ geometry: { element }, adjuster: { adjuster } }: Stage): boolean =>
-  element.kind === "chain" && isSteep(element) && adjuster !== null && spanOf(element) !== null;
+  adjuster !== null && slackByHand(element) !== null;
 
 type Props = {
   stage: Stage;
@@ -29,18 +29,13 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { adjuster, geometry } = stage;
   const typed = texts["slack.movement"] ?? "";
-  if (geometry.element.kind !== "chain" || !adjuster.adjuster) return null;
-  const { centreDistanceMm } = geometry.element;
-  const spanMm = spanOf(geometry.element) ?? centreDistanceMm;
+  const run = slackByHand(geometry.element);
+  if (!run || !adjuster.adjuster) return null;
   const read = typed.trim() === "" ? null : parseAmount(typed, "mm");
   const sized: Result<{ movementMm: number }> | null =
     read && (read.ok ? { ok: true, value: { movementMm: Math.abs(read.value) } } : read);
   const found = sized?.ok
-    ? slackMove(
-        { spanMm, centreDistanceMm, movementMm: sized.value.movementMm, way: "steep" },
-        adjuster.adjuster,
-        adjuster.step,
-      )
+    ? slackMove({ ...run, movementMm: sized.value.movementMm, way: "steep" }, adjuster.adjuster, adjuster.step)
     : sized;
   const move = found?.ok ? found.value : null;
   const wrong = found && !found.ok ? found.refusal : refusal;
@@ -69,7 +64,7 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
       )}
       <Field
         label="Moves to and fro, in all"
-        hint={`mm; wanted about ${lengthWords(0.03 * spanMm, 0)}`}
+        hint={`mm; wanted about ${lengthWords(0.03 * run.spanMm, 0)}`}
         inputMode="decimal"
         autoComplete="off"
         value={typed}

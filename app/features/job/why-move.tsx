@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { notRound, sensitivityWords } from "~/app/features/kinds";
 import type { LearntResponse } from "~/core/advice";
 import { shownIn } from "~/core/practice";
 import { frameOf, strandRead } from "~/core/stages";
@@ -10,9 +11,8 @@ import { stageUnit } from "../words/quantity";
 import { responseWords } from "../words/response";
 import { lengthUnit, lengthWords } from "../words/spoken";
 import { BudgetPane } from "./budget-pane";
-import { notRound } from "./how-to-read";
 import type { RoundView } from "./round-view";
-import { sensitivityWords, wavesWords } from "./sensitivity-words";
+import { wavesWords } from "./waves-words";
 
 /** Why this move, in a sentence, and every number behind it with its formula and source. */
 export function WhyMove({

@@ -34,8 +34,11 @@ export const sizeWords = (element: StageElement): string => wordsOf(element).siz
 export const elementWords = (element: StageElement): string =>
   wordsOf(element).line(element, `${wordsOf(element).name} ${sizeWords(element)}`.trim());
 
+/** Of what its parts are made; empty: nobody said. */
+export const madeOf = (element: StageElement): string => wordsOf(element).madeOf(element);
+
 /** What the tight spot is called on a stage of this kind. */
-export const tightWords = (element: StageElement): string => wordsOf(element).tightSpot;
+export const tightWords = (element: StageElement): string => wordsOf(element).tightSpot(element);
 
 export const drawnWords = (element: StageElement, places: number): string => wordsOf(element).drawn(places);
 export const beforeReading = (element: StageElement): string => wordsOf(element).beforeReading(element);

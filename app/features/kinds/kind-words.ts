@@ -13,9 +13,12 @@ export type KindWords<K extends StageKind> = {
   size: (element: Elements[K]) => string;
   /** The stage in a line; `head` is its name with its size. */
   line: (element: Elements[K], head: string) => string;
+  /** Of what its parts are made; empty: nobody said. */
+  madeOf: (element: Elements[K]) => string;
   /** What the round is drawn in, with so many places. */
   drawn: (places: number) => string;
-  tightSpot: string;
+  /** What its tight spot is called. */
+  tightSpot: (element: Elements[K]) => string;
   /** What has to be done before a reading means anything. */
   beforeReading: (element: Elements[K]) => string;
   /** Where to stand the part while setting: `where` names the place. */

@@ -1,21 +1,21 @@
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { nothingToAdjust, tightWords } from "~/app/features/kinds";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
 import { hasClick } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { unitById } from "~/core/quantity";
-import { gearsOf } from "~/core/stages";
+import { switchGears } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
-import { nothingToAdjust } from "../job/how-to-read";
 import { methodInput, methodOf } from "../job/method-form";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { parseAmount, unitHint } from "../words/amount";
 import { readWords } from "../words/entry";
 import { feltWords } from "../words/feel";
-import { measuredWords, placeOf, stageUnit, tightWords } from "../words/quantity";
+import { measuredWords, placeOf, stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { noLocks, provisionalWords } from "../words/state";
 import { day } from "../words/times";
@@ -59,7 +59,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     () => methodOf(stage, { "method.gear": gear }, kit.instruments),
     [stage, kit.instruments, gear],
   );
-  const gears = element.kind === "gear-pair" && element.gears ? gearsOf(element) : [];
+  const gears = switchGears(element);
 
   const reading = (read: Read, phase: "as-found" | "check"): Record<string, unknown> =>
     way === "feel"

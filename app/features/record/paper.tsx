@@ -12,10 +12,11 @@ import {
   View,
 } from "@react-pdf/renderer";
 import type { ReactElement, ReactNode } from "react";
+import { elementWords } from "~/app/features/kinds";
 import { capital } from "~/app/features/words/count";
 import { entryWords, readWords } from "~/app/features/words/entry";
 import { feltWords } from "~/app/features/words/feel";
-import { elementWords, placeOf, stageUnit } from "~/app/features/words/quantity";
+import { placeOf, stageUnit } from "~/app/features/words/quantity";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day, recordedLater } from "~/app/features/words/times";
 import { feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";

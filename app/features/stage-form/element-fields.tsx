@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
+import { kindName } from "~/app/features/kinds";
 import { type StageKind, stageKinds } from "~/core/stages";
 import { capital } from "../words/count";
-import { kindWords } from "../words/quantity";
 import { ElementFigures } from "./element-figures";
 import { kindOf, readElement } from "./read-element";
 import { ChoiceField, LinesField, TextField, TickField, useForm } from "./text-field";
@@ -20,7 +20,7 @@ export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {
             name="kind"
             legend="It is a"
             usual="gear-pair"
-            options={stageKinds.map((value) => ({ value, label: kindWords[value] }))}
+            options={stageKinds.map((value) => ({ value, label: kindName(value) }))}
           />
         )}
         <Fields />
@@ -331,4 +331,4 @@ export const fieldsOf: Record<StageKind, () => ReactNode> = {
 };
 
 /** "Worm and wheel", for headings. */
-export const kindTitle = (kind: StageKind): string => capital(kindWords[kind]);
+export const kindTitle = (kind: StageKind): string => capital(kindName(kind));

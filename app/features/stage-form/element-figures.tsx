@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { elementWords } from "~/app/features/kinds";
 import { formatNumber } from "~/app/features/words/figure";
 import { beltDrive } from "~/core/belts";
 import { bevelPair } from "~/core/bevels";
@@ -9,7 +10,6 @@ import { checkElement, gearsOf, isBelt, ratiosOf, type StageElement, spanOf, sta
 import { wormEfficiency, wormPair } from "~/core/worms";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { ThrustPane } from "../stage/thrust-pane";
-import { elementWords } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { unwiseWords } from "../words/unwise";
 import type { Read } from "./reader";

@@ -1,10 +1,9 @@
 import { Link } from "react-router";
+import { nothingToAdjust, sensitivityWords } from "~/app/features/kinds";
 import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
 import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Fold } from "~/ui/fold";
-import { nothingToAdjust } from "../job/how-to-read";
-import { sensitivityWords } from "../job/sensitivity-words";
 import { amountWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
 import { responseWords } from "../words/response";

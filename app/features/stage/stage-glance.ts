@@ -1,3 +1,4 @@
+import { sizeWords } from "~/app/features/kinds";
 import type { Machine } from "~/data/queries/machines";
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
@@ -5,7 +6,7 @@ import { type MarkState, stateWord } from "~/ui/state-mark";
 import { readWords } from "../words/entry";
 import { feltWords } from "../words/feel";
 import { inUnitsOf } from "../words/figure";
-import { sizeWords, stageUnit } from "../words/quantity";
+import { stageUnit } from "../words/quantity";
 
 /** A stage as a list shows it, in words: no more of it travels. */
 export type StageGlance = {

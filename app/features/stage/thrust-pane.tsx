@@ -1,8 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { type StageElement, type Thrust, thrustsOf, wormFriction } from "~/core/stages";
-
-const memberWords = (element: StageElement, member: 0 | 1): string =>
-  element.kind === "worm" ? (member === 0 ? "worm" : "wheel") : member === 0 ? "pinion" : "gear";
+import { type StageElement, type Thrust, thrustsOf } from "~/core/stages";
+import { thrustWords } from "../kinds";
 
 const wayWords: Record<Thrust["way"], string> = {
   "away-from-drive": "away from the end at which the first member is driven",
@@ -16,24 +14,23 @@ const wayWords: Record<Thrust["way"], string> = {
 /** Which way each member pushes along its shaft, by the way the first turns; nothing for what does not push. */
 export function ThrustPane({ element, forceN = null }: { element: StageElement; forceN?: number | null }) {
   const thrusts = thrustsOf(element);
-  if (thrusts.length === 0) return null;
-  const from = element.kind === "bevel" ? "seen from its back" : "seen from where it is driven";
+  const words = thrustWords(element);
+  if (thrusts.length === 0 || !words) return null;
+  const member = (of: 0 | 1) => (of === 0 ? words.driver : words.driven);
   return (
     <section aria-label="Axial thrust" className="mt-3">
       <p className="font-bold">
-        Axial thrust, the {memberWords(element, 0)} driving
-        <span className="font-normal text-mid">
-          , {element.kind === "worm" ? `with a friction of ${wormFriction} (common practice)` : "without friction"}
-        </span>
+        Axial thrust, the {words.driver} driving
+        <span className="font-normal text-mid">, {words.friction}</span>
       </p>
       {(["clockwise", "counter-clockwise"] as const).map((turning) => (
         <p key={turning} className="mt-1">
-          <b>{turning === "clockwise" ? "Clockwise" : "Counter-clockwise"}</b>, {from}:{" "}
+          <b>{turning === "clockwise" ? "Clockwise" : "Counter-clockwise"}</b>, {words.seen}:{" "}
           {thrusts
             .filter((thrust) => thrust.turning === turning)
             .map(
               (thrust) =>
-                `${memberWords(element, thrust.member)} ${wayWords[thrust.way]}, ${forceN === null ? `${formatNumber(100 * thrust.perTangential, 0)} % of the force on the teeth` : `${formatNumber(forceN * thrust.perTangential, 0)} N`}`,
+                `${member(thrust.member)} ${wayWords[thrust.way]}, ${forceN === null ? `${formatNumber(100 * thrust.perTangential, 0)} % of the force on the teeth` : `${formatNumber(forceN * thrust.perTangential, 0)} N`}`,
             )
             .join("; ")}
           .

@@ -1,4 +1,5 @@
 import { gearPair, gearsToMake, type SwapGear, type SwapQuestion } from "~/core/gears";
+import { asGearPair } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import type { StoreItem } from "~/data/queries/store";
 import { Reader, type Texts } from "../stage-form/reader";
@@ -28,11 +29,11 @@ const usualRange = 12;
 
 /** What is searched, from the form; or what is wrong in it. Of a stage without gears there is none. */
 export function swapQuestion(stage: Stage, stock: readonly StoreItem[], texts: Texts) {
-  const { element } = stage.geometry;
-  if (element.kind !== "gear-pair") return null;
+  const element = asGearPair(stage.geometry.element);
+  if (!element) return null;
+  const { pair } = element;
   const read = new Reader(texts);
   const made = texts.from === "range";
-  const { pair } = element;
   const exact = gearPair(pair);
   const centreDistanceMm = pair.centreDistanceMm ?? (exact.ok ? exact.value.centreDistanceMm : 0);
   const [least, most] = [Math.min(...pair.teeth), Math.max(...pair.teeth)];

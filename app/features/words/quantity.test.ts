@@ -1,7 +1,8 @@
 import { expect, test } from "vitest";
+import { elementWords, sizeWords, tightWords } from "~/app/features/kinds";
 import { frameOf } from "~/core/stages";
 import { everyKind, vBelt } from "~/tests/elements";
-import { elementWords, placeWords, readIn, sizeWords, stageUnit, tightWords } from "./quantity";
+import { placeWords, readIn, stageUnit } from "./quantity";
 
 test("every kind of stage in a line, with what tells it from another of its kind", () => {
   expect(everyKind.map(elementWords)).toEqual([

@@ -1,4 +1,3 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { decimalsFor } from "~/core/quantity";
 import {
   type Frame,
@@ -10,22 +9,10 @@ import {
   onBelt,
   type SideQuantity,
   type StageElement,
-  type StageKind,
   sideUnit,
 } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import { type Spoken, spoken } from "./spoken";
-
-export const kindWords: Record<StageKind, string> = {
-  "gear-pair": "gear pair",
-  worm: "worm and wheel",
-  bevel: "bevel pair",
-  planetary: "planetary set",
-  "toothed-belt": "toothed belt",
-  "v-belt": "V-belt",
-  chain: "roller chain",
-  gap: "gap",
-};
 
 export const judgedWords: Record<JudgedQuantity, string> = {
   backlash: "backlash",
@@ -134,72 +121,3 @@ export function placeWords(frame: Frame, place: number): string {
   return frame.belts > 1 ? `belt ${belt}, place ${on}` : `${frame.word} ${on}`;
 }
 export const placeOf = (element: StageElement, place: number): string => placeWords(frameOf(element), place);
-
-/** What the tight spot is called on a stage of this kind. */
-export function tightWords(element: StageElement): string {
-  switch (judgedBy(element)) {
-    case "tension":
-      return "the tightest place";
-    case "sag":
-      return "the tightest place of the chain";
-    case "gap":
-      return "the narrowest place";
-    default:
-      return "the tight spot";
-  }
-}
-
-/** Teeth or diameters, as they stand beside a stage's name. */
-export const sizeWords = (element: StageElement): string => {
-  switch (element.kind) {
-    case "gear-pair":
-      return element.pair.teeth.join(" : ");
-    case "worm":
-      return `${element.worm.wormStarts} : ${element.worm.wheelTeeth}`;
-    case "bevel":
-      return element.bevel.teeth.join(" : ");
-    case "planetary":
-      return [element.set.sun, ...element.set.planet, ...element.set.ring].join(" / ");
-    case "toothed-belt":
-    case "chain":
-      return element.teeth.join(" : ");
-    case "v-belt":
-      return element.pitchDiameterMm.map((d) => `⌀${formatNumber(d, 0)}`).join(" : ");
-    case "gap":
-      return "";
-  }
-};
-
-/** The stage in a line: "toothed belt 20 : 60, pitch 5 mm, 120 teeth". */
-export function elementWords(element: StageElement): string {
-  const f = (value: number, digits = 3) =>
-    formatNumber(value, digits)
-      .replace(/(\.\d*?)0+$/, "$1")
-      .replace(/\.$/, "");
-  const head = `${kindWords[element.kind]} ${sizeWords(element)}`.trim();
-  switch (element.kind) {
-    case "gear-pair": {
-      const helix = element.pair.helixAngleDeg;
-      const slant = helix === 0 ? "" : `, helix ${f(Math.abs(helix), 1)}° ${helix > 0 ? "right" : "left"}`;
-      return `${head}, module ${f(element.pair.moduleMm)}${slant}${element.pair.internal ? ", internal" : ""}${element.gears ? `, ${element.gears.length + 1} gears` : ""}`;
-    }
-    case "worm":
-      return `${head}, axial module ${f(element.worm.axialModuleMm)}, ${element.hand}-hand`;
-    case "bevel":
-      return `${head}, module ${f(element.bevel.moduleMm)}, shafts at ${f(element.bevel.shaftAngleDeg, 1)}°`;
-    case "planetary":
-      return `${head}, ${element.set.planets} planets`;
-    case "toothed-belt":
-      return `${head}, pitch ${f(element.pitchMm)} mm, ${element.beltTeeth} teeth`;
-    case "v-belt":
-      return `${element.belts > 1 ? `${element.belts} ${head.replace("belt", "belts")}` : head}, ${f(element.lengthMm, 0)} mm long`;
-    case "chain":
-      return `${head}, pitch ${f(element.pitchMm)} mm, ${element.links} links`;
-    case "gap":
-      return {
-        "end-float": "end float",
-        "pinion-clearance": "pinion clearance",
-        "running-clearance": "running clearance",
-      }[element.what];
-  }
-}

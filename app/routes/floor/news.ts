@@ -1,4 +1,4 @@
-import { notRound } from "~/app/features/job/how-to-read";
+import { notRound } from "~/app/features/kinds";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
 import { feltWords } from "~/app/features/words/feel";

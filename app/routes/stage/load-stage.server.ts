@@ -2,9 +2,8 @@ import { data } from "react-router";
 import { learnStage } from "~/app/features/job/learn-stage";
 import { readerOf, writeFor } from "~/app/features/words/figure";
 import { isId } from "~/app/session/is-id";
-import { wearLimitOf } from "~/core/chains";
 import { isKind, meterOf, pastMoves, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
-import { judgedBy } from "~/core/stages";
+import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
 import { readingsOf, stageHistory, usageReadings } from "~/data/queries/entries";
 import { instrumentById } from "~/data/queries/instruments";
@@ -23,11 +22,12 @@ const meterReadings = 400;
 /** Rounds and moves that the adjuster's response is learnt from. */
 const learntFrom = { rounds: 12, moves: 20 };
 
-/** Of a chain: what its limits say, or what its sprockets do. */
-function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number {
+/** Elongation at which it is worn out: what its limits say, or what its sprockets do; null for what does not wear so. */
+function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number | null {
+  const worn = wearLimitOf(element);
+  if (worn === null) return null;
   if (judgedBy(element) === "elongation") return limits.hi;
-  const given = sideLimits.find(({ quantity }) => quantity === "elongation")?.hi;
-  return given ?? (element.kind === "chain" ? wearLimitOf(element.teeth) : 3);
+  return sideLimits.find(({ quantity }) => quantity === "elongation")?.hi ?? worn;
 }
 
 const noSuchStage = () => data({ code: "no-such-stage" }, { status: 404 });
@@ -50,7 +50,7 @@ export async function loadStage(
   const voided = voidedBy(history);
   const counting = history.filter((entry) => !voided.has(entry.id));
   const { list, thin, full } = twoRounds(counting, asked);
-  const isChain = stage.geometry.element.kind === "chain";
+  const worn = wearLimit(stage);
   const read = [
     ...counting.filter(isKind("round")).slice(-learntFrom.rounds),
     ...partsOf(counting, thin),
@@ -61,7 +61,7 @@ export async function loadStage(
     movedBeforeJob(pool, [stage.adjuster.id], null),
     openPointsOf(pool, [machine.id]),
     openJobs(pool, [machine.id]),
-    asked.axis === "usage" || isChain ? usageReadings(pool, machine.id, meterReadings) : [],
+    asked.axis === "usage" || worn !== null ? usageReadings(pool, machine.id, meterReadings) : [],
   ]);
   for (const round of read) round.readings = readings.get(round.id) ?? [];
   const moves = pastMoves(history, stage.adjuster.id, moved.get(stage.adjuster.id) ?? 0);
@@ -74,7 +74,7 @@ export async function loadStage(
     standing: standings[0] ?? null,
     trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, asked.axis, meter),
     axis: asked.axis,
-    wear: isChain ? wearLeft(counting, wearLimit(stage), meter) : null,
+    wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {
       choices: list.map((round) => roundChoice(round, person.timeZone)),
       thin: withAllReadings(counting, thin),

@@ -2,6 +2,8 @@ import { useRef } from "react";
 import { data, Link } from "react-router";
 import { StageDrawing } from "~/app/features/drawing/stage-drawing";
 import { SavePicture } from "~/app/features/export/save-picture";
+import { elementWords, kindName, madeOf, sizeWords } from "~/app/features/kinds";
+import { panesOf } from "~/app/features/kinds/panes";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
@@ -15,7 +17,7 @@ import { WearPane } from "~/app/features/stage/wear-pane";
 import { TrendPane } from "~/app/features/trend/trend-pane";
 import { capital } from "~/app/features/words/count";
 import { formatNumber } from "~/app/features/words/figure";
-import { elementWords, kindWords, sizeWords, stageUnit } from "~/app/features/words/quantity";
+import { stageUnit } from "~/app/features/words/quantity";
 import { clockOrDay } from "~/app/features/words/times";
 import { turnedWords } from "~/app/features/words/turned";
 import { unwiseWords } from "~/app/features/words/unwise";
@@ -67,7 +69,6 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
   const drawing = useRef<HTMLDivElement>(null);
   const checked = checkElement(element);
   const warnings = checked.ok ? checked.value : [];
-  const materials = element.kind === "gear-pair" ? element.parts.materials?.filter(Boolean) : undefined;
   return (
     <>
       <PlaceHead />
@@ -127,7 +128,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">
                 <h2 id="geometry" className="text-xl font-bold">
-                  {capital(kindWords[element.kind])}
+                  {capital(kindName(element.kind))}
                 </h2>
                 {loaderData.mayEdit && <Link to={`/stages/${stage.id}/geometry`}>Revise the geometry</Link>}
               </div>
@@ -140,8 +141,8 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               </div>
               <p className="mt-2">
                 {capital(elementWords(element))}
-                {materials && materials.length > 0 && `, ${materials.join(" and ")}`}.{" "}
-                {stage.geometry.clamps.points.length} clamps {stage.geometry.clamps.size}.
+                {madeOf(element) && `, ${madeOf(element)}`}. {stage.geometry.clamps.points.length} clamps{" "}
+                {stage.geometry.clamps.size}.
                 {arcDeg && ` Turns only from ${formatNumber(arcDeg[0], 0)}° to ${formatNumber(arcDeg[1], 0)}°.`}{" "}
                 {turnedWords[turnedBy]} Revision {stage.geometry.revision}.
               </p>
@@ -152,7 +153,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                   </li>
                 ))}
               </ul>
-              {element.kind === "gear-pair" && (
+              {panesOf(element).swaps && (
                 <p className="mt-2">
                   <Link to={`/stages/${stage.id}/swap`} className={buttonClass("quiet")}>
                     Other gears in this place

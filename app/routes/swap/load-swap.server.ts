@@ -1,5 +1,6 @@
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
+import { asGearPair } from "~/core/stages";
 import { machineById } from "~/data/queries/machines";
 import { machineOfStage, stageById } from "~/data/queries/stages";
 import { itemsOfKinds } from "~/data/queries/store";
@@ -14,8 +15,7 @@ export async function loadSwap({ pool, person }: Context, stageId: string) {
   const [stage, machine] = machineId
     ? await Promise.all([stageById(pool, stageId), machineById(pool, person.workshopId, machineId)])
     : [null, null];
-  if (!stage || !machine || stage.geometry.element.kind !== "gear-pair")
-    throw data({ code: "no-such-stage" }, { status: 404 });
+  if (!stage || !machine || !asGearPair(stage.geometry.element)) throw data({ code: "no-such-stage" }, { status: 404 });
   const [stock, kept] = await Promise.all([
     itemsOfKinds(pool, person.workshopId, ["gear"], mostGears),
     optionsOfStage(pool, stage.id),

@@ -12,6 +12,7 @@ import { lengthWords, spoken } from "~/app/features/words/spoken";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { gearPair, type SwapAnswer } from "~/core/gears";
+import { asGearPair } from "~/core/stages";
 import { mayWork } from "~/operations/context";
 import { dropOption, keepOption } from "~/operations/swap";
 import { Choice, Tick } from "~/ui/field";
@@ -53,7 +54,8 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
   const asked = swapQuestion(stage, stock, texts);
   const search = useWorker<SwapAnswer>(start, asked?.value?.question ?? null);
   const { element } = stage.geometry;
-  const present = element.kind === "gear-pair" ? gearPair(element.pair) : null;
+  const pair = asGearPair(element)?.pair;
+  const present = pair && gearPair(pair);
   return (
     <>
       <PlaceHead />
@@ -67,10 +69,9 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
           <h1 className="text-3xl font-bold">
             {asked?.value ? swapNews(search.answer) : "What is looked for is not clear yet"}
           </h1>
-          {present?.ok && element.kind === "gear-pair" && (
+          {pair && present?.ok && (
             <p className="text-lg">
-              Now <b className="figure">{element.pair.teeth.join(" : ")}</b>, module{" "}
-              {formatNumber(element.pair.moduleMm, 3)}, at{" "}
+              Now <b className="figure">{pair.teeth.join(" : ")}</b>, module {formatNumber(pair.moduleMm, 3)}, at{" "}
               <span className="figure">{lengthWords(present.value.centreDistanceMm, 2)}</span>; wanted is a backlash of{" "}
               <span className="figure">
                 {spoken("mm", 2).range(stage.limits.lo, stage.limits.hi)} {spoken("mm", 2).unit}

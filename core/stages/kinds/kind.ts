@@ -42,6 +42,10 @@ export type Kind<K extends StageKind> = {
   teeth: (element: Elements[K]) => readonly [number, number] | null;
   /** The free span that is read; null: it has none. */
   spanMm: (element: Elements[K]) => number | null;
+  /** Slack that is set by hand beside what it is judged by; null: none is. */
+  slackByHand: (element: Elements[K]) => { spanMm: number; centreDistanceMm: number } | null;
+  /** Elongation at which it is worn out, per cent, where its limits say nothing; null: it does not wear so. */
+  wearLimit: (element: Elements[K]) => number | null;
   check: (element: Elements[K]) => Result<Unwise[]>;
   recommend: (element: Elements[K], asked: AskedFor) => Recommended | null;
   recommendSide: (element: Elements[K], quantity: SideQuantity, asked: AskedFor) => Recommended | null;

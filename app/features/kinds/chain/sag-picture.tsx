@@ -1,5 +1,5 @@
+import { lengthWords, spoken } from "~/app/features/words/spoken";
 import { type ChainElement, runDiameters, spanOf } from "~/core/stages";
-import { lengthWords, spoken } from "../words/spoken";
 
 type Span = { min: number; max: number };
 

@@ -10,13 +10,16 @@ export const chain: KindWords<"chain"> = {
   size: ({ teeth }) => teeth.join(" : "),
   line: ({ pitchMm, links }, head) => `${head}, pitch ${f(pitchMm)} mm, ${links} links`,
   drawn: (places) => `Chain of ${places} links`,
-  tightSpot: tightSpotOf.chain,
+  tightSpot: (element) => (isSteep(element) ? tightSpotOf.mesh : tightSpotOf.chain),
   beforeReading: (element) =>
     isSteep(element)
       ? "A steep run has no rule for its sag: it is judged by its wear. Measure over counted pitches under a light pull. Secure the load and both ends before a joint is opened."
       : "Pull one strand tight. Either read how far the other hangs from the straight line, or move it up and down in its middle and read the whole way; say which. Go round the whole chain and look for its tightest place.",
-  stand: (where) =>
-    <>Bring {where}, {tightSpotOf.chain}, to the middle of the slack span. </>,
+  stand: (where) => (
+    <>
+      Bring {where}, {tightSpotOf.chain}, to the middle of the slack span.{" "}
+    </>
+  ),
   parting: (_, way) => (way === "apart" ? "Part them" : "Bring them together"),
   notRound: () => "the chain is worn unevenly",
   nothingToAdjust:
@@ -29,6 +32,7 @@ export const chain: KindWords<"chain"> = {
     return `${slope}, L ${lengthWords(spanOf(element) ?? 0, 0)}: ${formatNumber(sensitivity, 2)} ${length} of ${hangs ? "sag" : "half the movement"} for each ${length}, now; the slack goes as its square (Machinery's Handbook${hangs ? "" : "; by hand a triangle, 2y²/L"})`;
   },
   waves: () => null,
+  madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
   thrust: null,

@@ -12,15 +12,20 @@ export const gap: KindWords<"gap"> = {
   size: () => "",
   line: ({ what }) => whatWords[what],
   drawn: (places) => `${places} places`,
-  tightSpot: tightSpotOf.gap,
+  tightSpot: () => tightSpotOf.gap,
   beforeReading: () =>
     "Take the play out towards the same side each time, then feel for an even drag. With a pin or feeler, the largest that goes in by hand counts.",
-  stand: (where) => <>At {where}, {tightSpotOf.gap}. </>,
+  stand: (where) => (
+    <>
+      At {where}, {tightSpotOf.gap}.{" "}
+    </>
+  ),
   parting: (_, way) => (way === "apart" ? "Part them" : "Bring them together"),
   notRound: () => "the faces are not parallel",
   nothingToAdjust: "This stage has nothing to adjust.",
   sensitivity: perUnitWords,
   waves: () => null,
+  madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
   thrust: null,

@@ -13,11 +13,11 @@ export const gearPair: KindWords<"gear-pair"> = {
     const slant = helix === 0 ? "" : `, helix ${f(Math.abs(helix), 1)}° ${helix > 0 ? "right" : "left"}`;
     return `${head}, module ${f(pair.moduleMm)}${slant}${pair.internal ? ", internal" : ""}${gears ? `, ${gears.length + 1} gears` : ""}`;
   },
+  madeOf: ({ parts }) => parts.materials?.filter(Boolean).join(" and ") ?? "",
   beforeReading: ({ pair }) =>
     `Rock the shafts in their bearings first: play there makes every reading a lie. Read with the clamps at full torque.${pair.helixAngleDeg === 0 ? "" : " Helical gears push along their shafts: read the end float both ways, apart from this."}`,
   // Inside a ring the centres go the other way.
-  parting: ({ pair }, way) =>
-    pair.internal !== (way === "apart") ? "Part the centres" : "Bring the centres together",
+  parting: ({ pair }, way) => (pair.internal !== (way === "apart") ? "Part the centres" : "Bring the centres together"),
   sensitivity: ({ pair }, sensitivity) => {
     const mesh = meshOf(pair);
     const angle = mesh.ok ? mesh.value.workingPressureAngleDeg : 20;
@@ -28,9 +28,7 @@ export const gearPair: KindWords<"gear-pair"> = {
     const mesh = meshOf(pair);
     const slope = mesh.ok ? Math.abs(mesh.value.backlashPerCentreMm) : 1;
     const off = (amplitude: number) => lengthWords(amplitude / slope, 3);
-    const pinion = harmonics.pinion
-      ? `, pinion ${off(harmonics.pinion.amplitude)}`
-      : "; pinion not to be told apart";
+    const pinion = harmonics.pinion ? `, pinion ${off(harmonics.pinion.amplitude)}` : "; pinion not to be told apart";
     return `gear ${off(harmonics.gear.amplitude)} off centre${pinion}; rest ${lengthWords(residual, 3)}`;
   },
   side: ({ pair }, quantity) =>

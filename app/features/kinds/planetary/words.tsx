@@ -1,5 +1,5 @@
-import { tightSpotOf } from "../kind-words";
 import type { KindWords } from "../kind-words";
+import { tightSpotOf } from "../kind-words";
 import { perUnitWords } from "../runs/words";
 
 export const planetary: KindWords<"planetary"> = {
@@ -7,16 +7,20 @@ export const planetary: KindWords<"planetary"> = {
   size: ({ set }) => [set.sun, ...set.planet, ...set.ring].join(" / "),
   line: ({ set }, head) => `${head}, ${set.planets} planets`,
   drawn: (places) => `${places} places`,
-  tightSpot: tightSpotOf.mesh,
+  tightSpot: () => tightSpotOf.mesh,
   beforeReading: () =>
     "Hold the input still and turn the output both ways: what is felt is the play of both meshes and of the planets' bearings. The output may run free when the set is opened.",
-  stand: (where) => <>At {where}, {tightSpotOf.mesh}. </>,
+  stand: (where) => (
+    <>
+      At {where}, {tightSpotOf.mesh}.{" "}
+    </>
+  ),
   parting: (_, way) => (way === "apart" ? "Part them" : "Bring them together"),
   notRound: () => "the carrier is not round",
-  nothingToAdjust:
-    "Nothing on a planetary set can be adjusted: its play is made by teeth, planet bearings and pins.",
+  nothingToAdjust: "Nothing on a planetary set can be adjusted: its play is made by teeth, planet bearings and pins.",
   sensitivity: perUnitWords,
   waves: () => null,
+  madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
   thrust: null,

@@ -26,12 +26,17 @@ export function beltSensitivityWords(element: BeltElement, sensitivity: number):
 
 /** What toothed and V-belts have in common. */
 export const beltWords = {
-  tightSpot: tightSpotOf.belt,
-  stand: (where: ReactNode) => <>Stand it at {where}, {tightSpotOf.belt}. </>,
+  tightSpot: () => tightSpotOf.belt,
+  stand: (where: ReactNode) => (
+    <>
+      Stand it at {where}, {tightSpotOf.belt}.{" "}
+    </>
+  ),
   parting: (_: unknown, way: "apart" | "together") => (way === "apart" ? "Part them" : "Bring them together"),
   nothingToAdjust: "This stage has nothing to adjust.",
   sensitivity: beltSensitivityWords,
   waves: () => null,
+  madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
   thrust: null,

@@ -44,6 +44,8 @@ export const bevel: Kind<"bevel"> = {
   rockedWheel: gearOf,
   teeth: (element) => element.bevel.teeth,
   spanMm: () => null,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: (element) => accept(unwiseBevel(element.bevel)),
   recommend: ({ bevel: { moduleMm: m } }) => {
     const lo = Math.max(0.05, 0.03 * m);

@@ -1,4 +1,4 @@
-import { type StrandShape, sprocketOutlines } from "../../../chains";
+import { type StrandShape, sprocketOutlines, wearLimitOf } from "../../../chains";
 import { type PartOutline, polar } from "../../../drawing";
 import { accept } from "../../../quantity";
 import { oneTurn } from "../../frame";
@@ -56,6 +56,12 @@ export const chain: Kind<"chain"> = {
   rockedWheel: null,
   teeth: () => null,
   spanMm,
+  // The rule for sag does not hold on a steep run; its slack is set all the same.
+  slackByHand: (element) => {
+    const span = isSteep(element) ? spanMm(element) : null;
+    return span === null ? null : { spanMm: span, centreDistanceMm: element.centreDistanceMm };
+  },
+  wearLimit: ({ teeth }) => wearLimitOf(teeth),
   check: checkChain,
   recommend: (element) => recommendSag(element, isSteep(element)),
   recommendSide: recommendBesideChain,

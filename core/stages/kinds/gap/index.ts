@@ -24,6 +24,8 @@ export const gap: Kind<"gap"> = {
   rockedWheel: null,
   teeth: () => null,
   spanMm: () => null,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: () => accept([]),
   recommend: ({ what }, asked) => {
     switch (what) {

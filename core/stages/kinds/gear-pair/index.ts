@@ -45,6 +45,8 @@ export const gearPair: Kind<"gear-pair"> = {
   rockedWheel: rockedGear,
   teeth: ({ pair }) => pair.teeth,
   spanMm: () => null,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: checkGears,
   // The standard's own: recommendBacklash in limits/.
   recommend: () => null,

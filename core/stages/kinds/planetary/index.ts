@@ -39,6 +39,8 @@ export const planetary: Kind<"planetary"> = {
   rockedWheel: null,
   teeth: () => null,
   spanMm: () => null,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: checkSet,
   recommend: () => null,
   recommendSide: (_, quantity, asked) =>

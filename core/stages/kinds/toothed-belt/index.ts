@@ -38,6 +38,8 @@ export const toothedBelt: Kind<"toothed-belt"> = {
   rockedWheel: null,
   teeth: () => null,
   spanMm,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: (element) =>
     checkBelt(element, element.beltTeeth * element.pitchMm, "beltTeeth", (wrapDeg) => {
       const teeth = Math.floor((Math.min(...element.teeth) * wrapDeg) / 360 + 1e-9);

@@ -39,6 +39,8 @@ export const vBelt: Kind<"v-belt"> = {
   rockedWheel: null,
   teeth: () => null,
   spanMm,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: (element) => checkBelt(element, element.lengthMm, "lengthMm", littleWrap),
   recommend,
   recommendSide: (element, quantity, asked) =>

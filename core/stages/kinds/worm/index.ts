@@ -39,6 +39,8 @@ export const worm: Kind<"worm"> = {
   rockedWheel: wheelOf,
   teeth: (element) => [element.worm.wormStarts, element.worm.wheelTeeth],
   spanMm: () => null,
+  slackByHand: () => null,
+  wearLimit: () => null,
   check: (element) => accept(unwiseWorm(element.worm)),
   recommend: ({ worm: { axialModuleMm: m } }) => ({
     lo: roundedUp(0.04 * m, 0.01),
