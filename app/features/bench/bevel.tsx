@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { BevelPair } from "~/core/bevels";
-import { fieldsOf } from "../stage-form/element-fields";
+import { bevel as form } from "../kinds/bevel/form";
+import { readKind } from "../kinds/kind-form";
 import { ElementFigures } from "../stage-form/element-figures";
-import { readElement } from "../stage-form/read-element";
 import { benchTool } from "./bench-tool";
 
 export const bevel = benchTool<BevelPair>({
@@ -10,14 +10,12 @@ export const bevel = benchTool<BevelPair>({
   name: "What does a shim do to these bevels?",
   question: "Pitch cones of a bevel pair, and the backlash that shims behind either member give",
   example: { z1: "20", z2: "30", pitch: "2.5", face: "14" },
-  Fields: fieldsOf.bevel,
+  Fields: form.Fields,
   read: (texts) => {
-    const read = readElement({ ...texts, kind: "bevel" });
-    return read.value?.kind === "bevel"
-      ? { input: read.value.bevel, problems: null }
-      : { input: null, problems: read.problems ?? {} };
+    const read = readKind(form, texts);
+    return read.value ? { input: read.value.bevel, problems: null } : { input: null, problems: read.problems };
   },
   say: ({ backlashPerAxialMm: [pinion, gear] }) =>
     `A tenth of shim: ${formatNumber(gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(pinion / 10, 3)} behind the pinion`,
-  View: ({ texts }) => <ElementFigures read={readElement({ ...texts, kind: "bevel" })} />,
+  View: ({ texts }) => <ElementFigures read={readKind(form, texts)} />,
 });

@@ -1,7 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { GearPair, PairGeometry } from "~/core/gears";
+import { gearPair as form } from "../kinds/gear-pair/form";
+import { readKind } from "../kinds/kind-form";
 import { ElementFigures } from "../stage-form/element-figures";
-import { readElement } from "../stage-form/read-element";
 import type { Read, Texts } from "../stage-form/reader";
 import { TextField, TickField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
@@ -9,8 +10,8 @@ import { benchTool } from "./bench-tool";
 /** A pair from its texts; the centre distance may be left out here. */
 function pairOf(texts: Texts): Read<PairGeometry> {
   const given = Boolean(texts.centres?.trim());
-  const read = readElement({ ...texts, kind: "gear-pair", ...(given ? {} : { centres: "1" }) });
-  if (read.value?.kind !== "gear-pair") return { value: null, problems: read.problems ?? {} };
+  const read = readKind(form, { ...texts, ...(given ? {} : { centres: "1" }) });
+  if (!read.value) return read;
   const { centreDistanceMm, ...rest } = read.value.pair;
   return { value: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
 }

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { stageShapes } from "~/core/stages";
 import { StageDrawing } from "../drawing/stage-drawing";
-import { fieldsOf } from "../stage-form/element-fields";
-import { readElement } from "../stage-form/read-element";
+import { readKind } from "../kinds/kind-form";
+import { planetary as form } from "../kinds/planetary/form";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
@@ -21,12 +21,10 @@ export const planetary = benchTool<Output>({
   name: "Does this planetary set go together?",
   question: "Ratio, assembly, room between the planets, common axis and clocking of a simple or a stepped set",
   example: { sun: "18", planetA: "27", ring1: "72", planets: "3", pitch: "1.5" },
-  Fields: fieldsOf.planetary,
+  Fields: form.Fields,
   read: (texts) => {
-    const read = readElement({ ...texts, kind: "planetary" });
-    return read.value?.kind === "planetary"
-      ? { input: read.value.set, problems: null }
-      : { input: null, problems: read.problems ?? {} };
+    const read = readKind(form, texts);
+    return read.value ? { input: read.value.set, problems: null } : { input: null, problems: read.problems };
   },
   say: ({ ratio, assembles, planetsClear }) =>
     !assembles
@@ -37,7 +35,7 @@ export const planetary = benchTool<Output>({
           ? "It goes together, and has no ratio"
           : `It goes together: ${formatNumber(Math.abs(ratio), 3)} to 1${ratio < 0 ? ", reversed" : ""}`,
   View: ({ output, texts }) => {
-    const element = readElement({ ...texts, kind: "planetary" }).value;
+    const element = readKind(form, texts).value;
     return (
       <div className="grid gap-4">
         {element && stageShapes(element) && (

@@ -1,19 +1,19 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { WormPair } from "~/core/worms";
-import { fieldsOf } from "../stage-form/element-fields";
+import { readKind } from "../kinds/kind-form";
+import { worm as form } from "../kinds/worm/form";
 import { ElementFigures } from "../stage-form/element-figures";
-import { readElement } from "../stage-form/read-element";
 import { Reader, type Texts } from "../stage-form/reader";
 import { TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 
-const Fields = fieldsOf.worm;
+const { Fields } = form;
 
 /** The centre distance may be left out here: nominal then. */
 function wormOf(texts: Texts) {
   const given = Boolean(texts.centres?.trim());
-  const read = readElement({ ...texts, kind: "worm", ...(given ? {} : { centres: "1" }) });
-  if (read.value?.kind !== "worm") return { element: null, worm: null, problems: read.problems ?? {} };
+  const read = readKind(form, { ...texts, ...(given ? {} : { centres: "1" }) });
+  if (!read.value) return { element: null, worm: null, problems: read.problems };
   const { centreDistanceMm, ...rest } = read.value.worm;
   return { element: read.value, worm: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
 }

@@ -1,11 +1,11 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
-import type { StageKind } from "~/core/stages";
 import type { AdjusterMeans } from "~/data/queries/stages";
 import { Tick } from "~/ui/field";
+import { kindWords } from "../kinds";
+import { kindForms, kindIn } from "../kinds/forms";
 import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
-import { type AdjusterType, adjusterTypeOf, meansOf, meansOfKind, readLaw, shimSense } from "./adjuster-texts";
-import { kindOf } from "./read-element";
+import { type AdjusterType, adjusterTypeOf, meansOf, readLaw, shimSense } from "./adjuster-texts";
 import type { Texts } from "./reader";
 import { ShimPicture } from "./shim-picture";
 import { ChoiceField, TextField, TickField, useForm } from "./text-field";
@@ -36,14 +36,12 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
   const type = adjusterTypeOf(fields.texts);
   const means = meansOf(fields.texts);
   const law = means && readLaw(fields.texts).value;
-  const possible = meansOfKind[kindOf(fields.texts)];
+  const { means: possible, shims, moved } = kindForms[kindIn(fields.texts)];
   if (possible.length === 0)
     return (
       <fieldset>
         <legend className="text-xl font-bold mb-2">Adjuster</legend>
-        <p className="text-lg">
-          Nothing on a planetary set can be adjusted: its play is made by teeth, planet bearings and pins.
-        </p>
+        <p className="text-lg">{kindWords[kindIn(fields.texts)].nothingToAdjust}</p>
       </fieldset>
     );
   return (
@@ -77,7 +75,7 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
               {type === "shims" ? (
                 <TextField
                   name="adjuster.perMm"
-                  label={shimLabel[kindOf(fields.texts)] ?? "Centres a mm of shim"}
+                  label={shims.label}
                   hint={means === "roller-diameter" ? "usually 0.5" : "1 straight under it, less at an angle"}
                 />
               ) : (
@@ -134,20 +132,20 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
       </div>
       {means && type === "shims" && means !== "roller-diameter" && (
         <figure className="bg-panel p-4 self-start max-w-md grid gap-3">
-          <ShimPicture kind={kindOf(fields.texts)} sense={shimSense(fields.texts)} />
+          <ShimPicture drawn={shims.drawn} sense={shimSense(fields.texts)} />
           <figcaption className="text-lg">
             {shimSense(fields.texts) === null
               ? "Say which way one more shim sends it: look at the part, not at the drawing."
               : `One more shim ${waysOf(fields.texts)[shimSense(fields.texts) === 1 ? 0 : 1]}.`}
-            {kindOf(fields.texts) === "bevel" && " Behind a gear or pinion shims push it towards the apex."}
+            {shims.remark && ` ${shims.remark}`}
           </figcaption>
         </figure>
       )}
       {law && type !== "shims" && (
         <Meaning
           law={law}
-          kind={kindOf(fields.texts)}
-          part={partOf(fields.texts)}
+          ways={waysOf(fields.texts)}
+          part={moved(fields.texts)}
           plus={fields.texts["adjuster.plus"] || "+"}
           hand={fields.texts["adjuster.hand"] === "left" ? "left" : "right"}
         />
@@ -155,15 +153,6 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
     </fieldset>
   );
 }
-
-/** What a mm of shim moves, by kind. */
-const shimLabel: Partial<Record<StageKind, string>> = {
-  bevel: "Axial way a mm of shim",
-  gap: "Gap a mm of shim",
-  "toothed-belt": "Roller's way a mm of diameter",
-  "v-belt": "Roller's way a mm of diameter",
-  chain: "Roller's way a mm of diameter",
-};
 
 /** Stages that the same move sets as well, as a motor does that carries a belt and a gear. */
 function Also({ others }: { others: readonly { id: string; name: string }[] }) {
@@ -212,55 +201,33 @@ const unitWords = {
   "mm-of-shim": "mm of shim",
 };
 
-const centresWords: [string, string] = ["parts the centres", "brings the centres together"];
-/** Inside a ring the way out of the middle is the way into mesh. */
-const ringWords: [string, string] = [
-  "parts the centres, into the mesh",
-  "brings the centres together, out of the mesh",
-];
-
-/** What parting and coming together mean where there are no centres to speak of. */
-const wayWords: Partial<Record<StageKind, [string, string]>> = {
-  bevel: ["moves the member away from the apex", "moves the member towards the apex"],
-  gap: ["opens the gap", "closes the gap"],
-  "toothed-belt": ["moves it the way that tightens the belt", "moves it the way that slackens the belt"],
-  "v-belt": ["moves it the way that tightens the belt", "moves it the way that slackens the belt"],
-  chain: ["moves it the way that takes up slack", "moves it the way that lets out slack"],
+/** What parting and coming together mean on the stage that is entered. */
+const waysOf = (texts: Texts): readonly [string, string] => {
+  const kind = kindIn(texts);
+  return kindForms[kind].ways(texts) ?? kindWords[kind].ways;
 };
-
-const waysOf = (texts: Texts): [string, string] =>
-  partOf(texts) === "pinion-in-ring" ? ringWords : (wayWords[kindOf(texts)] ?? centresWords);
-
-function partOf(texts: Texts): MovedPart {
-  const kind = kindOf(texts);
-  if (kind === "gear-pair" && texts.internal === "yes") return "pinion-in-ring";
-  if (kind !== "toothed-belt" && kind !== "v-belt" && kind !== "chain") return "pinion";
-  return (texts.moved ?? "centres") === "centres" || texts.moved === "" ? "pulley" : "roller";
-}
 
 /** What the positive direction does, in a picture and in a sentence: the sign is where most slips are made. */
 function Meaning({
   law,
-  kind,
+  ways: [apart, together],
   part,
   plus,
   hand,
 }: {
   law: Adjuster;
-  kind: StageKind;
-  part: MovedPart;
+  ways: readonly [string, string];
+  /** null: it is not drawn. */
+  part: MovedPart | null;
   plus: string;
   hand: "left" | "right";
 }) {
   const amount = sampleAmount[law.type];
   const change = centreChange(law, amount);
-  const [apart, together] = part === "pinion-in-ring" ? ringWords : (wayWords[kind] ?? centresWords);
   const way = change > 0 ? apart : change < 0 ? together : "does not move anything";
   return (
     <figure className="bg-panel p-4 self-start max-w-md grid gap-3">
-      {kind === "gap" || kind === "bevel" ? null : (
-        <AdjusterPicture law={law} apart={change > 0} hand={hand} part={part} />
-      )}
+      {part && <AdjusterPicture law={law} apart={change > 0} hand={hand} part={part} />}
       <figcaption className="text-lg">
         {amount} {unitWords[unitOf(law)]} <b>{plus}</b> {way}
         {change !== 0 && (

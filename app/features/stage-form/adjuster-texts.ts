@@ -1,8 +1,7 @@
 import { type Adjuster, canMove } from "~/core/advice";
-import type { StageKind } from "~/core/stages";
 import type { AdjusterMeans, StageAdjuster } from "~/data/queries/stages";
+import { kindForms, kindIn } from "../kinds/forms";
 import { numberText as n } from "./number-text";
-import { kindOf } from "./read-element";
 import { type Read, Reader, type Texts } from "./reader";
 
 export type AdjusterInput = Omit<StageAdjuster, "id" | "revision">;
@@ -21,30 +20,9 @@ export const lawOfMeans: Record<AdjusterMeans, AdjusterType> = {
   "roller-diameter": "shims",
 };
 
-/** What is found on a stage of each kind, the usual first. */
-export const meansOfKind: Record<StageKind, readonly AdjusterMeans[]> = {
-  "gear-pair": ["slot", "jack-screw", "jack-screws", "pivot", "eccentric", "shims"],
-  worm: ["jack-screw", "slot", "eccentric", "shims"],
-  bevel: ["shims", "spacers"],
-  planetary: [],
-  "toothed-belt": [
-    "slot",
-    "jack-screw",
-    "jack-screws",
-    "pivot",
-    "lever",
-    "eccentric",
-    "roller-holes",
-    "roller-diameter",
-  ],
-  "v-belt": ["slot", "jack-screw", "jack-screws", "pivot", "lever", "eccentric", "roller-holes", "roller-diameter"],
-  chain: ["slot", "jack-screw", "jack-screws", "pivot", "lever", "eccentric", "roller-holes", "roller-diameter"],
-  gap: ["shims", "spacers"],
-};
-
 /** null: nothing to adjust. */
 export function meansOf(texts: Texts): AdjusterMeans | null {
-  const possible = meansOfKind[kindOf(texts)];
+  const possible = kindForms[kindIn(texts)].means;
   if (texts["adjuster.means"] === "none" || possible.length === 0) return null;
   return possible.find((means) => means === texts["adjuster.means"]) ?? possible[0] ?? null;
 }

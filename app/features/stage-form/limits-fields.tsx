@@ -1,10 +1,10 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { judgedBy, limitWays, type MeasuredQuantity } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
+import { readElement } from "../kinds/forms";
 import { judgedWords, measuredWords } from "../words/quantity";
 import { limitQuantityOf, limitUnit, readLimits, sourceKinds } from "./limits-texts";
-import { readElement } from "./read-element";
-import { RecommendBacklash, RecommendKind } from "./recommend";
+import { Recommend } from "./recommend";
 import { SideLimitsFields } from "./side-limits-fields";
 import { TextField, useForm } from "./text-field";
 
@@ -77,11 +77,7 @@ export function LimitsFields() {
               />
             </div>
           )}
-          {element?.kind === "gear-pair" ? (
-            <RecommendBacklash pair={element.pair} />
-          ) : (
-            <RecommendKind element={element} />
-          )}
+          <Recommend element={element} />
         </div>
       </fieldset>
       {element && <SideLimitsFields element={element} />}

@@ -1,13 +1,6 @@
-import {
-  limitWays,
-  type MeasuredQuantity,
-  measuredUnit,
-  type StageElement,
-  type StageKind,
-  sidesOf,
-} from "~/core/stages";
+import { limitWays, type MeasuredQuantity, measuredUnit, type StageElement, sidesOf } from "~/core/stages";
 import type { SideLimits, StageLimits } from "~/data/queries/stages";
-import { kindOf, readElement } from "./read-element";
+import { kindForms, kindIn, readElement } from "../kinds/forms";
 import { type Read, Reader, type Texts } from "./reader";
 
 export type LimitsInput = StageLimits["given"] & Pick<StageLimits, "sourceKind" | "source">;
@@ -17,19 +10,8 @@ export const sourceKinds = ["maker", "drawing", "standard", "house rule", "recom
 /** In what the limits are typed: the chosen one of those possible on a stage of this kind. */
 export function limitQuantityOf(texts: Texts, element: StageElement | null): MeasuredQuantity {
   const ways = element ? limitWays(element) : [];
-  return ways.find((way) => way === texts["limits.quantity"]) ?? ways[0] ?? usualLimits[kindOf(texts)];
+  return ways.find((way) => way === texts["limits.quantity"]) ?? ways[0] ?? kindForms[kindIn(texts)].usualLimits;
 }
-
-const usualLimits: Record<StageKind, MeasuredQuantity> = {
-  "gear-pair": "circumferential-backlash",
-  worm: "circumferential-backlash",
-  bevel: "circumferential-backlash",
-  planetary: "angular-backlash",
-  "toothed-belt": "tension",
-  "v-belt": "tension",
-  chain: "sag",
-  gap: "gap",
-};
 
 /** Unit of limits; elongation is given in per cent, though it is measured as a length. */
 export const limitUnit = (quantity: MeasuredQuantity): string =>

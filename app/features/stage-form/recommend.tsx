@@ -1,16 +1,13 @@
-import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
-import type { PairGeometry } from "~/core/gears";
-import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/limits";
 import { parseNumber, parseQuantity } from "~/core/quantity";
 import { type AskedFor, judgedBy, judgedUnit, recommendKind, type StageElement } from "~/core/stages";
 import { Button } from "~/ui/button";
-import { Tick } from "~/ui/field";
+import { formOf } from "../kinds/forms";
 import { ruleWords } from "./rule-words";
-import { ChoiceField, TextField, useForm } from "./text-field";
+import { useForm } from "./text-field";
 
-/** The same of every other kind: what has to be known for the rule is asked here. */
-export function RecommendKind({ element }: { element: StageElement | null }) {
+/** What has to be known for the rule is asked here. */
+function RecommendKind({ element }: { element: StageElement | null }) {
   const { fields } = useForm();
   if (!element) return <p className="text-mid">With the geometry filled in, limits can be recommended here.</p>;
   const number = (name: string) => {
@@ -28,27 +25,7 @@ export function RecommendKind({ element }: { element: StageElement | null }) {
   const { unit, digits } = judgedUnit[judgedBy(element)];
   return (
     <section aria-label="Recommended limits" className="border-l-4 border-ink pl-4 grid gap-3">
-      {element.kind === "toothed-belt" && (
-        <TextField name="rec.torque" label="Torque at the driver" hint="N·m" className="max-w-60" />
-      )}
-      {element.kind === "v-belt" && (
-        <div className="grid grid-cols-2 gap-4">
-          <TextField name="rec.power" label="Power" hint="kW" />
-          <TextField name="rec.speed" label="Belt speed" hint="m/s" />
-        </div>
-      )}
-      {element.kind === "gap" && element.what === "end-float" && (
-        <ChoiceField
-          name="rec.bearing"
-          legend="Bearings"
-          usual="ball"
-          options={[
-            { value: "ball", label: "ball" },
-            { value: "taper", label: "taper" },
-            { value: "bush", label: "bush" },
-          ]}
-        />
-      )}
+      <AskedForRule element={element} />
       {found ? (
         <>
           <p className="text-lg">
@@ -74,7 +51,7 @@ export function RecommendKind({ element }: { element: StageElement | null }) {
           </div>
         </>
       ) : (
-        <p className="text-mid">{noRule(element)}</p>
+        <p className="text-mid">{formOf(element).noRule}</p>
       )}
     </section>
   );
@@ -88,93 +65,13 @@ const filledAs: Partial<Record<ReturnType<typeof judgedBy>, string>> = {
   tension: "tension",
 };
 
-function noRule(element: StageElement): string {
-  switch (element.kind) {
-    case "toothed-belt":
-      return "With the torque, a tension can be recommended: half of the effective pull at least, all of it at most.";
-    case "v-belt":
-      return "With power and belt speed, a tension can be recommended.";
-    case "planetary":
-      return "No rule is known for a whole set: take the maker's, or twice what it read when it was new.";
-    default:
-      return "No rule is known here: take the maker's or the drawing's.";
-  }
+/** What its rule has to know. */
+function AskedForRule({ element }: { element: StageElement }) {
+  return formOf(element).AskedFor?.({ element }) ?? null;
 }
 
-/** Backlash of a gear pair where no maker says, with its formula. */
-export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
-  const { fields } = useForm();
-  const [plastic, setPlastic] = useState(false);
-  const runouts = ["runout1", "runout2"].map((name) => parseQuantity(fields.texts[name] ?? "", "length", "mm"));
-  const [first, second] = runouts;
-  const runout = first?.ok && second?.ok ? ([first.value.value, second.value.value] as const) : undefined;
-  const found = recommendBacklash(pair, plastic, runout);
-  if (!found.ok) return <p className="text-mid">With the gears filled in, limits can be recommended here.</p>;
-  const { loMm, hiMm, by } = found.value;
-  return (
-    <section aria-label="Recommended limits" className="border-l-4 border-ink pl-4 grid gap-2">
-      <p className="text-lg">
-        Recommended: <b className="figure">{formatNumber(loMm, 2)}</b> to{" "}
-        <b className="figure">{formatNumber(hiMm, 2)}</b> mm. {byWords[by]}
-      </p>
-      <p className="figure text-mid">
-        {formulaWords(found.value, pair.moduleMm, pair.centreDistanceMm ?? 0, anglesShown(pair))}
-      </p>
-      <Tick
-        label="A gear is moulded or printed"
-        checked={plastic}
-        onChange={(event) => setPlastic(event.target.checked)}
-      />
-      <div className="grid grid-cols-2 gap-4">
-        <TextField name="runout1" label="Runout of the pinion" hint="F_r, mm, if it is known" />
-        <TextField name="runout2" label="Runout of the gear" hint="F_r, mm, if it is known" />
-      </div>
-      <div>
-        <Button
-          onClick={() =>
-            fields.setAll({
-              lo: formatNumber(loMm, 2),
-              hi: formatNumber(hiMm, 2),
-              aim: "",
-              "limits.quantity": "circumferential-backlash",
-              sourceKind: "recommended",
-              source: sourceWords[by],
-            })
-          }
-        >
-          Recommend: fill these in
-        </Button>
-      </div>
-    </section>
-  );
-}
-
-const byWords: Record<RecommendedLimits["by"], string> = {
-  "iso-tr-10064-2": "By ISO/TR 10064-2, for iron housings below 15 m/s.",
-  "iso-tr-10064-2-guess": "By the formula of ISO/TR 10064-2 outside of its range of modules: a guess.",
-  "fine-pitch-metal": "For fine-pitch metal gears: common practice.",
-  "fine-pitch-plastic": "For moulded or printed gears: common practice.",
-};
-const sourceWords: Record<RecommendedLimits["by"], string> = {
-  "iso-tr-10064-2": "ISO/TR 10064-2, least backlash; upper 2.25 times the lower (common practice)",
-  "iso-tr-10064-2-guess": "Formula of ISO/TR 10064-2 outside of its range, a guess",
-  "fine-pitch-metal": "0.06·m, not below 0.02 mm (common practice)",
-  "fine-pitch-plastic": "0.05·m + 0.02 mm (common practice)",
-};
-
-function formulaWords(
-  { normalMm, forRunoutMm, by, loMm }: RecommendedLimits,
-  m: number,
-  a: number,
-  angles: { workingDeg: number; baseHelixDeg: number } | null,
-): string {
-  const f = (value: number, decimals = 3) => formatNumber(value, decimals);
-  const lower =
-    normalMm !== null
-      ? `j_bn = ⅔·(0.06 + 0.0005·${f(a, 2)} + 0.03·${f(m, 2)}) = ${f(normalMm)}; j_t = j_bn/(cos ${f(angles?.workingDeg ?? 20, 2)}°·cos ${f(angles?.baseHelixDeg ?? 0, 2)}°) = ${f(loMm, 2)} mm`
-      : by === "fine-pitch-plastic"
-        ? `j_t = 0.05·${f(m, 2)} + 0.02 = ${f(loMm, 2)} mm`
-        : `j_t = max(0.02, 0.06·${f(m, 2)}) = ${f(loMm, 2)} mm`;
-  const upper = `upper = 2.25·j_t${forRunoutMm === null ? "" : `, at least j_t + 2·tan ${f(angles?.workingDeg ?? 20, 2)}°·(F_r1 + F_r2) = ${f(forRunoutMm)}`}`;
-  return `${lower}; ${upper}.`;
+/** By its rule, or in a way of its own. */
+export function Recommend({ element }: { element: StageElement | null }) {
+  const own = element && formOf(element).Recommend;
+  return own ? own({ element }) : <RecommendKind element={element} />;
 }

@@ -1,12 +1,15 @@
-import type { StageKind } from "~/core/stages";
-
 /**
  * What one more shim does, before and after: the part behind which it goes moves by its thickness. Nothing is drawn as chosen until
  * somebody has said which way. Not to scale.
  */
-export function ShimPicture({ kind, sense }: { kind: StageKind; sense: 1 | -1 | null }) {
+export function ShimPicture({
+  drawn: [still, part, between],
+  sense,
+}: {
+  drawn: readonly [still: string, part: string, between: string];
+  sense: 1 | -1 | null;
+}) {
   const moved = sense === null ? 0 : 26 * sense;
-  const [still, part] = kind === "bevel" ? ["apex", "member"] : kind === "gap" ? ["face", "face"] : ["gear", "part"];
   return (
     <svg
       viewBox="0 0 340 150"
@@ -37,7 +40,7 @@ export function ShimPicture({ kind, sense }: { kind: StageKind; sense: 1 | -1 | 
       </text>
       <path d={`M90 128H${170 + moved}M90 122v12M${170 + moved} 122v12`} className="stroke-ink" strokeWidth="1.5" />
       <text x={130 + moved / 2} y="146" textAnchor="middle" fontSize="14" className="fill-ink">
-        {kind === "bevel" ? "way to the apex" : kind === "gap" ? "gap" : "centres"}
+        {between}
       </text>
       {sense !== null && (
         <>

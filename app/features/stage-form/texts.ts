@@ -1,9 +1,8 @@
 import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/data/queries/stages";
+import { readElement, textsOfElement } from "../kinds/forms";
 import { lawTexts, meansOfLaw } from "./adjuster-texts";
 import { readClamps } from "./clamp-texts";
-import { textsOfElement } from "./element-texts";
 import { numberText as n } from "./number-text";
-import { readElement } from "./read-element";
 import { type Read, Reader, type Texts } from "./reader";
 
 export type GeometryInput = Omit<Geometry, "id" | "revision" | "arcDeg"> & { arcDeg: [number, number] | null };

@@ -1,9 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { ratiosOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
-import { textsOfElement } from "./element-texts";
-import { readElement } from "./read-element";
-import type { Texts } from "./reader";
+import type { Texts } from "../stage-form/reader";
+import { readElement, textsOfElement } from "./forms";
 
 const kindTexts = (kind: string): Texts => {
   const element = everyKind.find((known) => known.kind === kind);

@@ -1,0 +1,57 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { chainDrive } from "~/core/chains";
+import { spanOf, stagePath } from "~/core/stages";
+import { numberText as n } from "../../stage-form/number-text";
+import { bothTeeth, count, over0 } from "../field-readers";
+import type { Figure, KindForm } from "../kind-form";
+import { movedByRun, readRun, runMeans, runShims, runTexts } from "../runs/form";
+import { ChainFields } from "./fields";
+
+const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+
+export const chain: KindForm<"chain"> = {
+  Fields: ChainFields,
+  read: (read) => ({
+    kind: "chain",
+    pitchMm: over0(read, "beltPitch"),
+    teeth: bothTeeth(read),
+    links: count(read, "links", 4),
+    ...readRun(read),
+    inclinationDeg: read.angleOr("incline", 0),
+  }),
+  texts: (element) => ({
+    ...runTexts(element),
+    beltPitch: n(element.pitchMm),
+    z1: String(element.teeth[0]),
+    z2: String(element.teeth[1]),
+    links: String(element.links),
+    incline: n(element.inclinationDeg),
+  }),
+  figures: (element) => {
+    const { pitchMm, teeth, links, idlers } = element;
+    const drive = chainDrive({ pitchMm, teeth }, { links });
+    const path = stagePath(element);
+    if (!drive.ok || !path.ok) return [];
+    const need = path.value.laid.lengthMm / pitchMm;
+    const straight: Figure[] =
+      idlers.length === 0 && drive.value.centreDistanceMm
+        ? [["Straight at", `${f(drive.value.centreDistanceMm, 2)} mm of centres`]]
+        : [];
+    return [
+      ["Ratio", f(drive.value.ratio)],
+      ["Links on this path", `${f(need, 2)}; ${links} are fitted, ${f(links - need, 2)} over`],
+      ...straight,
+      ["Slack span", `${f(spanOf(element) ?? 0, 1)} mm`],
+      ["Unevenness", `${f(drive.value.chordalSpeedVariationPercent[0], 2)} % of speed (1 − cos 180°/z)`],
+    ];
+  },
+  turned: "whole",
+  usualLimits: "sag",
+  AskedFor: null,
+  Recommend: null,
+  noRule: "No rule is known here: take the maker's or the drawing's.",
+  means: runMeans,
+  moved: movedByRun,
+  ways: () => null,
+  shims: runShims,
+};

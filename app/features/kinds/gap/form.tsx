@@ -1,0 +1,43 @@
+import { numberText as n } from "../../stage-form/number-text";
+import { ChoiceField } from "../../stage-form/text-field";
+import { choice, count, over0 } from "../field-readers";
+import type { KindForm } from "../kind-form";
+import { GapFields } from "./fields";
+
+export const gap: KindForm<"gap"> = {
+  Fields: GapFields,
+  read: (read) => ({
+    kind: "gap",
+    what: choice(read, "gapWhat", ["end-float", "pinion-clearance", "running-clearance"]),
+    places: read.has("gapPlaces") ? count(read, "gapPlaces", 1) : 1,
+    diameterMm: over0(read, "gapDiameter"),
+  }),
+  texts: ({ what, places, diameterMm }) => ({
+    kind: "gap",
+    gapWhat: what,
+    gapPlaces: String(places),
+    gapDiameter: n(diameterMm),
+  }),
+  figures: () => [["A millimetre of shim", "a millimetre of gap, unless the adjuster says otherwise"]],
+  turned: "no",
+  usualLimits: "gap",
+  AskedFor: ({ element }) =>
+    element.what === "end-float" ? (
+      <ChoiceField
+        name="rec.bearing"
+        legend="Bearings"
+        usual="ball"
+        options={[
+          { value: "ball", label: "ball" },
+          { value: "taper", label: "taper" },
+          { value: "bush", label: "bush" },
+        ]}
+      />
+    ) : null,
+  Recommend: null,
+  noRule: "No rule is known here: take the maker's or the drawing's.",
+  means: ["shims", "spacers"],
+  moved: () => null,
+  ways: () => null,
+  shims: { label: "Gap a mm of shim", drawn: ["face", "face", "gap"], remark: "" },
+};

@@ -1,0 +1,48 @@
+import { LinesField, TextField, TickField, useForm } from "../../stage-form/text-field";
+import { FieldRow, HandField, MoreFields } from "../form-parts";
+
+export function GearFields() {
+  const { fields } = useForm();
+  const internal = fields.texts.internal === "yes";
+  return (
+    <>
+      <FieldRow>
+        <TextField name="z1" label="Teeth of the pinion" inputMode="numeric" />
+        <TextField name="z2" label={internal ? "Teeth of the ring" : "Teeth of the gear"} inputMode="numeric" />
+        <TextField name="pitch" label="Module, or DP" hint="1.5, or 16 DP; normal" />
+        <TextField name="centres" label="Centre distance" hint="mm, as installed" />
+        <TextField name="x1" label="Shift of the pinion" hint="x, usually 0" />
+        <TextField name="x2" label="Shift of the gear" hint="x, usually 0" />
+        <TextField name="helix" label="Helix angle" hint="degrees; empty: spur" />
+      </FieldRow>
+      {fields.texts.helix && <HandField name="helixHand" legend="Hand of the pinion" />}
+      <TickField name="internal" label="The gear is a ring with its teeth inside" />
+      <TickField name="switches" label="It switches between two gears or more" />
+      {fields.texts.switches === "yes" && (
+        <>
+          <TextField name="gearName" label="This gear is called" hint="low, slow …" className="max-w-60" />
+          <LinesField
+            name="gears"
+            label="The other gears, one a line: name, teeth of pinion and gear, shifts if any"
+            hint="high 30 30, or: high 29 30 0.27 0.26. All stand at the same centre distance."
+          />
+        </>
+      )}
+      <MoreFields title="Widths, materials, bores, thinning, pressure angle, a gear of another pitch">
+        <FieldRow>
+          <TextField name="face" label="Face width" hint="mm" />
+          <TextField name="alpha" label="Pressure angle" hint="degrees, usually 20" />
+          <TextField name="pitch2" label="Gear's own pitch" hint="only where it differs" />
+          <TextField name="material1" label="Pinion of" hint="steel, brass, acetal …" />
+          <TextField name="bore1" label="Pinion bore" hint="mm" />
+          <TextField name="key1" label="Pinion keyway" hint="depth beyond the bore" />
+          <TextField name="material2" label="Gear of" />
+          <TextField name="bore2" label="Gear bore" hint="mm" />
+          <TextField name="key2" label="Gear keyway" hint="depth beyond the bore" />
+          <TextField name="thin1" label="Pinion thinned by" hint="mm, normal" />
+          <TextField name="thin2" label="Gear thinned by" hint="mm, normal" />
+        </FieldRow>
+      </MoreFields>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { ReactNode } from "react";
+import type { Elements, MeasuredQuantity, StageKind } from "~/core/stages";
+import type { AdjusterMeans } from "~/data/queries/stages";
+import type { MovedPart } from "../stage-form/adjuster-picture";
+import { type Read, Reader } from "../stage-form/reader";
+import type { Reading, Texts } from "./field-readers";
+
+export type Figure = readonly [name: string, value: string];
+
+/** How a kind of stage is entered, and what of it is shown while one types. */
+export type KindForm<K extends StageKind> = {
+  Fields: () => ReactNode;
+  /** As far as its fields can be read; what is wrong with one is noted at its name. */
+  read: (read: Reading) => Elements[K];
+  /** The fields of one that is there already. */
+  texts: (element: Elements[K]) => Texts;
+  /** What follows from it, each with its formula or source where it is not plain. */
+  figures: (element: Elements[K]) => readonly Figure[];
+  /** Whether it is turned by hand for reading: not at all, a whole turn, or perhaps a part of one. */
+  turned: "no" | "whole" | "arc";
+  /** In what its limits are usually given. */
+  usualLimits: MeasuredQuantity;
+  /** Asks for what the rule for its limits has to know; null: nothing. */
+  AskedFor: ((props: { element: Elements[K] }) => ReactNode) | null;
+  /** Recommends limits in a way of its own; null: by its rule. */
+  Recommend: ((props: { element: Elements[K] }) => ReactNode) | null;
+  /** Said where no limits can be recommended. */
+  noRule: string;
+  /** What adjusters are found on it, the usual first. */
+  means: readonly AdjusterMeans[];
+  /** The part that its adjuster moves, for the picture; null: it is not drawn. */
+  moved: (texts: Texts) => MovedPart | null;
+  /** What its adjuster's directions do, where that is not what the kind always does. */
+  ways: (texts: Texts) => readonly [apart: string, together: string] | null;
+  shims: {
+    /** What a mm of them moves. */
+    label: string;
+    /** The part that stands, the one that moves, and what lies between. */
+    drawn: readonly [still: string, part: string, between: string];
+    remark: string;
+  };
+};
+
+/** The element that the fields of its kind describe, as far as they can be read; whether it has a geometry is another question. */
+export function readKind<E>(form: { read: (read: Reading) => E }, texts: Texts): Read<E> {
+  const read = new Reader(texts);
+  return read.done(form.read(read));
+}

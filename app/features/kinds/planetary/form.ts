@@ -1,0 +1,91 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { planetarySet } from "~/core/planetary";
+import { numberText as n } from "../../stage-form/number-text";
+import { count, pitch, type Reading } from "../field-readers";
+import type { Figure, KindForm } from "../kind-form";
+import { PlanetaryFields } from "./fields";
+
+const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+
+export const planetary: KindForm<"planetary"> = {
+  Fields: PlanetaryFields,
+  read: (read) => {
+    const moduleMm = read.has("pitch") ? pitch(read, "pitch") : undefined;
+    const shared = {
+      sun: count(read, "sun", 3),
+      planets: count(read, "planets", 1),
+      ...(moduleMm === undefined ? {} : { moduleMm }),
+    };
+    const member = memberOf(read);
+    if (read.text("planetary") !== "compound")
+      return {
+        kind: "planetary",
+        set: {
+          kind: "simple",
+          ...shared,
+          planet: [count(read, "planetA", 3)],
+          ring: [count(read, "ring1", 3)],
+          fixed: member("fixed", simpleMembers, "ring"),
+          input: member("input", simpleMembers, "sun"),
+          output: member("output", simpleMembers, "carrier"),
+        },
+      };
+    return {
+      kind: "planetary",
+      set: {
+        kind: "compound-two-ring",
+        ...shared,
+        planet: [count(read, "planetA", 3), count(read, "planetB", 3)],
+        ring: [count(read, "ring1", 3), count(read, "ring2", 3)],
+        fixed: member("fixed", compoundMembers, "ring1"),
+        input: member("input", compoundMembers, "sun"),
+        output: member("output", compoundMembers, "ring2"),
+      },
+    };
+  },
+  texts: ({ set }) => ({
+    kind: "planetary",
+    planetary: set.kind === "simple" ? "simple" : "compound",
+    sun: String(set.sun),
+    planets: String(set.planets),
+    planetA: String(set.planet[0]),
+    planetB: n(set.planet[1]),
+    ring1: String(set.ring[0]),
+    ring2: n(set.ring[1]),
+    pitch: n(set.moduleMm),
+    fixed: set.fixed,
+    input: set.input,
+    output: set.output,
+  }),
+  figures: ({ set: given }) => {
+    const set = planetarySet(given);
+    if (!set.ok) return [];
+    const { ratio, neighbourGapMm, clockingSteps } = set.value;
+    const gap: Figure[] = neighbourGapMm === undefined ? [] : [["Between planets", `${f(neighbourGapMm, 2)} mm`]];
+    const clocking: Figure[] = clockingSteps
+      ? [["Clocking", `each planet ${f(clockingSteps, 3)} teeth on from the one before`]]
+      : [];
+    return [
+      ["Ratio", ratio === null ? "none" : `${f(ratio)}${ratio < 0 ? ", reversed" : ""} (Willis)`],
+      ...gap,
+      ...clocking,
+    ];
+  },
+  turned: "whole",
+  usualLimits: "angular-backlash",
+  AskedFor: null,
+  Recommend: null,
+  noRule: "No rule is known for a whole set: take the maker's, or twice what it read when it was new.",
+  means: [],
+  moved: () => "pinion",
+  ways: () => null,
+  shims: { label: "Centres a mm of shim", drawn: ["gear", "part", "centres"], remark: "" },
+};
+
+const simpleMembers = ["sun", "carrier", "ring"] as const;
+const compoundMembers = ["sun", "carrier", "ring1", "ring2"] as const;
+
+const memberOf =
+  (read: Reading) =>
+  <M extends string>(name: string, members: readonly M[], usual: M): M =>
+    members.find((known) => known === read.text(name)) ?? usual;

@@ -1,0 +1,58 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { beltDrive } from "~/core/belts";
+import { stagePath, type ToothedBeltElement } from "~/core/stages";
+import { numberText as n } from "../../stage-form/number-text";
+import { TextField } from "../../stage-form/text-field";
+import { bothTeeth, count, over0 } from "../field-readers";
+import type { Figure, KindForm } from "../kind-form";
+import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims, wrapsOf } from "../runs/form";
+import { ToothedBeltFields } from "./fields";
+
+const f = (value: number, decimals: number) => formatNumber(value, decimals);
+
+export const toothedBelt: KindForm<"toothed-belt"> = {
+  Fields: ToothedBeltFields,
+  read: (read) => ({
+    kind: "toothed-belt",
+    pitchMm: over0(read, "beltPitch"),
+    teeth: bothTeeth(read),
+    beltTeeth: count(read, "beltTeeth", 6),
+    ...readBelt(read),
+  }),
+  texts: (element) => ({
+    ...beltTexts(element),
+    beltPitch: n(element.pitchMm),
+    z1: String(element.teeth[0]),
+    z2: String(element.teeth[1]),
+    beltTeeth: String(element.beltTeeth),
+  }),
+  figures: (element) => {
+    const path = stagePath(element);
+    if (!path.ok) return [];
+    const [first, second] = wrapsOf(path.value);
+    const { teeth, beltTeeth, pitchMm, idlers } = element;
+    return [
+      ...beltFigures(element, path.value, beltTeeth * pitchMm),
+      ["Teeth in mesh", `${f((teeth[0] * first) / 360, 1)} and ${f((teeth[1] * second) / 360, 1)}`],
+      ...(idlers.length === 0 ? [beltsThatFit(element)] : []),
+    ];
+  },
+  turned: "whole",
+  usualLimits: "tension",
+  AskedFor: () => <TextField name="rec.torque" label="Torque at the driver" hint="N·m" className="max-w-60" />,
+  Recommend: null,
+  noRule: "With the torque, a tension can be recommended: half of the effective pull at least, all of it at most.",
+  means: runMeans,
+  moved: movedByRun,
+  ways: () => null,
+  shims: runShims,
+};
+
+function beltsThatFit({ pitchMm, teeth, centreDistanceMm }: ToothedBeltElement): Figure {
+  const belts = beltDrive({ by: "teeth", pitchMm, teeth }, { centreDistanceMm });
+  const around = belts.ok ? (belts.value.nearestBelts ?? []) : [];
+  return [
+    "Belts that fit",
+    around.map((belt) => `${belt.beltTeeth} teeth at ${f(belt.centreDistanceMm, 2)} mm`).join(", "),
+  ];
+}

@@ -1,0 +1,19 @@
+import { TextField } from "../../stage-form/text-field";
+import { FieldRow } from "../form-parts";
+import { BeltMatter, IdlerFields } from "../runs/fields";
+
+export function VBeltFields() {
+  return (
+    <>
+      <FieldRow>
+        <TextField name="d1" label="Pitch diameter, driver" hint="mm" />
+        <TextField name="d2" label="Pitch diameter, driven" hint="mm" />
+        <TextField name="beltLength" label="Pitch length" hint="mm" />
+        <TextField name="centres" label="Centre distance" hint="mm, as installed" />
+        <TextField name="belts" label="Belts side by side" hint="usually 1" inputMode="numeric" />
+      </FieldRow>
+      <BeltMatter />
+      <IdlerFields what="belt" />
+    </>
+  );
+}

@@ -1,0 +1,43 @@
+import { stagePath } from "~/core/stages";
+import { numberText as n } from "../../stage-form/number-text";
+import { TextField } from "../../stage-form/text-field";
+import { count, over0 } from "../field-readers";
+import type { KindForm } from "../kind-form";
+import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims } from "../runs/form";
+import { VBeltFields } from "./fields";
+
+export const vBelt: KindForm<"v-belt"> = {
+  Fields: VBeltFields,
+  read: (read) => ({
+    kind: "v-belt",
+    pitchDiameterMm: [over0(read, "d1"), over0(read, "d2")],
+    lengthMm: over0(read, "beltLength"),
+    belts: read.has("belts") ? count(read, "belts", 1) : 1,
+    ...readBelt(read),
+  }),
+  texts: (element) => ({
+    ...beltTexts(element),
+    d1: n(element.pitchDiameterMm[0]),
+    d2: n(element.pitchDiameterMm[1]),
+    beltLength: n(element.lengthMm),
+    belts: String(element.belts),
+  }),
+  figures: (element) => {
+    const path = stagePath(element);
+    return path.ok ? beltFigures(element, path.value, element.lengthMm) : [];
+  },
+  turned: "whole",
+  usualLimits: "tension",
+  AskedFor: () => (
+    <div className="grid grid-cols-2 gap-4">
+      <TextField name="rec.power" label="Power" hint="kW" />
+      <TextField name="rec.speed" label="Belt speed" hint="m/s" />
+    </div>
+  ),
+  Recommend: null,
+  noRule: "With power and belt speed, a tension can be recommended.",
+  means: runMeans,
+  moved: movedByRun,
+  ways: () => null,
+  shims: runShims,
+};

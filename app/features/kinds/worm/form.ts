@@ -1,0 +1,60 @@
+import { formatNumber } from "~/app/features/words/figure";
+import { wormFriction } from "~/core/stages";
+import { wormEfficiency, wormPair } from "~/core/worms";
+import { numberText as n } from "../../stage-form/number-text";
+import { choice, count, over0, pitch, pressureAngle } from "../field-readers";
+import type { KindForm } from "../kind-form";
+import { WormFields } from "./fields";
+
+const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+
+export const worm: KindForm<"worm"> = {
+  Fields: WormFields,
+  read: (read) => ({
+    kind: "worm",
+    hand: choice(read, "hand", ["right", "left"]),
+    worm: {
+      wormStarts: count(read, "starts", 1),
+      wheelTeeth: count(read, "z2", 3),
+      axialModuleMm: pitch(read, "pitch"),
+      wormPitchDiameterMm: over0(read, "d1"),
+      pressureAngleDeg: pressureAngle(read),
+      centreDistanceMm: over0(read, "centres"),
+    },
+  }),
+  texts: ({ worm: w, hand }) => ({
+    kind: "worm",
+    hand,
+    starts: String(w.wormStarts),
+    z2: String(w.wheelTeeth),
+    pitch: n(w.axialModuleMm),
+    d1: n(w.wormPitchDiameterMm),
+    alpha: n(w.pressureAngleDeg),
+    centres: n(w.centreDistanceMm),
+  }),
+  figures: (element) => {
+    const pair = wormPair(element.worm);
+    return [
+      ["Ratio", f(pair.ratio)],
+      ["Lead angle", `${f(pair.leadAngleDeg, 2)}°, tan γ = z1·m_x/d1`],
+      ["Nominal centres", `${f(pair.nominalCentreDistanceMm)} mm, (d1 + z2·m_x)/2`],
+      [
+        "A tenth of centres",
+        `${f(pair.backlashPerCentreMm / 10)} mm at the wheel (2·tan ${f(pair.axialPressureAngleDeg, 2)}°)`,
+      ],
+      [
+        "Efficiency, worm driving",
+        `${f(100 * wormEfficiency(element.worm, wormFriction), 0)} % at a friction of ${f(wormFriction, 2)} (common practice)`,
+      ],
+    ];
+  },
+  turned: "arc",
+  usualLimits: "circumferential-backlash",
+  AskedFor: null,
+  Recommend: null,
+  noRule: "No rule is known here: take the maker's or the drawing's.",
+  means: ["jack-screw", "slot", "eccentric", "shims"],
+  moved: () => "pinion",
+  ways: () => null,
+  shims: { label: "Centres a mm of shim", drawn: ["gear", "part", "centres"], remark: "" },
+};
