@@ -1,7 +1,7 @@
 /** The doors between the rooms: a room may import only these, besides itself. */
 const below = "^core/(quantity|numerics)/";
 const shared = "^core/(quantity|numerics|statistics|reference)/";
-const elements = "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores";
+const elements = "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings";
 
 const door = (name, from, allowed, extra = {}) => ({
   name,

@@ -6,6 +6,7 @@ import { beltTensionTool } from "./tools/belt-tension";
 import { bevelPairTool } from "./tools/bevel-pair";
 import { chainConditionTool } from "./tools/chain-condition";
 import { chainDriveTool } from "./tools/chain-drive";
+import { couplingTool } from "./tools/coupling";
 import { fastenOrderTool } from "./tools/fasten-order";
 import { feelRoundTool } from "./tools/feel-round";
 import { fitTool } from "./tools/fit";
@@ -21,6 +22,7 @@ import { planetaryTool } from "./tools/planetary";
 import { responseTool } from "./tools/response";
 import { rollerGridTool } from "./tools/roller-grid";
 import { roundPlanTool } from "./tools/round-plan";
+import { shaftAlignTool } from "./tools/shaft-align";
 import { shaftStackTool } from "./tools/shaft-stack";
 import { shimStackTool } from "./tools/shim-stack";
 import { stepsPerUnitTool } from "./tools/steps-per-unit";
@@ -67,6 +69,8 @@ export const tools: readonly Tool[] = [
   rollerGridTool,
   handSlackTool,
   tensionFirstTool,
+  shaftAlignTool,
+  couplingTool,
 ] as unknown as readonly Tool[];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";
