@@ -2,7 +2,7 @@ import { setNonce } from "get-nonce";
 import { StrictMode, startTransition } from "react";
 import { hydrateRoot } from "react-dom/client";
 import { HydratedRouter } from "react-router/dom";
-import { z } from "zod";
+import * as z from "zod";
 import { installSignedFetch } from "./features/identity/signed-fetch";
 
 // The content security policy forbids making functions from text, which Zod would otherwise try.

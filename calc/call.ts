@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod";
 import type { Refusal } from "../core/quantity";
 import type { Tool } from "./tool";
 import { refusalMessage } from "./words";

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod";
 import type { Result } from "../core/quantity";
 
 /** A computation by name: schemas of input and output, and the call. */

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import { lockHead, machineById } from "../data/queries/machines";

@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { fileTypeFromBuffer } from "file-type";
 import sharp from "sharp";
-import { z } from "zod";
+import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { insertAttachment } from "../data/queries/attachments";

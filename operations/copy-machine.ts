@@ -1,5 +1,5 @@
 import { v5 } from "uuid";
-import { z } from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { checkElement, type KeptDriveLine, mirroredAngle, withoutGone } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";

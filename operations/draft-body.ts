@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { typedReading } from "./entries/typed-reading";
 import { instant, text } from "./input";
 

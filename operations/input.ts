@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept, asRefusalCode, type Result, refuse } from "../core/quantity";
 
 export { text, words } from "../core/schemas";

@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { fileTypeFromBuffer } from "file-type";
-import { z } from "zod";
+import * as z from "zod";
 import { instrumentDimensions, instrumentUnits } from "../core/practice";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { callTool, tools } from "../calc";
 import type { Entry } from "../core/logbook";
 import { accept, asRefusalCode, type Result, refuse } from "../core/quantity";

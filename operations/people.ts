@@ -1,5 +1,5 @@
 import { v7 } from "uuid";
-import { z } from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import {

@@ -1,5 +1,5 @@
 import { v7 } from "uuid";
-import { z } from "zod";
+import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { measuredUnit, sideQuantities, type Unwise } from "../core/stages";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { upsertDraft } from "../data/queries/drafts";
 import { jobById } from "../data/queries/jobs";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { type Pool, transaction } from "../data/postgres";
 import { insertInstrument, type NewInstrument } from "../data/queries/instruments";

@@ -1,5 +1,5 @@
 import { v5 } from "uuid";
-import { z } from "zod";
+import * as z from "zod";
 import { type Entry, type JobRecord, jobRecord, type Provisional, signedRecord } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Database } from "../data/postgres";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { adjusterSchema } from "../calc";
 import { accept, type Result, refuse } from "../core/quantity";
 import {

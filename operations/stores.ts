@@ -1,5 +1,5 @@
 import { v5 } from "uuid";
-import { z } from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { kindsOfStock, storeKinds } from "../core/stores";
 import { type Database, transaction } from "../data/postgres";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { machineOfStage } from "../data/queries/stages";
 import { deleteOption, insertOption } from "../data/queries/swap-options";

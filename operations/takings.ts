@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { id } from "./input";
 
 /** What an entry takes out of the stores (below 0) and puts back. */

@@ -7,7 +7,7 @@
  *   npm run --silent calc -- --list                   the tools
  */
 import { readFileSync } from "node:fs";
-import { z } from "zod";
+import * as z from "zod";
 import { type CalcAnswer, callTool, type Tool, tools } from "../calc";
 
 const print = (value: unknown) => process.stdout.write(`${JSON.stringify(value)}\n`);

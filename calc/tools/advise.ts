@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { advise, canMove, type MoveStep, type ReasonCode, unitOf } from "../../core/advice";
 import { accept, refuse } from "../../core/quantity";
 import { finite, notNegative, notZero, ordered, positive } from "../fields";

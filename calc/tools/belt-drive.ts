@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type BeltPulleys, type BeltSize, beltDrive } from "../../core/belts";
 import { both, exactlyOne, oneForm, positive, toothCount, wanted } from "../fields";
 import { tool } from "../tool";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { bevelPair } from "../../core/bevels";
 import { bevelShape } from "../../core/bevels/schema";
 import { accept } from "../../core/quantity";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { chainCondition } from "../../core/chains";
 import { both, notNegative, positive, toothCount } from "../fields";
 import { tool } from "../tool";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { chainDrive } from "../../core/chains";
 import { both, exactlyOne, positive, toothCount } from "../fields";
 import { tool } from "../tool";

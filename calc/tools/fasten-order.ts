@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { circleOrder, passesOf, pointsOrder } from "../../core/fastening";
 import { accept } from "../../core/quantity";
 import { exactlyOne, finite, notNegative } from "../fields";

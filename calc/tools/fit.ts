@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { classWindow, fitOf } from "../../core/limits";
 import { accept, refuse } from "../../core/quantity";
 import { holeClasses, largestNominalMm, shaftClasses } from "../../core/reference";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { identifyGear } from "../../core/gears";
 import { notNegative, positive, toothCount } from "../fields";
 import { tool } from "../tool";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { gearPair, usableContactRatio } from "../../core/gears";
 import { accept } from "../../core/quantity";
 import { both, pairGeometry, pairSchema } from "../fields";

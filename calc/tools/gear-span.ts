@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { gearSpan } from "../../core/gears";
 import { finite, moduleOf, notNegative, onePitch, pitchShape, positive, rackShape, toothCount } from "../fields";
 import { tool } from "../tool";

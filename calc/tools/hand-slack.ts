@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { handSlack, handSlackTarget } from "../../core/chains";
 import { judge } from "../../core/limits";
 import { accept } from "../../core/quantity";

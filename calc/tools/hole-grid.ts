@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept } from "../../core/quantity";
 import { holeGrid } from "../../core/trains";
 import { both, finite, ordered, positive, toothCount } from "../fields";

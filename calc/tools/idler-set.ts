@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { idlerSet } from "../../core/belts";
 import { finite, positive } from "../fields";
 import { tool } from "../tool";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept } from "../../core/quantity";
 import { indexPlan } from "../../core/trains";
 import { both } from "../fields";

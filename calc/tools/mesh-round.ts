@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { meshRound } from "../../core/rounds";
 import { both, finite, onePitch, pairGeometry, pairShape } from "../fields";
 import { tool } from "../tool";

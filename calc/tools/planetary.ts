@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type PlanetaryGeometry, type PlanetaryReason, planetarySet } from "../../core/planetary";
 import { planetarySchema } from "../../core/planetary/schema";
 import { tool } from "../tool";

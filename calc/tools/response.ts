@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { learnResponse } from "../../core/advice";
 import { accept } from "../../core/quantity";
 import { finite, positive } from "../fields";

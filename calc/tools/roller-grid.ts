@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { rollerGrid } from "../../core/belts";
 import { finite, newtonWindow, notNegative, positive } from "../fields";
 import { tool } from "../tool";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { roundPlan } from "../../core/rounds";
 import { both, toothCount } from "../fields";
 import { tool } from "../tool";

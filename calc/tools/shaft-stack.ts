@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { shaftStack } from "../../core/stacks";
 import { finite, notNegative, ordered, positive } from "../fields";
 import { tool } from "../tool";

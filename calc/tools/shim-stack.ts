@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { shimStack } from "../../core/stacks";
 import { finite, ordered, positive } from "../fields";
 import { tool } from "../tool";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept } from "../../core/quantity";
 import { correctedStepsPerMm, type IndexDrive, stepsCommand, stepsPerMm } from "../../core/trains";
 import { exactlyOne, oneForm, positive, wanted } from "../fields";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { guessedSpread, tensionFirst } from "../../core/advice";
 import { newtonWindow, notZero, positive } from "../fields";
 import { tool } from "../tool";

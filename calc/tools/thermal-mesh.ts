@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { thermalMesh } from "../../core/gears";
 import { refuse } from "../../core/quantity";
 import { both, finite, onePitch, pairGeometry, pairShape } from "../fields";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept } from "../../core/quantity";
 import { train } from "../../core/trains";
 import { finite, notNegative, notZero, positive } from "../fields";

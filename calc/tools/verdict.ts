@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { judge } from "../../core/limits";
 import { accept } from "../../core/quantity";
 import { exactlyOne, finite, notNegative, ordered } from "../fields";

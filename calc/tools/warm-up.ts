@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept, refuse } from "../../core/quantity";
 import { warmUp } from "../../core/statistics";
 import { finite } from "../fields";

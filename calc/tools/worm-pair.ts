@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { accept } from "../../core/quantity";
 import { wormPair } from "../../core/worms";
 import { wormShape } from "../../core/worms/schema";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { ClampPattern } from "../../data/queries/stages";

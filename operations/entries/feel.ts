@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type Bodies, feelMethods, feels, feltArc, hasClick, judgeFelt } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import { frameOf } from "../../core/stages";

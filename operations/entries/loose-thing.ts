@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Bodies, JobRecord } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import { id, text, words } from "../input";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { centreChange, exchange, type Pieces, reasonCodes, totalOf, unitOf } from "../../core/advice";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";

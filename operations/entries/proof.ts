@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type Bodies, type JobRecord, runOutcomes, runWays } from "../../core/logbook";
 import { accept, type Dimension, parseQuantity, type Result, refuse } from "../../core/quantity";
 import { text, words } from "../input";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Bodies, ReadingRecord, RoundResult } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import { type JudgedRound, judgeRound, type KnownRound, type RoundValues, typedRound } from "../../core/rounds";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { judge, worstVerdict } from "../../core/limits";
 import type { Bodies, ReadingRecord } from "../../core/logbook";
 import { accept, parseQuantity, type Result, refuse } from "../../core/quantity";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { text } from "../input";
 
 /** A reading as it was typed, before it is a value: in a draft and in what becomes an entry. */
