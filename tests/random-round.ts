@@ -1,4 +1,4 @@
-import { recordedView } from "~/app/features/job/round-view";
+import { recordedView } from "~/app/features/job/read/round-view";
 import { limitsInWork } from "~/core/limits";
 import { type Entry, type EntryOf, type ReadingRecord, stageTrend, standingOf } from "~/core/logbook";
 import { seededRandom } from "~/core/practice";

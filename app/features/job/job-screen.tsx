@@ -15,21 +15,21 @@ import { useWedgeGuard } from "../practice/wedge-guard";
 import { Head, RoomSwitch } from "../shell/head";
 import { PersonMenu } from "../shell/person-menu";
 import { clock } from "../words/times";
-import { GoingLive } from "./going-live";
-import { JobContext, type JobNow, pathOf } from "./job-context";
-import type { JobLoaded } from "./job-loaded";
-import { Ledger } from "./ledger";
-import { LockUp } from "./lock-up";
-import { MakeSafe } from "./make-safe";
-import { Prove } from "./prove";
-import { ReadingStation } from "./reading-station";
-import { RefusedStrip } from "./refused-strip";
-import { SignOff } from "./sign-off";
-import { nothingBefore } from "./stage-before";
-import { StageSwitch } from "./stage-switch";
-import { type StationKey, stationOf, stations } from "./stations";
-import { useDraft } from "./use-draft";
-import { useEntries } from "./use-entries";
+import { JobContext, type JobNow, pathOf } from "./entries/job-context";
+import type { JobLoaded } from "./entries/job-loaded";
+import { nothingBefore } from "./entries/stage-before";
+import { useDraft } from "./entries/use-draft";
+import { useEntries } from "./entries/use-entries";
+import { ReadingStation } from "./read/reading-station";
+import { GoingLive } from "./stations/going-live";
+import { Ledger } from "./stations/ledger";
+import { LockUp } from "./stations/lock-up";
+import { MakeSafe } from "./stations/make-safe";
+import { Prove } from "./stations/prove";
+import { RefusedStrip } from "./stations/refused-strip";
+import { SignOff } from "./stations/sign-off";
+import { StageSwitch } from "./stations/stage-switch";
+import { type StationKey, stationOf, stations } from "./stations/stations";
 
 /** Head with power and what is kept, stations along the top, the station itself, the tape along the bottom. */
 export function JobScreen({

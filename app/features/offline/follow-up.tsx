@@ -1,6 +1,6 @@
 import { useNavigate } from "react-router";
 import { v7 } from "uuid";
-import type { JobLoaded } from "~/app/features/job/job-loaded";
+import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import { Button } from "~/ui/button";
 import { pagePerson } from "../identity/page-person";
 import { allWaiting } from "./outbox";

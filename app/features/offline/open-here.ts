@@ -1,5 +1,5 @@
 import { v7 } from "uuid";
-import type { JobLoaded } from "~/app/features/job/job-loaded";
+import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { putOnItsWay } from "./outbox-state";
 import { keepSnapshot } from "./snapshots";

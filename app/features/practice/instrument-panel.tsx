@@ -3,7 +3,7 @@ import { adjusterNow, centreChange } from "~/core/advice";
 import { isKind } from "~/core/logbook";
 import { type HiddenStage, type SimulatedKey, seededRandom, simulatedInstruments, wedgeReading } from "~/core/practice";
 import { Button } from "~/ui/button";
-import { useJobScreen } from "../job/job-context";
+import { useJobScreen } from "../job/entries/job-context";
 import { useSimulatedInstruments } from "./switch";
 import { typeAsWedge } from "./type-as-wedge";
 

@@ -1,5 +1,5 @@
 import { v7 } from "uuid";
-import { optimistic, withWaiting } from "~/app/features/job/optimistic";
+import { optimistic, withWaiting } from "~/app/features/job/entries/optimistic";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { type Entry, jobRecord } from "~/core/logbook";
 import { accept, type Result } from "~/core/quantity";

@@ -10,7 +10,7 @@ import { switchGears } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
-import { methodInput, methodOf } from "../job/method-form";
+import { methodInput, methodOf } from "../job/read/method-form";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { parseAmount, unitHint } from "../words/amount";
 import { readWords } from "../words/entry";

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
-import { learnStage } from "~/app/features/job/learn-stage";
-import { roundView } from "~/app/features/job/round-view";
+import { learnStage } from "~/app/features/job/entries/learn-stage";
+import { roundView } from "~/app/features/job/read/round-view";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
 import { type Feel, feels, feltArc, judgeFelt, knownIn } from "~/core/logbook";
@@ -10,7 +10,7 @@ import { stoodAdjuster } from "~/operations/build-entry";
 import { teethInMesh } from "~/operations/stage-as-read";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
-import type { Method } from "../job/method-form";
+import type { Method } from "../job/read/method-form";
 import { usePreferences } from "../people/use-preferences";
 import { amountWords } from "../words/amount";
 import { feltState, feltWords } from "../words/feel";

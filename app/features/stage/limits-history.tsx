@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { type MeasuredQuantity, measuredUnit, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision, Stage } from "~/data/queries/stages";
-import { limitWords } from "../job/side-pane";
+import { limitWords } from "../job/read/side-pane";
 import { measuredWords, sideIn, sideWords, stageUnit } from "../words/quantity";
 import { day } from "../words/times";
 

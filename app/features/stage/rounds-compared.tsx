@@ -4,8 +4,8 @@ import type { EntryOf } from "~/core/logbook";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { SavePicture } from "../export/save-picture";
-import { RoundPane } from "../job/round-pane";
-import { recordedView } from "../job/round-view";
+import { RoundPane } from "../job/read/round-pane";
+import { recordedView } from "../job/read/round-view";
 import { readWords } from "../words/entry";
 import { judgedIn } from "../words/quantity";
 

@@ -1,5 +1,5 @@
 import { isRouteErrorResponse, Link } from "react-router";
-import { NoInstrument } from "~/app/features/job/no-instrument";
+import { NoInstrument } from "~/app/features/job/read/no-instrument";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { QuickTouch } from "~/app/features/quick/quick-touch";
 import { PlaceHead } from "~/app/features/shell/head";

@@ -1,6 +1,6 @@
 import { data } from "react-router";
-import type { JobLoaded } from "~/app/features/job/job-loaded";
-import type { Revisions } from "~/app/features/job/use-entries";
+import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
+import type { Revisions } from "~/app/features/job/entries/use-entries";
 import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import { draftsOf } from "~/data/queries/drafts";

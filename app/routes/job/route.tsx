@@ -1,5 +1,5 @@
 import { isRouteErrorResponse, Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
-import type { JobLoaded } from "~/app/features/job/job-loaded";
+import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import { JobScreen } from "~/app/features/job/job-screen";
 import { snapshotOf } from "~/app/features/offline/snapshots";
 import { asPerson, everyRole } from "~/app/session/session.server";

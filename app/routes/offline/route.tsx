@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import type { JobLoaded } from "~/app/features/job/job-loaded";
+import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import { snapshotIds, snapshotOf } from "~/app/features/offline/snapshots";
 import { WaitingStrip } from "~/app/features/offline/waiting-strip";
 import type { Kit } from "~/app/routes/machine/load-kit.server";

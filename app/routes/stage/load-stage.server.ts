@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { learnStage } from "~/app/features/job/learn-stage";
+import { learnStage } from "~/app/features/job/entries/learn-stage";
 import { readerOf, writeFor } from "~/app/features/words/figure";
 import { isId } from "~/app/session/is-id";
 import { isKind, meterOf, pastMoves, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";

@@ -1,0 +1,315 @@
+import { type ReactNode, type RefObject, useState } from "react";
+import { afterEachPart, beforeReading, nothingToAdjust, notRound } from "~/app/features/kinds";
+import { panesOf } from "~/app/features/kinds/panes";
+import { formatNumber } from "~/app/features/words/figure";
+import {
+  centreChange,
+  type LearntResponse,
+  moveSteps,
+  nearDeadPoint,
+  type Setting,
+  unitOf,
+  wholeSteps,
+} from "~/core/advice";
+import type { ClampNow } from "~/core/logbook";
+import type { Refusal } from "~/core/quantity";
+import { frameOf, judgedBy, leastPlaces } from "~/core/stages";
+import type { Instrument } from "~/data/queries/instruments";
+import type { Stage } from "~/data/queries/stages";
+import { BandGauge } from "~/ui/band-gauge/band-gauge";
+import { Button } from "~/ui/button";
+import { StateMark, stateWord } from "~/ui/state-mark";
+import { amountWords } from "../../words/amount";
+import { capital } from "../../words/count";
+import { placeOf, readIn, stageUnit } from "../../words/quantity";
+import { verdictState } from "../../words/state";
+import { turnedWords } from "../../words/turned";
+import type { RoundView } from "../read/round-view";
+import { AlsoMoves } from "./also-moves";
+import { type ChosenStack, DrawerPane } from "./drawer-pane";
+import { EaseFirst } from "./ease-first";
+import { FeelerWay, feelerFor } from "./feeler-way";
+import { Otherwise } from "./otherwise";
+import { RollerPane } from "./roller-pane";
+import { SlackByHand, slackIsSet } from "./slack-by-hand";
+import { standWords } from "./stand-words";
+import { WhyMove } from "./why-move";
+
+type Props = {
+  stage: Stage;
+  instrument: Instrument;
+  view: RoundView | null;
+  learnt: LearntResponse | null;
+  texts: Record<string, string>;
+  onText: (name: string, text: string) => void;
+  instruments: readonly Instrument[];
+  /** The leaves with which it was set, where the adjuster has no scale. */
+  onSo: (feelerMm?: number[]) => void;
+  onOtherwise: (amount: number, note: string) => Refusal | null;
+  /** A reading that stands off and that nobody has answered for: to be looked at before anything is moved. */
+  questioned: { tooth: number; typed: string } | null;
+  /** A stack from the drawer; left out where none can be taken. */
+  onTake?: (chosen: ChosenStack) => void;
+  /** What to do where no move is asked for. */
+  onward: ReactNode;
+  clamps: readonly ClampNow[];
+  /** Logs a clamp as eased, before the move. */
+  onEase: (clamp: number) => void;
+  /** A tight spot that was only felt so far. */
+  feltTight: number | null;
+  soButton?: RefObject<HTMLButtonElement | null>;
+};
+
+type Span = { min: number; max: number };
+
+/** A sentence with a number: where to stand the gear, which way, how much, what it will read then, how sure, and why. */
+export function MovePane(props: Props) {
+  const { stage, instrument, view } = props;
+  const [otherwise, setOtherwise] = useState(false);
+  const { element } = stage.geometry;
+  const unit = stageUnit(element);
+  const read = readIn(element, instrument);
+  if (!view || view.standTooth === null) {
+    return (
+      <section aria-label="Next move">
+        <p className="text-mid font-semibold mb-1">Next move</p>
+        <p className="text-2xl font-semibold">{howManyWords(stage)}</p>
+        {props.feltTight !== null && (
+          <p className="text-lg mt-2">
+            By feel the tight spot is <span className="text-copper">{placeOf(element, props.feltTight)}</span>: stand it
+            there, and begin reading there.
+          </p>
+        )}
+        <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
+        <ReadPicture stage={stage} now={null} then={null} />
+        {stage.geometry.turnedBy !== "either" && (
+          <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
+        )}
+        {stage.geometry.arcDeg && (
+          <p className="text-lg mt-2">
+            It turns only from {formatNumber(stage.geometry.arcDeg[0], 0)}° to{" "}
+            {formatNumber(stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
+          </p>
+        )}
+        <Slack {...props} />
+      </section>
+    );
+  }
+  const { limits } = stage;
+  const move = !props.questioned && view.move && view.move.amount !== 0 ? view.move : null;
+  const all = leastPlaces(frameOf(element)) > 1;
+  return (
+    <section aria-label="Next move" className="flex flex-col gap-3">
+      <div>
+        <p className="text-mid font-semibold mb-1 flex gap-3 items-center">
+          Next move, from {counted(view)} {counted(view) === 1 ? "reading" : "readings"}{" "}
+          <StateMark state={view.state} />
+        </p>
+        {props.questioned ? (
+          <p className="text-2xl font-semibold leading-snug">
+            Look at <span className="text-now">{placeOf(element, props.questioned.tooth)}</span> first:{" "}
+            {props.questioned.typed} stands off from the others. Read it again, strike it out, or keep it.
+          </p>
+        ) : (
+          <Sentence {...props} view={view} />
+        )}
+      </div>
+      {move && (
+        <p className="text-lg" aria-live="polite">
+          It should then read{" "}
+          {all && (
+            <>
+              <b className="figure">{read.figure(move.at ?? move.min)}</b> there, and{" "}
+            </>
+          )}
+          <b className="figure">{read.range(move.min, move.max)}</b> {unit.unit}
+          {all && " all round"}, give or take{" "}
+          <span className="figure">{unit.figure(view.advice?.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>{" "}
+          (2 sd){move.verdict === "conforms" ? "." : `: ${stateWord[verdictState[move.verdict]]}.`}
+        </p>
+      )}
+      <BandGauge
+        lo={limits.lo}
+        hi={limits.hi}
+        aim={limits.aim ?? (limits.lo + limits.hi) / 2}
+        now={view.now}
+        then={move ? { min: move.min, max: move.max } : null}
+        state={view.state}
+        unit={unit.unit}
+        figure={unit.figure}
+        per={unit.per}
+        label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
+      />
+      <ReadPicture stage={stage} now={view.now} then={move ? { min: move.min, max: move.max } : null} />
+      {move && <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />}
+      {move && <EaseFirst clamps={props.clamps} onEase={props.onEase} />}
+      {move ? (
+        <div className="flex flex-wrap gap-3">
+          <Button
+            ref={props.soButton}
+            kind="now"
+            large
+            onClick={() => props.onSo(stage.adjuster.hasScale ? undefined : feelerFor(props, view)?.leavesMm)}
+          >
+            Did it so
+          </Button>
+          <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
+            Did otherwise
+          </Button>
+        </div>
+      ) : (
+        <div className="flex flex-wrap gap-3">
+          {props.onward}
+          {stage.adjuster.adjuster && (
+            <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
+              Moved it all the same
+            </Button>
+          )}
+        </div>
+      )}
+      {otherwise && <Otherwise {...props} onDone={() => setOtherwise(false)} />}
+      {!props.questioned && props.onTake && move && stage.adjuster.adjuster?.type === "shims" && (
+        <DrawerPane stage={stage} view={view} onTake={props.onTake} />
+      )}
+      <Slack {...props} />
+      {move && (
+        <RollerPane stage={stage} view={view} texts={props.texts} onText={props.onText} onMove={props.onOtherwise} />
+      )}
+      {!props.questioned && (
+        <WhyMove
+          stage={stage}
+          instrument={instrument}
+          instruments={props.instruments}
+          view={view}
+          learnt={props.learnt}
+        />
+      )}
+    </section>
+  );
+}
+
+/** The slack of a steep chain, which is set beside what it is judged by. */
+function Slack({ stage, texts, onText, onOtherwise, clamps, onEase }: Props) {
+  if (!slackIsSet(stage)) return null;
+  return (
+    <div className="grid gap-3 mt-3">
+      <SlackByHand stage={stage} texts={texts} onText={onText} onMove={onOtherwise} />
+      {texts["slack.movement"] && <EaseFirst clamps={clamps} onEase={onEase} />}
+    </div>
+  );
+}
+
+/** How far the adjuster moves its part by an amount, mm. */
+const centreWay = ({ adjuster: { adjuster } }: Stage, amount: number): number =>
+  adjuster ? centreChange(adjuster, amount) : 0;
+
+/** How many places have to be read before anything can be said. */
+function howManyWords({ geometry: { element } }: Stage): string {
+  const frame = frameOf(element);
+  const least = leastPlaces(frame);
+  if (frame.belts > 1) return `Read each of the ${frame.belts} belts at ${frame.places} places.`;
+  if (least === 1) return "Read the gap.";
+  if (frame.word === "link")
+    return judgedBy(element) === "sag"
+      ? "Read the sag at two places of the chain or more."
+      : "Measure the counted pitches at two places of the chain or more.";
+  return `Read at least ${least === 3 ? "three" : least} places round the turn.`;
+}
+
+const counted = (view: RoundView): number => view.readings.filter((reading) => !reading.struck).length;
+
+function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
+  const { adjuster } = stage;
+  const words = "text-2xl font-semibold leading-snug";
+  const { element } = stage.geometry;
+  const { advice, judged } = view;
+  if (!advice || !view.move || view.move.amount === 0 || !adjuster.adjuster)
+    return <p className={words}>{stayWords(stage, view)}</p>;
+  const unit = unitOf(adjuster.adjuster);
+  const steps = wholeSteps(moveSteps(adjuster.adjuster, view.move.amount), adjuster.step);
+  const dead = nearDeadPoint(adjuster.adjuster);
+  return (
+    <>
+      {judged.holds === "too-wide" && (
+        <p className={`${words} mb-2`}>No setting can hold it: {notRound(element)}. For now:</p>
+      )}
+      <p className={words}>
+        {standWords(element, view.standTooth)}
+        {adjuster.name}{" "}
+        <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step, adjuster.means)}</span>{" "}
+        {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}
+        {advice.reasons.includes("guessed-stiffness") &&
+          ": a safe part of the way, because nobody knows how stiff it is. Then read again, and the rest follows"}
+        .
+      </p>
+      {view.move.verdict !== "conforms" && view.move.other && !advice.reasons.includes("guessed-stiffness") && (
+        <p className="text-lg mt-2">{nearestWords(stage, view.move.other)}</p>
+      )}
+      {dead !== null && (
+        <p className="text-lg mt-2 border-l-4 border-near pl-3">
+          The eccentric stands {formatNumber(dead, 0)}° from its dead point: it moves little there, and past it the
+          other way.
+        </p>
+      )}
+      {!adjuster.hasScale && <FeelerWay stage={stage} view={view} stack={feelerFor({ stage, instruments }, view)} />}
+      {steps.length > 1 && (
+        <ol className="list-decimal pl-6 mt-2 text-lg">
+          {steps.map((step, i) => (
+            <li key={`${step.kind}-${i}`}>
+              {step.kind === "draw-back"
+                ? "Bring the part back against the screw by hand; slackening alone moves nothing."
+                : `${step.kind === "slacken" ? "Slacken" : "Push"} ${amountWords(step.amount, unit, adjuster.step, adjuster.means)}${step.kind === "push" ? ", then read again" : ""}.`}
+            </li>
+          ))}
+          {afterEachPart(element) && <li>{afterEachPart(element)}</li>}
+        </ol>
+      )}
+      <OtherMember stage={stage} amount={view.move.amount} />
+    </>
+  );
+}
+
+/** What is read, to scale, of a kind that shows it. */
+function ReadPicture({ stage, now, then }: { stage: Stage; now: Span | null; then: Span | null }) {
+  const { element } = stage.geometry;
+  return panesOf(element).read?.({ element, limits: stage.limits, now, then }) ?? null;
+}
+
+/** The same move by another part of the stage, where there is one. */
+function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
+  const { element } = stage.geometry;
+  return panesOf(element).otherMember?.({ stage, element, changeMm: centreWay(stage, amount) }) ?? null;
+}
+
+/** What the setting on the other side of the nearest one would read. */
+function nearestWords(stage: Stage, other: Setting): string {
+  const { adjuster } = stage;
+  const { range, unit } = stageUnit(stage.geometry.element);
+  const reads = `${range(other.min, other.max)} ${unit}, ${stateWord[verdictState[other.verdict]]}`;
+  if (other.amount === 0) return `That is the nearest it can be set. Left where it stands it reads ${reads}.`;
+  const size = adjuster.adjuster
+    ? amountWords(other.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)
+    : "";
+  return `That is the nearest it can be set. ${capital(size)} ${other.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would read ${reads}.`;
+}
+
+/** What is said where no move is asked for; where it is outside it is never said to be left. */
+function stayWords(stage: Stage, view: RoundView): string {
+  const { advice, state, judged } = view;
+  const { adjuster } = stage;
+  const { element } = stage.geometry;
+  if (!adjuster.adjuster || !advice)
+    return `${nothingToAdjust(element)} ${state === "inside" ? "It reads inside all the way round." : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
+  if (judged.holds === "too-wide")
+    return `No setting can hold it: ${notRound(element)}. It stands as well as it can; get it seen to.`;
+  if (state === "inside") return "It reads inside all the way round. Leave it.";
+  const leave = state === "outside" ? "" : "Leave it. ";
+  const out = state === "outside" ? " It stays outside: get it seen to, or read it with a finer instrument." : "";
+  if (advice.reasons.includes("tight-risk"))
+    return `${leave}Any further push could end too tight, and the screw cannot go back.${out}`;
+  if (advice.reasons.includes("best-possible"))
+    return `${leave}A further move would change less than this reading can tell.${out}`;
+  if (view.move?.other)
+    return `${leave}It stands at the nearest setting there is. ${nearestWords(stage, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
+  return `${leave}The adjuster has no way left that brings it nearer.${out}`;
+}

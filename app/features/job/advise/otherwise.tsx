@@ -1,0 +1,68 @@
+import { useState } from "react";
+import { unitOf } from "~/core/advice";
+import type { Refusal } from "~/core/quantity";
+import type { Stage } from "~/data/queries/stages";
+import { Button } from "~/ui/button";
+import { Choice, Field } from "~/ui/field";
+import { asTyped, parseAmount, unitHint } from "../../words/amount";
+import { refusalWords } from "../../words/refusal";
+
+/** What the technician did instead, logged as it was; the app learns from what was really done. */
+export function Otherwise({
+  stage,
+  texts,
+  onText,
+  onOtherwise,
+  onDone,
+}: {
+  stage: Stage;
+  texts: Record<string, string>;
+  onText: (name: string, text: string) => void;
+  onOtherwise: (amount: number, note: string) => Refusal | null;
+  onDone: () => void;
+}) {
+  const { adjuster } = stage;
+  const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const way = texts["move.way"] === "minus" ? "minus" : "plus";
+  const submit = (event: React.FormEvent) => {
+    event.preventDefault();
+    const amount = parseAmount(texts["move.amount"] ?? "", unit);
+    if (!amount.ok) return setRefusal({ ...amount.refusal, path: ["amount"] });
+    const refused = onOtherwise(way === "minus" ? -amount.value : amount.value, texts["move.note"] ?? "");
+    setRefusal(refused);
+    if (!refused) onDone();
+  };
+  return (
+    <form onSubmit={submit} className="border-l-4 border-ink pl-4 grid gap-3">
+      <Field
+        autoFocus
+        label={`${adjuster.name}: how much?`}
+        value={texts["move.amount"] ?? ""}
+        onChange={(event) => onText("move.amount", event.target.value)}
+        hint={unitHint(unit)}
+        onBlur={() => onText("move.amount", asTyped(texts["move.amount"] ?? "", unit))}
+        error={refusal?.path[0] === "amount" ? refusalWords(refusal) : undefined}
+      />
+      <Choice
+        legend="Which way?"
+        name="way"
+        value={way}
+        onChange={(value) => onText("move.way", value)}
+        options={[
+          { value: "plus", label: adjuster.positiveWord },
+          { value: "minus", label: adjuster.negativeWord },
+        ]}
+      />
+      <Field
+        label="Why"
+        value={texts["move.note"] ?? ""}
+        onChange={(event) => onText("move.note", event.target.value)}
+        error={refusal && refusal.path[0] !== "amount" ? refusalWords(refusal) : undefined}
+      />
+      <Button kind="solid" large type="submit">
+        Log this move
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,184 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useRevalidator } from "react-router";
+import { v7 } from "uuid";
+import { onlyLookingHeader } from "~/app/session/person-header";
+import type { Entry } from "~/core/logbook";
+import { accept, type Result, refuse } from "~/core/quantity";
+import type { NamedEntry } from "~/data/queries/entries";
+import type { Stage } from "~/data/queries/stages";
+import type { TapeEntry } from "../../logbook/tape";
+import { allWaiting, post, waitsForOthers } from "../../offline/outbox";
+import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../../offline/outbox-state";
+import { keepSnapshot, snapshotOf } from "../../offline/snapshots";
+import type { Waiting } from "../../offline/waiting-store";
+import type { JobLoaded } from "./job-loaded";
+import { optimistic, withWaiting } from "./optimistic";
+
+export type JobEntries = {
+  entries: TapeEntry[];
+  refused: Waiting[];
+  /** Stages whose geometry, adjuster or limits were revised while the job was on this screen. */
+  revised: string[];
+  /** Puts an entry into the logbook; a refusal comes back at once, and nothing typed is touched. */
+  put: (stage: Stage, work: Record<string, unknown>) => Promise<Result<Entry>>;
+  sign: (signature: Record<string, unknown> & { id: string }, secret?: string) => Promise<Result<true>>;
+};
+
+const lookMs = 20_000;
+const twiceMs = 400;
+
+/**
+ * The entries of the job as this tablet knows them: the server's, and those on their way shown as if they were there. Everything
+ * keeps working while the server is away; it is sent, once and in order, when it is back.
+ */
+export function useEntries(data: JobLoaded): JobEntries {
+  const { job, stages, instruments, before, person } = data;
+  const [served, setServed] = useState(data.entries);
+  const [revised, setRevised] = useState<string[]>([]);
+  const outbox = useOutbox();
+  const { revalidate } = useRevalidator();
+  const making = useMemo(
+    () => ({ job, stages, instruments, before, person }),
+    [job, stages, instruments, before, person],
+  );
+  const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
+  const entries = useMemo(() => withWaiting(served, waiting, making), [served, waiting, making]);
+  const latest = useRef({ entries, stages });
+  latest.current = { entries, stages };
+
+  const takeIn = useCallback((more: readonly NamedEntry[]) => {
+    setServed((known) => {
+      const ids = new Set(known.map((entry) => entry.id));
+      const fresh = more.filter((entry) => !ids.has(entry.id));
+      return fresh.length === 0 ? known : [...known, ...fresh].sort((a, b) => a.seq - b.seq);
+    });
+  }, []);
+
+  const look = useCallback(async () => {
+    try {
+      const response = await fetch(`/jobs/${job.id}/entries`, {
+        signal: AbortSignal.timeout(10_000),
+        headers: { [onlyLookingHeader]: "1" },
+      });
+      if (!response.ok) return;
+      const answer = (await response.json()) as { entries: NamedEntry[]; revisions: Revisions[] };
+      takeIn(answer.entries);
+      const other = latest.current.stages.filter((stage) => isRevised(stage, answer.revisions));
+      if (other.length === 0) return;
+      setRevised((was) => [...new Set([...was, ...other.map((stage) => stage.name)])]);
+      revalidate();
+    } catch {
+      // Away; what waits is tried again anyway.
+    }
+  }, [job.id, takeIn, revalidate]);
+
+  useEffect(() => takeIn(data.entries), [data.entries, takeIn]);
+
+  useEffect(
+    () =>
+      onTaken((taken) => {
+        const ours = taken.filter((item) => item.waiting.jobId === job.id);
+        takeIn(ours.flatMap(({ body }) => entryIn(body)));
+        // The opening and a signature of several stages are more than the one entry answered.
+        if (ours.some(({ waiting: { payload } }) => payload.kind === "job-opened" || payload.kind === "signature"))
+          look();
+      }),
+    [job.id, takeIn, look],
+  );
+
+  // What others do on this job is looked for now and then, and on coming back to the page.
+  useEffect(() => {
+    const timer = setInterval(look, lookMs);
+    window.addEventListener("online", look);
+    window.addEventListener("focus", look);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", look);
+      window.removeEventListener("focus", look);
+    };
+  }, [look]);
+
+  // Enough to go on with after a reload without the server. The page may be an old copy; the tablet may know more.
+  const [joined, setJoined] = useState(false);
+  useEffect(() => {
+    snapshotOf<JobLoaded>("job", job.id)
+      .then((known) => takeIn(known?.entries ?? []))
+      .finally(() => setJoined(true));
+  }, [job.id, takeIn]);
+  useEffect(() => {
+    if (joined) keepSnapshot("job", job.id, { ...data, entries: served });
+  }, [joined, data, job.id, served]);
+
+  const justPut = useRef(new Set<string>());
+  const put = useCallback(
+    async (stage: Stage, work: Record<string, unknown>): Promise<Result<Entry>> => {
+      const payload = {
+        ...work,
+        id: v7(),
+        kind: String(work.kind),
+        jobId: job.id,
+        stageId: stage.id,
+        madeAt: new Date().toISOString(),
+      };
+      const built = optimistic(payload, latest.current.entries, making);
+      if (!built.ok) return built;
+      // A key pressed twice by a gloved thumb, or an Enter too many, is one entry. Clamps follow each other that fast.
+      if (payload.kind !== "clamp") {
+        const same = JSON.stringify([stage.id, work]);
+        if (justPut.current.has(same)) return refuse("just-done", []);
+        justPut.current.add(same);
+        setTimeout(() => justPut.current.delete(same), twiceMs);
+      }
+      await putOnItsWay({ id: payload.id, jobId: job.id, url: `/jobs/${job.id}/entries`, payload });
+      return accept(built.value);
+    },
+    [job.id, making],
+  );
+
+  const sign = useCallback(
+    async (signature: Record<string, unknown> & { id: string }, secret?: string): Promise<Result<true>> => {
+      const payload = { ...signature, kind: "signature", jobId: job.id, madeAt: new Date().toISOString() };
+      const url = `/jobs/${job.id}/entries`;
+      const { stopped } = await sendWaiting();
+      // With the entries before it still here it waits behind them; what shows who signs is kept nowhere.
+      const answer =
+        stopped || waitsHere(payload, await allWaiting())
+          ? ({ stopped: stopped ?? "server" } as const)
+          : await post(url, secret ? { ...payload, secret } : payload);
+      if ("refusal" in answer) {
+        await look();
+        return { ok: false, refusal: answer.refusal };
+      }
+      // Away, or the answer got lost: it waits with everything before it, and the server takes it once.
+      if ("stopped" in answer) await putOnItsWay({ id: payload.id, jobId: job.id, url, payload });
+      else {
+        takeIn(entryIn(answer.body));
+        await look();
+      }
+      return accept(true);
+    },
+    [job.id, takeIn, look],
+  );
+
+  return { entries, refused: waiting.filter((item) => item.refusal), revised, put, sign };
+}
+
+/** Whether something of the job that was made before has not been taken yet. */
+const waitsHere = (payload: Waiting["payload"] & { jobId: string }, all: readonly Waiting[]): boolean =>
+  waitsForOthers({ id: payload.id, jobId: payload.jobId, order: Number.MAX_SAFE_INTEGER, payload }, all);
+
+/** The entry that the server answered with. */
+const entryIn = (body: unknown): NamedEntry[] => {
+  const { entry } = body as { entry?: NamedEntry };
+  return entry ? [entry] : [];
+};
+
+export type Revisions = { stageId: string; geometryId: string; adjusterId: string; limitsId: string };
+
+const isRevised = (stage: Stage, revisions: readonly Revisions[]): boolean => {
+  const now = revisions.find((revision) => revision.stageId === stage.id);
+  return (
+    now !== undefined &&
+    (now.geometryId !== stage.geometry.id || now.adjusterId !== stage.adjuster.id || now.limitsId !== stage.limits.id)
+  );
+};

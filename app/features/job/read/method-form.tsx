@@ -1,0 +1,309 @@
+import { formatNumber } from "~/app/features/words/figure";
+import type { Sense } from "~/core/logbook";
+import { isOverdue } from "~/core/logbook";
+import { type Dimension, parseQuantity, type Refusal, type RefusalCode } from "~/core/quantity";
+import { typedRound } from "~/core/rounds";
+import {
+  gearNames,
+  type MeasuredQuantity,
+  measuredQuantities,
+  measuredUnit,
+  type StageElement,
+  spanOf,
+  switchGears,
+  usualPitches,
+  waysToMeasure,
+} from "~/core/stages";
+import type { Instrument } from "~/data/queries/instruments";
+import type { Stage } from "~/data/queries/stages";
+import { dayIn } from "~/operations/day-in";
+import { Choice, Field } from "~/ui/field";
+import { measuredWords, stageUnit } from "../../words/quantity";
+import { refusalWords } from "../../words/refusal";
+import { lengthWords, spoken } from "../../words/spoken";
+import { dateWords } from "../../words/times";
+
+export type Method = {
+  quantity: MeasuredQuantity;
+  instrument: Instrument;
+  indicatorRadiusMm: number | null;
+  indicatorAngleDeg: number;
+  held: number | null;
+  temperatureC: number | null;
+  sense: Sense;
+  /** Which gear of a switchable one is in. */
+  gear: string | undefined;
+  bareUnit: string;
+  /** What stands in the form and cannot be meant, at the name of its field; no round is taken while it stands. */
+  problem: Refusal | null;
+};
+
+/** Units that a bare number can be said to be in, the usual one first. */
+export const bareUnits: Record<MeasuredQuantity, readonly string[]> = Object.fromEntries(
+  measuredQuantities.map((quantity) => {
+    const { dimension, bare } = measuredUnit[quantity];
+    const others = { length: ["thou", "in"], force: ["lbf", "kgf"], angle: ["deg"], frequency: [] }[
+      dimension as "length"
+    ];
+    return [quantity, [bare, ...others]];
+  }),
+) as unknown as Record<MeasuredQuantity, readonly string[]>;
+
+/** What is held still while the other is read, and where it is usual. */
+export function heldOf(
+  element: StageElement,
+  quantity: MeasuredQuantity,
+): {
+  label: string;
+  hint: string;
+  usual: number;
+  dimension: Dimension;
+  bare: string;
+  said: (value: number) => string;
+} | null {
+  switch (quantity) {
+    case "span-force":
+      return {
+        label: "Pressed in by",
+        hint: "mm; empty: a 64th of the span",
+        usual: (spanOf(element) ?? 64) / 64,
+        dimension: "length",
+        bare: "mm",
+        said: (mm) => `pressed in by ${lengthWords(mm, 1)}`,
+      };
+    case "span-deflection":
+      return {
+        label: "Pressed with",
+        hint: "N; empty: 10",
+        usual: 10,
+        dimension: "force",
+        bare: "N",
+        said: (newton) => `pressed with ${spoken("N", 1).said(newton)}`,
+      };
+    case "elongation":
+      return {
+        label: "Pitches counted",
+        hint: `empty: ${usualPitches}`,
+        usual: usualPitches,
+        dimension: "length",
+        bare: "mm",
+        said: (pitches) => `${formatNumber(pitches, 0)} of them`,
+      };
+    default:
+      return null;
+  }
+}
+
+/** How it is read, from the texts of the form; what cannot be understood counts as left out, and the form says so. */
+export function methodOf(stage: Stage, texts: Record<string, string>, instruments: readonly Instrument[]): Method {
+  const { element } = stage.geometry;
+  const ways = waysToMeasure(element);
+  const quantity = ways.find((way) => way === texts["method.quantity"]) ?? ways[0] ?? "circumferential-backlash";
+  const fitting = instrumentsFor(quantity, instruments);
+  const chosen = fitting.find((instrument) => instrument.id === texts["method.instrument"]);
+  const usual = usualKind[quantity];
+  const fallback = fitting.find((instrument) => instrument.kind === usual) ?? fitting[0] ?? instruments[0];
+  if (!fallback) throw new Error("no instrument in this workshop");
+  let problem: Refusal | null = null;
+  const value = (name: string, dimension: Dimension, bare: string, wanted: (value: number) => RefusalCode | null) => {
+    const typed = (texts[name] ?? "").trim();
+    if (typed === "") return null;
+    const parsed = parseQuantity(typed, dimension, bare);
+    const code = parsed.ok ? wanted(parsed.value.value) : null;
+    if (!parsed.ok) problem ??= { ...parsed.refusal, path: [name] };
+    else if (code) problem ??= { code, path: [name], facts: {} };
+    return parsed.ok && !code ? parsed.value.value : null;
+  };
+  const over0 = (length: number) => (length > 0 ? null : "too-small");
+  const byIndicator = quantity === "circumferential-backlash";
+  const radius = byIndicator ? value("method.radius", "length", "mm", over0) : null;
+  const angle = byIndicator
+    ? value("method.angle", "angle", "deg", (deg) => (Math.abs(deg) < 60 ? null : "inclined-too-far"))
+    : null;
+  const needs = heldOf(element, quantity);
+  const held = needs && value("method.held", needs.dimension, needs.bare, over0);
+  const temperatureC = value("method.temperature", "temperature", "C", (c) =>
+    c > -60 && c < 300 ? null : c < 0 ? "too-small" : "too-large",
+  );
+  const gears = gearNames(element) ?? [];
+  return {
+    quantity,
+    instrument: chosen ?? fallback,
+    indicatorRadiusMm: radius,
+    indicatorAngleDeg: angle ?? 0,
+    held,
+    temperatureC,
+    problem,
+    sense: texts["method.sense"] === "counter-clockwise" ? "counter-clockwise" : "clockwise",
+    gear: gears.find((name) => name === texts["method.gear"]) ?? gears[0],
+    bareUnit: bareUnit(quantity, texts["method.unit"], chosen ?? fallback),
+  };
+}
+
+/** What a bare number is in: as the person said, else as the instrument shows it. */
+export function bareUnit(quantity: MeasuredQuantity, said: string | undefined, instrument: Instrument): string {
+  const known = bareUnits[quantity];
+  return [said, instrument.unit].find((unit) => unit && known.includes(unit)) ?? known[0] ?? "mm";
+}
+
+/** What the quantity is usually read with. */
+const usualKind: Partial<Record<MeasuredQuantity, string>> = {
+  "circumferential-backlash": "lever indicator",
+  sag: "steel rule",
+  "hand-movement": "steel rule",
+  elongation: "caliper",
+  gap: "feeler set",
+};
+
+/** Instruments that show the dimension in which a quantity is read. */
+export const instrumentsFor = (quantity: MeasuredQuantity, instruments: readonly Instrument[]): readonly Instrument[] =>
+  instruments.filter(({ dimension }) => dimension === measuredUnit[quantity].dimension);
+
+/** The part of a method that goes with a round into the logbook. */
+export const methodInput = (method: Method) => ({
+  quantity: method.quantity,
+  instrumentId: method.instrument.id,
+  indicatorRadiusMm: method.indicatorRadiusMm,
+  indicatorAngleDeg: method.indicatorAngleDeg,
+  held: method.held,
+  temperatureC: method.temperatureC,
+  sense: method.sense,
+  gear: method.gear,
+});
+
+/** What one reading by this method is worth, as it is now set up. */
+function worthWords(stage: Stage, method: Method): string {
+  const values = typedRound(stage.geometry.element, method.instrument, method, []);
+  const unit = stageUnit(stage.geometry.element);
+  const linear = method.quantity !== "span-frequency" && method.quantity !== "span-deflection";
+  const sure = values.ok && linear ? `±${unit.said(values.value.expandedUncertainty, 1)} of ${unit.name}. ` : "";
+  return `${sure}${measuredWords[method.quantity].worth}`;
+}
+
+/** Instrument, where its tip stands, temperature, sense of counting: what a reading must say about itself. */
+export function MethodForm({
+  stage,
+  texts,
+  instruments,
+  timeZone,
+  onText,
+}: {
+  stage: Stage;
+  texts: Record<string, string>;
+  instruments: readonly Instrument[];
+  timeZone: string;
+  onText: (name: string, text: string) => void;
+}) {
+  const method = methodOf(stage, texts, instruments);
+  const today = dayIn(new Date(), timeZone);
+  const overdue = isOverdue(method.instrument.dueOn, today);
+  const { element } = stage.geometry;
+  const held = heldOf(element, method.quantity);
+  const byIndicator = method.quantity === "circumferential-backlash";
+  const gears = switchGears(element);
+  const field = (name: string) => ({
+    name,
+    value: texts[name] ?? "",
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) => onText(name, event.target.value),
+    autoComplete: "off",
+  });
+  const problem = (name: string) => (method.problem?.path[0] === name ? refusalWords(method.problem) : undefined);
+  return (
+    <details className="border-t border-rule pt-1 shrink-0" open={method.problem !== null || undefined}>
+      <summary className="min-h-11 content-center cursor-pointer">
+        {method.gear && <>{method.gear}, </>}
+        <b>{method.instrument.name}</b>
+        {overdue && <b className="text-outside">, overdue</b>},{" "}
+        {!byIndicator
+          ? measuredWords[method.quantity].name.toLowerCase()
+          : method.indicatorRadiusMm
+            ? `at ${method.indicatorRadiusMm} mm`
+            : "at the pitch circle"}
+        {held && `, ${held.said(method.held ?? held.usual)}`}
+        {method.temperatureC === null ? "" : `, ${Math.round(method.temperatureC)} °C`}
+      </summary>
+      <div className="grid gap-3 py-2">
+        <label className="block">
+          <span className="block font-semibold mb-1">What is measured</span>
+          <select
+            className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+            value={method.quantity}
+            onChange={(event) => onText("method.quantity", event.target.value)}
+          >
+            {waysToMeasure(element).map((quantity) => (
+              <option key={quantity} value={quantity}>
+                {measuredWords[quantity].name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p>
+          <b>Worth:</b> {worthWords(stage, method)}
+        </p>
+        <label className="block">
+          <span className="block font-semibold mb-1">Instrument</span>
+          <select
+            className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
+            value={method.instrument.id}
+            onChange={(event) => onText("method.instrument", event.target.value)}
+          >
+            {instrumentsFor(method.quantity, instruments).map((instrument) => (
+              <option key={instrument.id} value={instrument.id}>
+                {instrument.name}
+                {isOverdue(instrument.dueOn, today) && ", overdue"}
+              </option>
+            ))}
+          </select>
+        </label>
+        {overdue && (
+          <p className="border-l-4 border-outside pl-3">
+            Its calibration was due on {dateWords(method.instrument.dueOn ?? "")}. The reading is taken, and the logbook
+            says so.
+          </p>
+        )}
+        {gears.length > 0 && (
+          <Choice
+            legend="Gear that is in"
+            name="gear"
+            value={method.gear ?? ""}
+            onChange={(gear) => onText("method.gear", gear)}
+            options={gears.map(({ name, teeth }) => ({ value: name, label: `${name} ${teeth.join(" : ")}` }))}
+          />
+        )}
+        {held && <Field label={held.label} hint={held.hint} {...field("method.held")} error={problem("method.held")} />}
+        {byIndicator && (
+          <>
+            <Field
+              label="Tip at radius"
+              hint="Empty: at the working pitch circle"
+              {...field("method.radius")}
+              error={problem("method.radius")}
+            />
+            <Field
+              label="Inclined by"
+              hint="Degrees off the motion; keep below 10"
+              {...field("method.angle")}
+              error={problem("method.angle")}
+            />
+          </>
+        )}
+        <Field
+          label="Temperature"
+          hint="°C, or with °F"
+          {...field("method.temperature")}
+          error={problem("method.temperature")}
+        />
+        <Choice
+          legend="Counted"
+          name="sense"
+          value={method.sense}
+          onChange={(sense) => onText("method.sense", sense)}
+          options={[
+            { value: "clockwise", label: "clockwise" },
+            { value: "counter-clockwise", label: "counter-clockwise" },
+          ]}
+        />
+      </div>
+    </details>
+  );
+}

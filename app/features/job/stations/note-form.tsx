@@ -1,0 +1,35 @@
+import { useState } from "react";
+import type { Refusal } from "~/core/quantity";
+import { Button } from "~/ui/button";
+import { TextArea } from "~/ui/field";
+import { refusalWords } from "../../words/refusal";
+import { useJobScreen } from "../entries/job-context";
+
+/** A note on the tape. */
+export function NoteForm() {
+  const { job } = useJobScreen();
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const text = job.draft.texts.note ?? "";
+  const put = async (event: React.FormEvent) => {
+    event.preventDefault();
+    const result = await job.put({ kind: "note", text });
+    if (!result.ok) return setRefusal(result.refusal);
+    job.changeText("note", "");
+  };
+  return (
+    <form onSubmit={put} className="grid gap-2 content-start">
+      <TextArea
+        label="Note for the logbook"
+        value={text}
+        onChange={(event) => {
+          setRefusal(null);
+          job.changeText("note", event.target.value);
+        }}
+        error={refusal ? refusalWords(refusal) : undefined}
+      />
+      <div>
+        <Button type="submit">Put it on the tape</Button>
+      </div>
+    </form>
+  );
+}
