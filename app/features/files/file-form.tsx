@@ -50,7 +50,8 @@ export function FileForm({
     setSays({ text: away ? "Kept on this tablet; it is sent when the server can be reached." : "Kept.", bad: false });
     setId(v7());
     form.current?.reset();
-    revalidate();
+    // Without a server there is nothing new to be had, and asking would cost the page.
+    if (!away) revalidate();
   };
   return (
     <form ref={form} onSubmit={send} className={className} encType="multipart/form-data">
