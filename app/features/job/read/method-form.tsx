@@ -1,3 +1,4 @@
+import type { RefObject } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Sense } from "~/core/logbook";
 import { isOverdue } from "~/core/logbook";
@@ -187,12 +188,15 @@ export function MethodForm({
   instruments,
   timeZone,
   onText,
+  fields,
 }: {
   stage: Stage;
   texts: Record<string, string>;
   instruments: readonly Instrument[];
   timeZone: string;
   onText: (name: string, text: string) => void;
+  /** Told of its fields, by name, so that one with a problem can be given the focus. */
+  fields: RefObject<Map<string, HTMLInputElement>>;
 }) {
   const method = methodOf(stage, texts, instruments);
   const today = dayIn(new Date(), timeZone);
@@ -203,6 +207,10 @@ export function MethodForm({
   const gears = switchGears(element);
   const field = (name: string) => ({
     name,
+    ref: (input: HTMLInputElement | null) => {
+      if (input) fields.current.set(name, input);
+      else fields.current.delete(name);
+    },
     value: texts[name] ?? "",
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => onText(name, event.target.value),
     autoComplete: "off",

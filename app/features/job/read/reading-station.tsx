@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { type RefObject, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { feltOfStage, firstOfRound, hasClick, isKind, type RoundPhase, sameTeeth } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
@@ -57,6 +57,8 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
   const { school } = usePreferences();
   const { asFoundGhost } = useGhost();
   // A tight spot that was only felt is where one stands while setting, until something was measured.
+  const readingField = useRef<HTMLInputElement>(null);
+  const methodFields = useRef(new Map<string, HTMLInputElement>());
   const { lastFeel } = job.record;
   const feltTight = lastFeel && !job.record.changedSinceFeel ? feltOfStage(lastFeel, stage.geometry).tightTooth : null;
 
@@ -110,7 +112,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     if (round.readings.length === 0) return true;
     if (method.problem) {
       setProblem(method.problem);
-      document.querySelector<HTMLInputElement>(`[name="${method.problem.path[0]}"]`)?.focus();
+      methodFields.current.get(String(method.problem.path[0]))?.focus();
       return false;
     }
     const result = await job.put({
@@ -174,7 +176,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     navigate(stationPath("set"), { replace: true });
   };
 
-  useFieldAfterMove(phase, goesOn?.first ?? "");
+  useFieldAfterMove(readingField, phase, goesOn?.first ?? "");
   const waitingForReading =
     !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
   const kept = (texts[`kept.${phase}`] ?? "").split(" ").filter(Boolean);
@@ -185,6 +187,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
     <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:flex max-lg:flex-col max-lg:gap-1.5 max-lg:px-3.5 max-lg:py-2 md:max-lg:overflow-y-auto">
       <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto max-lg:contents">
         <ReadingsPane
+          field={readingField}
           round={round}
           change={(how) => {
             if (round.readings.length === 0) job.changeText(`mesh.${phase}`, mesh?.join(" ") ?? "");
@@ -207,6 +210,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
           method={
             <>
               <MethodForm
+                fields={methodFields}
                 stage={stage}
                 texts={texts}
                 instruments={data.instruments}
@@ -304,11 +308,10 @@ function stillToRead(
 }
 
 /** After a move the field waits for the tight spot, and on going on with a round for its next place. */
-function useFieldAfterMove(phase: RoundPhase, goesOnWith: string): void {
+function useFieldAfterMove(field: RefObject<HTMLInputElement | null>, phase: RoundPhase, goesOnWith: string): void {
   const { entriesHere } = useJobScreen();
   const moves = entriesHere.filter(isKind("move")).length;
   useEffect(() => {
-    if ((phase === "set" && moves > 0) || goesOnWith !== "")
-      document.querySelector<HTMLInputElement>("[aria-describedby=reading-said]")?.focus({ preventScroll: true });
-  }, [phase, moves, goesOnWith]);
+    if ((phase === "set" && moves > 0) || goesOnWith !== "") field.current?.focus({ preventScroll: true });
+  }, [field, phase, moves, goesOnWith]);
 }

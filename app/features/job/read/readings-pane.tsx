@@ -1,16 +1,24 @@
-import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
-import { type Frame, type MeasuredQuantity, measuredUnit, placeAngle, type QuantityUnit } from "~/core/stages";
+import { type Frame, type MeasuredQuantity, measuredUnit, placeAngle } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { Button } from "~/ui/button";
 import { capital } from "../../words/count";
 import { placeWords } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
-import { spoken, withUnit } from "../../words/spoken";
+import { spoken } from "../../words/spoken";
 import { Keypad } from "./keypad";
 import { bareUnits } from "./method-form";
 import { ReadingList } from "./reading-list";
+import {
+  type ReadingPlan,
+  type ReadingProblem,
+  type ReadingStep,
+  readingNow,
+  readingStep,
+  typedAs,
+} from "./reading-steps";
 import type { RoundView, ViewReading } from "./round-view";
 
 type Props = {
@@ -38,116 +46,48 @@ type Props = {
   /** A reading to be questioned that nobody has answered for. */
   questioned: ViewReading | null;
   onKeepQuestioned: (index: number) => void;
+  /** Where readings are typed. */
+  field: RefObject<HTMLInputElement | null>;
 };
 
-/** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back. */
+/** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back (`readingStep`). */
 export function ReadingsPane(props: Props) {
-  const { round, change, positions, frame, view } = props;
+  const { round, change, positions, frame, view, field } = props;
   const unit = measuredUnit[props.quantity];
   const named = (place: number) => placeWords(frame, place);
-  const field = useRef<HTMLInputElement>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [repeatOf, setRepeatOf] = useState<number | null>(null);
-  const at = Math.min(round.at, positions.length);
-  const tooth = positions[at] ?? null;
-  const counted = round.readings.filter((reading) => !reading.struck);
-  const unread = (from: number) =>
-    positions.findIndex((p, i) => i >= from && !counted.some((reading) => reading.tooth === p));
-  const here = round.readings.flatMap((reading, i) => (reading.tooth === tooth && !reading.struck ? [i] : []));
-  const enough = new Set(counted.map((reading) => reading.tooth)).size >= props.least;
-
-  const complete = enough && (props.stopsEarly || unread(0) === -1);
+  const [aside, setAside] = useState<{ asks: number | null; problem: ReadingProblem | null }>(nothingAside);
+  const plan: ReadingPlan = { ...props, unit };
+  const { place: tooth, counted, enough, complete } = readingNow(round, plan);
 
   // Without scrolling: on a phone the sentence above the field may be the thing to look at.
-  useEffect(() => field.current?.focus({ preventScroll: true }), []);
+  useEffect(() => field.current?.focus({ preventScroll: true }), [field]);
 
-  const type = (text: string) => {
-    setProblem(null);
-    setRepeatOf(null);
-    change((was) => ({ ...was, field: text }));
-    field.current?.focus();
-  };
-
-  const goTo = (position: number) => {
-    setProblem(null);
-    setRepeatOf(null);
-    change((was) => ({ ...was, at: Math.max(0, Math.min(positions.length, position)) }));
-    field.current?.focus();
-  };
-
-  const keepReading = (repeats: number | null) => {
-    if (tooth === null) return;
-    const reading = { tooth, turn: 1, typed: withUnit(round.field, props.bareUnit, unit.bare), struck: false, repeats };
-    const next = positions.findIndex((p, i) => i > at && !counted.some((other) => other.tooth === p));
-    const first = positions.findIndex((p) => p !== tooth && !counted.some((other) => other.tooth === p));
-    setRepeatOf(null);
-    change((was) => ({
-      field: "",
-      at: next >= 0 ? next : first >= 0 ? first : positions.length,
-      readings: [...was.readings, reading],
-    }));
-    field.current?.focus();
-  };
-
-  const enter = () => {
-    if (round.field.trim() === "") {
-      if (complete) props.onDone();
-      else if (at < positions.length) goTo(at + 1);
-      else goTo(unread(0) === -1 ? 0 : unread(0));
-      return;
-    }
-    if (tooth === null)
-      return setProblem("Every place is read. Choose one in the list to read it again, or finish the round.");
-    if (repeatOf !== null) return keepReading(repeatOf);
-    const parsed = parseQuantity(withUnit(round.field, props.bareUnit, unit.bare), unit.dimension, unit.bare);
-    if (!parsed.ok) return setProblem(refusalWords(parsed.refusal));
-    if (round.field.trim().length > 34) return setProblem("That is too long for a reading.");
-    if (parsed.value.value < 0)
-      return setProblem(
-        props.quantity === "circumferential-backlash"
-          ? "Backlash is not below nothing. Zero it between the flanks and read again."
-          : "That is below nothing. Read it again.",
-      );
-    const first = here[0];
-    if (first !== undefined) return setRepeatOf(first);
-    keepReading(null);
-  };
-
-  const strike = (index: number) => {
-    setRepeatOf(null);
-    change((was) => {
-      const readings = was.readings.map((reading, i) =>
-        i === index ? { ...reading, struck: !reading.struck } : reading,
-      );
-      const place = positions.indexOf(was.readings[index]?.tooth ?? -1);
-      return { ...was, readings, at: readings[index]?.struck && place >= 0 ? place : was.at };
-    });
-    field.current?.focus();
+  const take = (step: ReadingStep) => {
+    const { asks, problem, done } = readingStep({ round, ...aside, done: false }, step, plan);
+    setAside({ asks, problem });
+    change((was) => readingStep({ round: was, ...aside, done: false }, step, plan).round);
+    if (done) props.onDone();
+    else field.current?.focus();
   };
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === "Enter") {
-      event.preventDefault();
-      enter();
-    } else if (event.key === "Backspace" && round.field === "") {
-      event.preventDefault();
-      goTo(at - 1);
-    } else if (event.key === "Delete" && round.field === "" && here.length > 0) {
-      event.preventDefault();
-      strike(here[here.length - 1] as number);
-    } else if (event.key === "Escape") setRepeatOf(null);
+    const step = stepOfKey[event.key]?.(round.field === "");
+    if (!step) return;
+    event.preventDefault();
+    take(step);
   };
 
   const { questioned } = props;
-  const said = understood(round.field, props.bareUnit, unit);
-  const last = repeatOf === null ? undefined : round.readings[repeatOf];
+  const said = understood(round.field, plan);
+  const last = aside.asks === null ? undefined : round.readings[aside.asks];
+  const problem = aside.problem && problemWords(aside.problem, props.quantity);
   return (
     <section aria-label="Readings" className="flex flex-col gap-1.5 grow min-h-0 max-lg:contents">
       <div className="bg-panel border-2 border-ink flex items-center max-lg:order-2 has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
         <input
           ref={field}
           value={round.field}
-          onChange={(event) => type(event.target.value)}
+          onChange={(event) => take({ do: "type", text: event.target.value })}
           onKeyDown={onKeyDown}
           inputMode="none"
           data-reading=""
@@ -182,7 +122,7 @@ export function ReadingsPane(props: Props) {
             from the others. Read it again to be sure.
           </p>
           <div className="flex gap-2">
-            <Button onClick={() => strike(questioned.index)}>Strike it out</Button>
+            <Button onClick={() => take({ do: "strike", index: questioned.index })}>Strike it out</Button>
             <Button
               kind="quiet"
               onClick={() => {
@@ -204,23 +144,15 @@ export function ReadingsPane(props: Props) {
           <p>
             {capital(named(tooth ?? 1))} already reads <b className="figure">{last.typed}</b>.
           </p>
-          <Button kind="now" onClick={() => keepReading(repeatOf)}>
+          <Button kind="now" onClick={() => take({ do: "keep-as-repeat" })}>
             Keep {round.field} as a repeat
           </Button>
-          <Button
-            onClick={() => {
-              strike(repeatOf as number);
-              keepReading(null);
-            }}
-          >
+          <Button onClick={() => take({ do: "keep-instead" })}>
             Strike out {last.typed}, keep {round.field}
           </Button>
         </div>
       )}
-      <Keypad
-        onKey={(key) => type(round.field + key)}
-        onBack={() => (round.field === "" ? goTo(at - 1) : type(round.field.slice(0, -1)))}
-      />
+      <Keypad onKey={(key) => take({ do: "key", key })} onBack={() => take({ do: "rub-out" })} />
       <div className="grid grid-cols-[auto_1fr] gap-1.5 max-lg:order-4">
         <UnitKey value={props.bareUnit} units={bareUnits[props.quantity]} onChange={props.onBareUnit} field={field} />
         {complete && round.field === "" ? (
@@ -228,7 +160,7 @@ export function ReadingsPane(props: Props) {
             {props.doneWord}
           </Button>
         ) : (
-          <Button kind="solid" large onClick={enter}>
+          <Button kind="solid" large onClick={() => take({ do: "enter" })}>
             Next {frame.word}
           </Button>
         )}
@@ -243,8 +175,8 @@ export function ReadingsPane(props: Props) {
         readings={view?.readings ?? []}
         round={round}
         tooth={tooth}
-        onGo={(t) => goTo(positions.indexOf(t))}
-        onStrike={strike}
+        onGo={(place) => take({ do: "go", to: positions.indexOf(place) })}
+        onStrike={(index) => take({ do: "strike", index })}
       />
       <div className="max-lg:order-7 shrink-0">
         {props.instead}
@@ -254,10 +186,36 @@ export function ReadingsPane(props: Props) {
   );
 }
 
+const nothingAside = { asks: null, problem: null };
+
+/** What a key does besides typing; on an empty field some do more. */
+const stepOfKey: Record<string, (isEmpty: boolean) => ReadingStep | null> = {
+  Enter: () => ({ do: "enter" }),
+  Backspace: (isEmpty) => (isEmpty ? { do: "step-back" } : null),
+  Delete: (isEmpty) => (isEmpty ? { do: "strike-last-here" } : null),
+  Escape: () => ({ do: "leave-asking" }),
+};
+
+function problemWords(problem: ReadingProblem, quantity: MeasuredQuantity): string {
+  switch (problem) {
+    case "every-place-read":
+      return "Every place is read. Choose one in the list to read it again, or finish the round.";
+    case "too-long":
+      return "That is too long for a reading.";
+    case "below-nothing":
+      return quantity === "circumferential-backlash"
+        ? "Backlash is not below nothing. Zero it between the flanks and read again."
+        : "That is below nothing. Read it again.";
+    default:
+      return refusalWords(problem);
+  }
+}
+
 /** What the app understood, while one types. */
-function understood(field: string, bare: string, unit: QuantityUnit): string {
+function understood(field: string, plan: Pick<ReadingPlan, "bareUnit" | "unit">): string {
   if (field.trim() === "") return "";
-  const parsed = parseQuantity(withUnit(field, bare, unit.bare), unit.dimension, unit.bare);
+  const { unit } = plan;
+  const parsed = parseQuantity(typedAs(field, plan), unit.dimension, unit.bare);
   return parsed.ok ? spoken(unit.unit, 3).said(parsed.value.value * unit.factor) : "…";
 }
 
