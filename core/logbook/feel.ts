@@ -1,5 +1,5 @@
 import { type FeelGrade, type FeelRound, feelRound } from "../rounds";
-import { frameOf, type StageElement } from "../stages";
+import { feltAs, frameOf, type StageElement } from "../stages";
 import type { Bodies } from "./entry";
 
 /** Five words for the click of a mesh, from loose to tight: grades 1 to 5. */
@@ -20,8 +20,7 @@ export type FeltJudged = Pick<FeelRound, "verdict" | "side" | "step" | "feasible
 export type FeltAt = { tooth: number; feel: Feel };
 
 /** Kinds whose mesh clicks; what is felt on others has no words yet. */
-export const hasClick = ({ kind }: Pick<StageElement, "kind">): boolean =>
-  kind === "gear-pair" || kind === "worm" || kind === "bevel";
+export const hasClick = (element: StageElement): boolean => feltAs(element) === "click";
 
 /** First and last tooth, from 0, of a stage that turns only so far; undefined on a whole turn. */
 export function feltArc(

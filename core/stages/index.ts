@@ -36,9 +36,11 @@ export { type MeasuringWay, relativeSpread, type ToJudged, usualPitches } from "
 export {
   checkElement,
   efficiencyOf,
+  feltAs,
   frameOf,
   hasLostMotion,
   judgedBy,
+  lawOf,
   limitWays,
   lostMotionArcmin,
   mirroredElement,
@@ -76,7 +78,6 @@ export type { StageRatio } from "./ratio";
 export type { Recurrence, RecurringPart } from "./recurrence";
 export type { AskedFor, Recommended, RuleCode } from "./rule";
 export { beltStiffness } from "./runs/belt";
-export { isBelt } from "./runs/is-belt";
 export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./runs/path";
 export { pathLine } from "./runs/shapes";
 export { handSquare, strandRead } from "./sensitivity";

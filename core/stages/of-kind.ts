@@ -13,6 +13,12 @@ import type { AskedFor, Recommended } from "./rule";
 import type { Thrust } from "./thrust";
 import type { Unwise } from "./unwise";
 
+/** What is felt on it by hand or heard; null: there are no words for it yet. */
+export const feltAs = (element: StageElement): "click" | null => kindOf(element).felt;
+
+/** What its law rests on before any move has taught. */
+export const lawOf = (element: StageElement) => kindOf(element).law(element);
+
 /** Where it is read. */
 export const frameOf = (element: StageElement): Frame => kindOf(element).frame(element);
 

@@ -35,7 +35,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const navigate = useNavigate();
   const standing = kit.standings.find((item) => item.stageId === stage.id) ?? null;
   const tooth = standing?.result?.tightTooth ?? 1;
-  const clicks = hasClick(stage);
+  const clicks = hasClick(stage.geometry.element);
   const [way, setWay] = useState<Way>(standing?.felt && clicks ? "feel" : "numbers");
   const [gear, setGear] = useState("");
   const [lock, setLock] = useState("");

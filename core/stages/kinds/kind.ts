@@ -19,6 +19,10 @@ export type RockedWheel = { radiusMm: number; normalPerCircumferential: number }
  * any kind and ask here.
  */
 export type Kind<K extends StageKind> = {
+  /** What is felt on it by hand or heard; null: there are no words for it yet. */
+  felt: "click" | null;
+  /** How far its law may be off before any move has taught: a belt's stiffness stretches, a geometry is drawn. */
+  law: (element: Elements[K]) => "geometry" | "stiffness" | "guessed-stiffness";
   frame: (element: Elements[K]) => Frame;
   judgedBy: (element: Elements[K]) => JudgedQuantity;
   /** The usual one first. */

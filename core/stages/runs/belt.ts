@@ -34,6 +34,9 @@ const guessedStrain = 0.002;
 export const beltStiffness = ({ stiffnessN }: Pick<BeltElement, "stiffnessN">, aimN: number): number =>
   stiffnessN ?? aimN / guessedStrain;
 
+export const beltLaw = ({ stiffnessN }: BeltElement) =>
+  stiffnessN === null ? ("guessed-stiffness" as const) : ("stiffness" as const);
+
 export function beltSensitivity(element: BeltElement, aim: number): number | null {
   const path = stagePath(element);
   if (!path.ok) return null;

@@ -33,7 +33,7 @@ function begunWith(text: string | undefined): [number, number] | undefined {
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const { job, data, stage } = useJobScreen();
   if (data.instruments.length === 0) return <NoInstrument />;
-  return job.draft.texts[`way.${phase}`] === "feel" && hasClick(stage) ? (
+  return job.draft.texts[`way.${phase}`] === "feel" && hasClick(stage.geometry.element) ? (
     <FeelStation phase={phase} />
   ) : (
     <NumberStation phase={phase} />
@@ -240,7 +240,7 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
                   Begin a new round
                 </Button>
               )}
-              {hasClick(stage) && (
+              {hasClick(stage.geometry.element) && (
                 <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "feel")}>
                   By feel
                 </Button>

@@ -20,6 +20,8 @@ import { bevelThrusts } from "./thrust";
 
 /** A bevel pair; its shims lie behind one member. */
 export const bevel: Kind<"bevel"> = {
+  felt: "click",
+  law: () => "geometry",
   frame: (element) => meshFrame(element.bevel.teeth),
   judgedBy: () => "backlash",
   waysToMeasure: () => toothedWays,

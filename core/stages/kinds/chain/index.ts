@@ -19,6 +19,8 @@ export const isSteep = (chain: Pick<ChainElement, "inclinationDeg">): boolean =>
 
 /** A chain over two sprockets and any idlers: judged by its sag, a steep one by its wear. */
 export const chain: Kind<"chain"> = {
+  felt: null,
+  law: () => "geometry",
   frame: ({ links }) => oneTurn({ word: "link", places: links, wave: false, usual: 4 }),
   judgedBy: (element) => (isSteep(element) ? "elongation" : "sag"),
   waysToMeasure: (element) => (isSteep(element) ? ["elongation"] : ["sag", "hand-movement"]),

@@ -8,6 +8,8 @@ import { gapShapes } from "./shapes";
 
 /** A gap that shims or spacers set: end float, a starter pinion's clearance, a running clearance. It drives nothing. */
 export const gap: Kind<"gap"> = {
+  felt: null,
+  law: () => "geometry",
   frame: ({ places }) => oneTurn({ word: "place", places, wave: false, usual: places }),
   judgedBy: () => "gap",
   waysToMeasure: () => ["gap"],

@@ -18,6 +18,8 @@ import { helicalThrust } from "./thrust";
 
 /** A spur or helical pair on parallel axes, external or internal, switchable or not. */
 export const gearPair: Kind<"gear-pair"> = {
+  felt: "click",
+  law: () => "geometry",
   frame: ({ pair }) => meshFrame(pair.teeth),
   judgedBy: () => "backlash",
   waysToMeasure: () => ["circumferential-backlash", "normal-backlash", "tip-clearance", "angular-backlash"],

@@ -14,6 +14,8 @@ import { planetaryShapes } from "./shapes";
 
 /** A planetary set, judged by the lost motion at its output; nothing on it can be adjusted. */
 export const planetary: Kind<"planetary"> = {
+  felt: null,
+  law: () => "geometry",
   frame: () => oneTurn({ word: "place", places: marks, wave: true, usual: marks }),
   judgedBy: () => "lost-motion",
   waysToMeasure: () => ["circumferential-backlash", "angular-backlash"],

@@ -3,6 +3,7 @@ import { oneTurn } from "../../frame";
 import { oneRatio } from "../../ratio";
 import { rounded } from "../../rule";
 import {
+  beltLaw,
   beltRecurrences,
   beltSensitivity,
   beltSides,
@@ -22,6 +23,8 @@ const leastTeethInMesh = 6;
 
 /** A toothed belt over two pulleys and any idlers. */
 export const toothedBelt: Kind<"toothed-belt"> = {
+  felt: null,
+  law: beltLaw,
   frame: ({ teeth }) => oneTurn({ word: "tooth", places: teeth[1], wave: true, usual: 4 }),
   judgedBy: () => "tension",
   waysToMeasure: () => beltTensionWays,

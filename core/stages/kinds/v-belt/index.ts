@@ -3,6 +3,7 @@ import { type Frame, marks, oneTurn, placeCount } from "../../frame";
 import { oneRatio } from "../../ratio";
 import { type AskedFor, type Recommended, rounded } from "../../rule";
 import {
+  beltLaw,
   beltRecurrences,
   beltSensitivity,
   beltSides,
@@ -23,6 +24,8 @@ import type { VBeltElement } from "./schema";
 
 /** One V-belt, or a set of them side by side. */
 export const vBelt: Kind<"v-belt"> = {
+  felt: null,
+  law: beltLaw,
   frame,
   judgedBy: () => "tension",
   waysToMeasure: () => beltTensionWays,

@@ -16,6 +16,8 @@ export const wormFriction = 0.05;
 
 /** A worm and its wheel. */
 export const worm: Kind<"worm"> = {
+  felt: "click",
+  law: () => "geometry",
   // The worm stands alike at every tooth of the wheel as often as it has starts: its own wobble cannot be told from here.
   frame: (element) => oneTurn({ word: "tooth", places: element.worm.wheelTeeth, wave: true, usual: 8 }),
   judgedBy: () => "backlash",
