@@ -1,6 +1,7 @@
 import { execFileSync, spawnSync } from "node:child_process";
 import { resolve } from "node:path";
 import { expect, test } from "vitest";
+import { tools } from "~/calc";
 
 const root = resolve(import.meta.dirname, "../..");
 const calc = (args: readonly string[], input = "") =>
@@ -26,7 +27,7 @@ test("the command line: a result, a refusal with its path and exit 2, many lines
 
   expect(calc(["no-such-tool"], "{}").status).toBe(2);
   const listed = execFileSync("npm", ["run", "--silent", "calc", "--", "--list"], { cwd: root, encoding: "utf8" });
-  expect(listed.split("\n").filter(Boolean)).toHaveLength(33);
+  expect(listed.split("\n").filter(Boolean)).toHaveLength(tools.length);
   const schema = JSON.parse(calc(["advise", "--schema"]).stdout);
   expect(schema.input.properties.adjuster).toBeDefined();
   expect(schema.output.properties.steps).toBeDefined();
