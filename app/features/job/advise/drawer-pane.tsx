@@ -40,7 +40,7 @@ export type ChosenStack = {
   stock: Taking[];
 };
 
-const start = () => new Worker(new URL("../../../workers/stack.ts", import.meta.url), { type: "module" });
+const start = () => new Worker(new URL("../../../../workers/stack.ts", import.meta.url), { type: "module" });
 
 /** More than that lie badly on each other (common practice: three to five). */
 const usualPieces = 4;
