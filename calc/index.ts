@@ -76,5 +76,4 @@ export const tools: readonly Tool[] = [
 export { type CalcAnswer, type CalcError, callTool } from "./call";
 export type { Tool } from "./tool";
 export { adjusterSchema } from "./tools/advise";
-export { planetaryReasonText } from "./tools/planetary";
 export { refusalMessage } from "./words";

@@ -1,5 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { planetaryReasonText } from "~/calc";
+import { planetaryReasonText } from "~/calc/planetary-reason";
 import type { PitchMatch } from "~/core/gears";
 import type { Unwise } from "~/core/stages";
 
