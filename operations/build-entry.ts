@@ -1,5 +1,4 @@
 import * as z from "zod";
-import { adjusterNow } from "../core/advice";
 import {
   type Bodies,
   type Entry,
@@ -18,7 +17,7 @@ import { accept, type Result, refuse } from "../core/quantity";
 import type { KnownRound } from "../core/rounds";
 import { teethOf } from "../core/stages";
 import type { Instrument } from "../data/queries/instruments";
-import type { Stage, StageAdjuster } from "../data/queries/stages";
+import type { Stage } from "../data/queries/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
 import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
@@ -29,6 +28,7 @@ import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
 import { buildSide, sideInput } from "./entries/side";
 import { teethInMesh } from "./stage-as-read";
+import { stoodAdjuster } from "./stood-adjuster";
 
 /** What a technician can put into the logbook of an open job. */
 export const workInput = z.discriminatedUnion("kind", [
@@ -120,11 +120,6 @@ export function buildEntry(
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }
   }
-}
-
-/** A stage's adjuster as it stands after its moves, for whatever is worked out from where it is now. */
-export function stoodAdjuster({ adjuster }: Stage, moved: number): StageAdjuster {
-  return { ...adjuster, adjuster: adjuster.adjuster && adjusterNow(adjuster.adjuster, moved) };
 }
 
 /** The last entry of a round, by its first, unless something was moved after it. */

@@ -1,7 +1,8 @@
 import * as z from "zod";
-import { type Bodies, isSlack, type JobRecord } from "../../core/logbook";
+import type { Bodies, JobRecord } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import { text, words } from "../input";
+import { seenBeforePower } from "./seen-before-power";
 
 /** What stood on the screen, word for word, and the code by which the app knows it. */
 const said = z.object({ key: words(60), text: words(400) });
@@ -27,25 +28,6 @@ export function buildIsolated(input: z.output<typeof isolatedInput>): Result<Bod
   if (lock === "" && !noLock) return refuse("empty", ["lock"]);
   if (lock !== "" && noLock) return refuse("lock-and-none", ["lock"]);
   return accept({ lock: lock || null, noLock, acknowledged, notAcknowledged });
-}
-
-/** What the app sees on the stages of a job before power comes on, and what nobody has told it. */
-export function seenBeforePower(parts: readonly { name: string; record: JobRecord }[]): {
-  saw: string[];
-  notKnown: string[];
-} {
-  const clamps = (which: (clamp: JobRecord["clamps"][number]) => boolean, word: (state: string) => string) =>
-    parts.flatMap(({ name, record }) =>
-      record.clamps.flatMap((clamp, i) => (which(clamp) ? [`${name} clamp ${i + 1} ${word(clamp.state)}`.trim()] : [])),
-    );
-  const left = (parts[0]?.record.things ?? []).map(({ thing }) => `${thing} still in`);
-  return {
-    saw: [...clamps(isSlack, (state) => state), ...left],
-    notKnown: clamps(
-      ({ state }) => state === "unknown",
-      () => "not logged in this job",
-    ),
-  };
 }
 
 /** Going live keeps what the app saw at that moment on every stage of the job, whatever was acknowledged. */

@@ -2,18 +2,11 @@ import * as z from "zod";
 import { judge, worstVerdict } from "../../core/limits";
 import type { Bodies, ReadingRecord } from "../../core/logbook";
 import { accept, parseQuantity, type Result, refuse } from "../../core/quantity";
-import {
-  measuredUnit,
-  type SideQuantity,
-  type StageElement,
-  sideQuantities,
-  sidesOf,
-  toJudged,
-} from "../../core/stages";
-import { differenceUncertainty } from "../../core/statistics";
+import { measuredUnit, sideQuantities, sidesOf } from "../../core/stages";
 import type { Instrument } from "../../data/queries/instruments";
 import type { Stage } from "../../data/queries/stages";
 import { id, text } from "../input";
+import { sideUncertainty, sideWay } from "./side-way";
 
 export const sideInput = z.object({
   kind: z.literal("side"),
@@ -88,23 +81,4 @@ export function buildSide(
     },
     readings,
   });
-}
-
-/** Expanded uncertainty (k = 2) of one reading, in the unit in which the quantity is kept: zero and reading each by a step, and the certificate. */
-export const sideUncertainty = (
-  element: StageElement,
-  quantity: SideQuantity,
-  held: number | null,
-  { resolution, expandedUncertainty, coverage }: Pick<Instrument, "resolution" | "expandedUncertainty" | "coverage">,
-): number => sideWay(element, quantity, held).factor * differenceUncertainty(resolution, expandedUncertainty, coverage);
-
-/** Elongation is typed as the length of the counted pitches; everything else as itself. `factor`: of the instrument's own figures. */
-function sideWay(element: StageElement, quantity: SideQuantity, held: number | null) {
-  // Which way a wheel stands off says where to move it, not whether it may stay. An instrument's angles are minutes of arc.
-  if (quantity === "angle") return { convert: Math.abs, factor: 1 / 60 };
-  if (quantity === "offset") return { convert: Math.abs, factor: 1 };
-  const way = toJudged(element, { quantity, held, indicatorRadiusMm: null, indicatorAngleDeg: 0 });
-  return quantity === "elongation" && way.ok
-    ? { convert: way.value.convert, factor: way.value.factor(0) }
-    : { convert: (value: number) => value, factor: 1 };
 }

@@ -4,7 +4,7 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { sizeWords } from "~/app/features/kinds";
 import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
-import { stoodAdjuster } from "~/operations/build-entry";
+import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Button, buttonClass } from "~/ui/button";
 import { Tape } from "../logbook/tape";
 import type { Stopped } from "../offline/outbox";

@@ -12,7 +12,6 @@ import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../../offline/outb
 import { keepSnapshot, snapshotOf } from "../../offline/snapshots";
 import type { Waiting } from "../../offline/waiting-store";
 import type { JobLoaded } from "./job-loaded";
-import { optimistic, withWaiting } from "./optimistic";
 
 export type JobEntries = {
   entries: TapeEntry[];
@@ -42,7 +41,11 @@ export function useEntries(data: JobLoaded): JobEntries {
     [job, stages, instruments, before, person],
   );
   const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
-  const entries = useMemo(() => withWaiting(served, waiting, making), [served, waiting, making]);
+  const made = useMaking();
+  const entries = useMemo(
+    (): TapeEntry[] => (made && waiting.length > 0 ? made.withWaiting(served, waiting, making) : [...served]),
+    [made, served, waiting, making],
+  );
   const latest = useRef({ entries, stages });
   latest.current = { entries, stages };
 
@@ -120,6 +123,7 @@ export function useEntries(data: JobLoaded): JobEntries {
         stageId: stage.id,
         madeAt: new Date().toISOString(),
       };
+      const { optimistic } = await loadMaking();
       const built = optimistic(payload, latest.current.entries, making);
       if (!built.ok) return built;
       // A key pressed twice by a gloved thumb, or an Enter too many, is one entry. Clamps follow each other that fast.
@@ -161,6 +165,22 @@ export function useEntries(data: JobLoaded): JobEntries {
   );
 
   return { entries, refused: waiting.filter((item) => item.refusal), revised, put, sign };
+}
+
+type Making = typeof import("./optimistic");
+
+/** What makes entries here until the server does: it comes after the page can be worked on. */
+const loadMaking = (): Promise<Making> => import("./optimistic");
+
+function useMaking(): Making | null {
+  const [made, setMade] = useState<Making | null>(null);
+  useEffect(() => {
+    loadMaking().then(
+      (module) => setMade(() => module),
+      () => {},
+    );
+  }, []);
+  return made;
 }
 
 /** Whether something of the job that was made before has not been taken yet. */

@@ -4,7 +4,7 @@ import { shownIn } from "~/core/practice";
 import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
 import { measuredUnit, type SideQuantity, sidesOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
-import { sideUncertainty } from "~/operations/entries/side";
+import { sideUncertainty } from "~/operations/entries/side-way";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";

@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
 import type { Refusal } from "~/core/quantity";
-import { seenBeforePower } from "~/operations/entries/power";
+import { seenBeforePower } from "~/operations/entries/seen-before-power";
 import { Button } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { refusalWords } from "../../words/refusal";
