@@ -2,8 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import { lengthUnit, lengthWords } from "~/app/features/words/spoken";
 import { isSteep, spanOf } from "~/core/stages";
 import { type KindWords, tightSpotOf } from "../kind-words";
+import { shortFigure as f } from "../plain-words";
 import { pullOf } from "../runs/words";
-import { shortFigure as f } from "../toothed/words";
 
 export const chain: KindWords<"chain"> = {
   name: "roller chain",

@@ -2,7 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import { lengthUnit, lengthWords } from "~/app/features/words/spoken";
 import { gearPair as meshOf } from "~/core/gears";
 import type { KindWords } from "../kind-words";
-import { shortFigure as f, toothedWords } from "../toothed/words";
+import { shortFigure as f } from "../plain-words";
+import { toothedWords } from "../toothed/words";
 
 export const gearPair: KindWords<"gear-pair"> = {
   ...toothedWords,

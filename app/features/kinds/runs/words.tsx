@@ -1,12 +1,8 @@
 import type { ReactNode } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import { lengthUnit, lengthWords, spoken } from "~/app/features/words/spoken";
-import { type BeltElement, judgedBy, judgedUnit, pathPull, type StageElement, stagePath } from "~/core/stages";
+import { type BeltElement, pathPull, type StageElement, stagePath } from "~/core/stages";
 import { tightSpotOf } from "../kind-words";
-
-/** "0.5 mm for each mm", where there is no more to say of it. */
-export const perUnitWords = (element: StageElement, sensitivity: number): string =>
-  `${formatNumber(sensitivity, 3)} ${spoken(judgedUnit[judgedBy(element)].unit, 3).unit} for each ${lengthUnit()}`;
 
 /** How much longer the path gets a mm of what is moved, and how long it is. */
 export function pullOf(element: BeltElement | Extract<StageElement, { kind: "chain" }>) {

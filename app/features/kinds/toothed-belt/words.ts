@@ -1,6 +1,6 @@
 import type { KindWords } from "../kind-words";
+import { shortFigure as f } from "../plain-words";
 import { beltWords } from "../runs/words";
-import { shortFigure as f } from "../toothed/words";
 
 export const toothedBelt: KindWords<"toothed-belt"> = {
   ...beltWords,

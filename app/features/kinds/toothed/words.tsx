@@ -1,12 +1,5 @@
 import type { ReactNode } from "react";
-import { formatNumber } from "~/app/features/words/figure";
 import { tightSpotOf } from "../kind-words";
-
-/** A figure without zeros at its end: "2.5", "20". */
-export const shortFigure = (value: number, digits = 3): string =>
-  formatNumber(value, digits)
-    .replace(/(\.\d*?)0+$/, "$1")
-    .replace(/\.$/, "");
 
 /** What gear pairs, worms and bevels have in common. */
 export const toothedWords = {

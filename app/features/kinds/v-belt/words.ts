@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { KindWords } from "../kind-words";
+import { shortFigure as f } from "../plain-words";
 import { beltWords } from "../runs/words";
-import { shortFigure as f } from "../toothed/words";
 
 export const vBelt: KindWords<"v-belt"> = {
   ...beltWords,

@@ -4,7 +4,8 @@ import { degrees } from "~/core/numerics";
 import { type WormElement, wormFriction } from "~/core/stages";
 import { wormPair } from "~/core/worms";
 import type { KindWords } from "../kind-words";
-import { shortFigure as f, toothedWords } from "../toothed/words";
+import { shortFigure as f } from "../plain-words";
+import { toothedWords } from "../toothed/words";
 
 export const worm: KindWords<"worm"> = {
   ...toothedWords,
