@@ -22,8 +22,10 @@ test("a shared tablet changes hands by a PIN in the middle of a round, and what 
   await readRound(page, ["0.11"]);
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
   await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
+  await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   const record = await (await page.request.get(`/jobs/${job}/record.json`)).json();
   const by = (kind: string) => record.entries.find((entry: { kind: string }) => entry.kind === kind)?.madeBy;
+  expect(by("round")).toEqual(expect.any(String));
   expect(by("round")).not.toBe(by("job-opened"));
   // A PIN opens no accounts.
   await visit(page, "/people");

@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { lazy, Suspense, useRef } from "react";
 import { Link } from "react-router";
 import { elementWords } from "~/app/features/kinds";
 import type { KeptDriveLine } from "~/core/stages";
@@ -11,10 +11,9 @@ import { StageCell } from "../stage/stage-cell";
 import { glanceOf } from "../stage/stage-glance";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
-import { OutputPane } from "./output-pane";
-import { Periods } from "./periods";
-import { ShaftTable } from "./shaft-table";
 import { type StageStands, solveDriveLine } from "./solve";
+
+const LineFigures = lazy(() => import("./line-figures"));
 
 /** A machine's stages: the drive line to scale where it is known, each stage with its state, and what the line adds up to. */
 export function DriveLine({
@@ -83,11 +82,9 @@ export function DriveLine({
       )}
       {graph && solved?.ok && (
         <Fold summary="Speeds, torque, directions, lost motion">
-          <div className="grid gap-6 pt-3">
-            <ShaftTable line={solved.value} graph={graph} stages={all} />
-            <OutputPane line={solved.value} stages={all} />
-            <Periods line={solved.value} graph={graph} stages={all} />
-          </div>
+          <Suspense fallback={<p className="text-mid pt-3">Working it out …</p>}>
+            <LineFigures line={solved.value} graph={graph} stages={all} />
+          </Suspense>
         </Fold>
       )}
     </section>

@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { lazy, Suspense, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
@@ -6,8 +6,10 @@ import { Fold } from "~/ui/fold";
 import { SavePicture } from "../export/save-picture";
 import type { StageUnit } from "../words/quantity";
 import { day } from "../words/times";
-import { TrendChart } from "./trend-chart";
 import { intervalWords, slopeWords, trendNews } from "./trend-words";
+
+// The heaviest thing on the page, and the last that one needs of it.
+const TrendChart = lazy(() => import("./trend-chart").then(({ TrendChart: chart }) => ({ default: chart })));
 
 /** Where the stage has been and where it goes, with the limits, what was moved, and how sure the forecast is. */
 export function TrendPane({
@@ -49,7 +51,9 @@ export function TrendPane({
       {trend ? (
         <>
           <div ref={picture}>
-            <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} spoken={spoken} />
+            <Suspense fallback={<div className="h-80 bg-panel" />}>
+              <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} spoken={spoken} />
+            </Suspense>
           </div>
           <p className="mt-2">
             {trend.drift && `${intervalWords(trend, timeZone, unit)}. `}

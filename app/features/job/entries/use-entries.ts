@@ -16,6 +16,8 @@ import type { JobLoaded } from "./job-loaded";
 export type JobEntries = {
   entries: TapeEntry[];
   refused: Waiting[];
+  /** False until what waits on this tablet is among them. */
+  allHere: boolean;
   /** Stages whose geometry, adjuster or limits were revised while the job was on this screen. */
   revised: string[];
   /** Puts an entry into the logbook; a refusal comes back at once, and nothing typed is touched. */
@@ -164,7 +166,8 @@ export function useEntries(data: JobLoaded): JobEntries {
     [job.id, takeIn, look],
   );
 
-  return { entries, refused: waiting.filter((item) => item.refusal), revised, put, sign };
+  const allHere = made !== null || waiting.length === 0;
+  return { entries, allHere, refused: waiting.filter((item) => item.refusal), revised, put, sign };
 }
 
 type Making = typeof import("./optimistic");

@@ -282,7 +282,7 @@ function Sign() {
           {refusalWords(refusal)}
         </p>
       )}
-      <Button kind="now" large type="submit" disabled={busy}>
+      <Button kind="now" large type="submit" disabled={busy || !job.allHere}>
         Sign as {data.person.name}
       </Button>
       <p className="text-mid">Signed, nothing of it can be changed. A correction is a new entry beside it.</p>

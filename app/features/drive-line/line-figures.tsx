@@ -1,0 +1,25 @@
+import type { KeptDriveLine } from "~/core/stages";
+import type { DriveLine } from "~/core/trains";
+import type { Stage } from "~/data/queries/stages";
+import { OutputPane } from "./output-pane";
+import { Periods } from "./periods";
+import { ShaftTable } from "./shaft-table";
+
+/** What a drive line adds up to: its shafts, its outputs, and how often everything comes round. */
+export default function LineFigures({
+  line,
+  graph,
+  stages,
+}: {
+  line: DriveLine;
+  graph: KeptDriveLine;
+  stages: readonly Stage[];
+}) {
+  return (
+    <div className="grid gap-6 pt-3">
+      <ShaftTable line={line} graph={graph} stages={stages} />
+      <OutputPane line={line} stages={stages} />
+      <Periods line={line} graph={graph} stages={stages} />
+    </div>
+  );
+}
