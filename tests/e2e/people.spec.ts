@@ -32,6 +32,7 @@ test("a shared tablet changes hands by a PIN in the middle of a round, and what 
   await expect(page.getByRole("heading", { name: "Not with this account" })).toBeVisible();
   await visit(page, `/jobs/${job}/sign-off`);
   const form = page.getByRole("form", { name: "Sign" });
+  await expect(form).toBeVisible();
   for (const tick of await form.getByRole("checkbox").all()) await tick.check();
   await page.getByRole("button", { name: "Sign as M. Sandor" }).click();
   await expect(form.getByText("Signing asks for the PIN or the password of who signs.")).toBeVisible();

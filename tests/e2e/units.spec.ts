@@ -54,6 +54,7 @@ test("every figure of floor, machine, stage, job and record is the same in milli
 }) => {
   await signIn(page);
   await awake(page);
+  await expect(page.getByRole("link", { name: "Rotary die-cutter" })).toBeVisible();
   const links = await page.getByRole("link").evaluateAll((all) => all.map((link) => link.getAttribute("href") ?? ""));
   const some = (start: string, count: number) =>
     [...new Set(links.filter((href) => href.startsWith(start)))].slice(0, count);

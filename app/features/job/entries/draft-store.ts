@@ -1,5 +1,5 @@
 import { v7 } from "uuid";
-import type { DraftBody, RoundDraft } from "~/operations/draft-body";
+import { type DraftBody, draftBody, type RoundDraft } from "~/operations/draft-body";
 
 export type Draft = { id: string; body: DraftBody };
 export type StoredDraft = { id: string; stageId: string; body: unknown };
@@ -36,9 +36,15 @@ export function keepDraft(place: DraftPlace, draft: Draft): void {
  * server. Each tab holds a lock on its draft's id while it lives, so two tabs never write over each other.
  */
 export async function claimDraft(place: DraftPlace, fromServer: readonly StoredDraft[]): Promise<Draft> {
-  const found = [...localDrafts(place), ...fromServer.filter((draft) => draft.stageId === place.stageId)];
+  const local = localDrafts(place);
+  const stored = fromServer
+    .filter((draft) => draft.stageId === place.stageId)
+    .flatMap((draft) => {
+      const body = draftBody.safeParse(draft.body);
+      return body.success ? [{ id: draft.id, body: body.data }] : [];
+    });
   const newest = new Map<string, Draft>();
-  for (const draft of await readable(found)) {
+  for (const draft of [...local, ...stored]) {
     const known = newest.get(draft.id);
     if (!known || known.body.savedAt < draft.body.savedAt) newest.set(draft.id, draft);
   }
@@ -52,27 +58,16 @@ export async function claimDraft(place: DraftPlace, fromServer: readonly StoredD
   return fresh;
 }
 
-type Found = { id: string; body: unknown };
-
-function localDrafts(place: DraftPlace): Found[] {
+function localDrafts(place: DraftPlace): Draft[] {
   const prefix = key(place, "");
   return Object.keys(localStorage).flatMap((name) => {
     if (!name.startsWith(prefix)) return [];
     try {
-      return [{ id: name.slice(prefix.length), body: JSON.parse(localStorage.getItem(name) ?? "") }];
+      const body = draftBody.safeParse(JSON.parse(localStorage.getItem(name) ?? ""));
+      return body.success ? [{ id: name.slice(prefix.length), body: body.data }] : [];
     } catch {
       return [];
     }
-  });
-}
-
-/** Those that hold what a draft holds. What tells it is loaded where there is one to tell. */
-async function readable(found: readonly Found[]): Promise<Draft[]> {
-  if (found.length === 0) return [];
-  const { draftBody } = await import("~/operations/draft-body");
-  return found.flatMap(({ id, body }) => {
-    const read = draftBody.safeParse(body);
-    return read.success ? [{ id, body: read.data }] : [];
   });
 }
 
