@@ -51,6 +51,17 @@ test("an answer that was under way while the page changed hands locks nobody out
   expect(await (await answered).text()).toBe("for whoever has it now");
 });
 
+test("what the one before wrote is never sent by the next, though it was held", async () => {
+  const asked = served();
+  const answered = window.fetch("http://tablet/jobs.data", { method: "POST" });
+  asked[0]?.answer(refusedAs("signed-out"));
+  await soon();
+  pageIsOf("sandor");
+  unlockForOthers("sandor");
+  expect((await answered).status).toBe(401);
+  expect([asked.length, lockedNow()]).toEqual([1, null]);
+});
+
 test("a page that locked just before it changed hands opens for the next one", async () => {
   const asked = served();
   const answered = window.fetch("http://tablet/jobs.data");

@@ -65,6 +65,7 @@ export function installSignedFetch(plain: typeof fetch = window.fetch.bind(windo
       // What the one before wrote is never sent by the next.
       if (!held || (late && writes)) return response;
       if (!late) await unlocked();
+      if (writes && pagePerson() !== asked) return response;
     }
   };
 }
