@@ -132,6 +132,7 @@ export const refusalCodes = [
   "one-of-two",
   "outside-the-arc",
   "own-signature",
+  "page-not-whole",
   "part-twice",
   "picture-damaged",
   "pin-drops-through",

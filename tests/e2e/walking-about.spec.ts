@@ -116,7 +116,8 @@ test("the room is remembered, and the logbook pages back to the first entry", as
   const machine = new URL(page.url()).pathname;
   const older = page.getByRole("link", { name: "Older" });
   let pages = 1;
-  for (; pages < 20 && (await older.count()) > 0; pages++) {
+  // Every other test that works on this machine makes its logbook longer: the end is where no older page is offered.
+  for (; pages < 200 && (await older.count()) > 0; pages++) {
     await visit(page, new URL((await older.getAttribute("href")) ?? "", page.url()).href);
     expect(new URL(page.url()).pathname).toBe(machine);
   }

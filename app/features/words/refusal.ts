@@ -54,6 +54,8 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "database-away": "The logbook cannot be reached just now. What you typed is kept here and goes in when it is back.",
   "went-wrong": "That failed on the server, and nothing of it was kept. Tell whoever looks after it.",
   offline: "The server cannot be reached just now. Signing needs it; everything else is kept here.",
+  "page-not-whole":
+    "Part of this page has not arrived, because the server cannot be reached just now. What you typed still stands; enter it again in a moment.",
   missing: "This has to be filled in.",
   "not-text": "There are characters in this that cannot be kept.",
   "cannot-be-voided": "This happened, whatever is said of it later. Correct it in words.",

@@ -43,7 +43,7 @@ export function useEntries(data: JobLoaded): JobEntries {
     [job, stages, instruments, before, person],
   );
   const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
-  const made = useMaking();
+  const made = useMaking(outbox.tries);
   const entries = useMemo(
     (): TapeEntry[] => (made && waiting.length > 0 ? made.withWaiting(served, waiting, making) : [...served]),
     [made, served, waiting, making],
@@ -125,8 +125,9 @@ export function useEntries(data: JobLoaded): JobEntries {
         stageId: stage.id,
         madeAt: new Date().toISOString(),
       };
-      const { optimistic } = await loadMaking();
-      const built = optimistic(payload, latest.current.entries, making);
+      const loaded = await loadMaking().catch(() => null);
+      if (!loaded) return refuse("page-not-whole", []);
+      const built = loaded.optimistic(payload, latest.current.entries, making);
       if (!built.ok) return built;
       // A key pressed twice by a gloved thumb, or an Enter too many, is one entry. Clamps follow each other that fast.
       if (payload.kind !== "clamp") {
@@ -175,14 +176,16 @@ type Making = typeof import("./optimistic");
 /** What makes entries here until the server does: it comes after the page can be worked on. */
 const loadMaking = (): Promise<Making> => import("./optimistic");
 
-function useMaking(): Making | null {
+/** Asked for again with every try of the outbox: the network may have been away when the page was opened. */
+function useMaking(tries: number): Making | null {
   const [made, setMade] = useState<Making | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each try is an occasion.
   useEffect(() => {
     loadMaking().then(
       (module) => setMade(() => module),
       () => {},
     );
-  }, []);
+  }, [tries]);
   return made;
 }
 
