@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { BeltPath } from "~/core/belts";
-import { Reader } from "../stage-form/reader";
-import { LinesField } from "../stage-form/text-field";
+import { LinesField } from "../form/text-field";
+import { TextReader } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 import { PathDrawing } from "./path-drawing";
@@ -20,7 +20,7 @@ export const beltPath = benchTool<BeltPath>({
     />
   ),
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const done = read.done({ pulleys: pulleysOf(texts, read.problems) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },

@@ -1,6 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { Reader } from "../stage-form/reader";
-import { ChoiceField, TextField, useForm } from "../stage-form/text-field";
+import { ChoiceField, TextField, useForm } from "../form/text-field";
+import { TextReader } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
@@ -54,7 +54,7 @@ export const beltTension = benchTool<Output>({
   example: { span: "300.9", mass: "0.15", hz: "58", ea: "42000", length: "896", centres: "302.5" },
   Fields,
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const over0 = (name: string, value: () => number) => {
       const found = value();
       read.want(name, found > 0, "too-small");

@@ -2,8 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { BeltDrive } from "~/core/belts";
 import type { StageElement } from "~/core/stages";
 import { StageDrawing } from "../drawing/stage-drawing";
-import { Reader, type Texts } from "../stage-form/reader";
-import { ChoiceField, TextField, useForm } from "../stage-form/text-field";
+import { ChoiceField, TextField, useForm } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
@@ -22,7 +22,7 @@ function drawn(texts: Texts, output: BeltDrive): StageElement | null {
   };
   if (texts.form === "diameters")
     return { kind: "v-belt", pitchDiameterMm: output.pitchDiameterMm, lengthMm: output.lengthMm, belts: 1, ...shared };
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const teeth: [number, number] = [read.number("z1", true), read.number("z2", true)];
   return {
     kind: "toothed-belt",
@@ -85,7 +85,7 @@ export const belt = benchTool<BeltDrive>({
   example: { pitch: "8", z1: "24", z2: "48", belt: "112" },
   Fields,
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const over0 = (name: string) => {
       const value = read.length(name);
       read.want(name, value > 0, "too-small");

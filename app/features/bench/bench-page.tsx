@@ -5,8 +5,8 @@ import { Button } from "~/ui/button";
 import { Running } from "../calculation/running";
 import { useCalc } from "../calculation/use-calc";
 import { SavePicture } from "../export/save-picture";
-import type { Texts } from "../stage-form/reader";
-import { FormProvider } from "../stage-form/text-field";
+import { FormProvider } from "../form/text-field";
+import type { Texts } from "../form/text-reader";
 import type { BenchTool } from "./bench-tool";
 import { Keep } from "./keep";
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Problems, Texts } from "../stage-form/reader";
+import type { Problems, Texts } from "../form/text-reader";
 
 export type BenchInput = { input: object; problems: null } | { input: null; problems: Problems };
 

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { ChainCondition } from "~/core/chains";
+import { TextField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { SagPicture } from "../kinds/chain/sag-picture";
-import { Reader, type Texts } from "../stage-form/reader";
-import { TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 import { chainOf } from "./chain";
 import { FigureList } from "./figure-list";
@@ -10,7 +10,7 @@ import { FigureList } from "./figure-list";
 const f = (value: number, digits = 2) => formatNumber(value, digits);
 
 function inputOf(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const shared = chainOf(read);
   const centreDistanceMm = read.length("centres");
   read.want("centres", centreDistanceMm > 0, "too-small");

@@ -1,15 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { ChainDrive } from "~/core/chains";
 import { StageDrawing } from "../drawing/stage-drawing";
-import { Reader, type Texts } from "../stage-form/reader";
-import { ChoiceField, TextField, useForm } from "../stage-form/text-field";
+import { ChoiceField, TextField, useForm } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
 const f = (value: number, digits = 2) => formatNumber(value, digits);
 
 /** Pitch and sprockets, as every chain question needs them. */
-export function chainOf(read: Reader) {
+export function chainOf(read: TextReader) {
   const pitchMm = read.length("pitch");
   read.want("pitch", pitchMm > 0, "too-small");
   const teeth = (["z1", "z2"] as const).map((name) => {
@@ -49,7 +49,7 @@ function Fields() {
 }
 
 const elementOf = (texts: Texts, output: ChainDrive) => {
-  const chain = chainOf(new Reader(texts));
+  const chain = chainOf(new TextReader(texts));
   return {
     kind: "chain" as const,
     ...chain,
@@ -68,7 +68,7 @@ export const chain = benchTool<ChainDrive>({
   example: { pitch: "12.7", z1: "17", z2: "23", links: "112" },
   Fields,
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const shared = chainOf(read);
     const size =
       texts.by === "centres" ? { centreDistanceMm: read.length("centres") } : { links: read.number("links", true) };

@@ -1,13 +1,13 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { ChoiceField, TextField, useForm } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { readClampPoints } from "../stage-form/clamp-texts";
-import { Reader, type Texts } from "../stage-form/reader";
-import { ChoiceField, TextField, useForm } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 
 type Order = { order: number[]; passes: { torqueNm?: number; order: number[] }[] };
 
 const inputOf = (texts: Texts) => {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const passes = read.has("passes") ? read.number("passes", true) : 3;
   read.want("passes", passes >= 1, "too-small");
   read.want("passes", passes <= 100, "too-large");

@@ -2,8 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Fit } from "~/core/limits";
 import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
-import { Reader } from "../stage-form/reader";
-import { TextField, useForm } from "../stage-form/text-field";
+import { TextField, useForm } from "../form/text-field";
+import { TextReader } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 
 const f = (value: number): string => formatNumber(value, 3);
@@ -20,13 +20,13 @@ export const fit = benchTool<Fit>({
   example: { nominal: "20", hole: "H7", shaft: "g6" },
   Fields,
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const side = (name: "hole" | "shaft", classes: readonly string[]) => {
       const chosen = read.text(name);
       if (classes.includes(chosen)) return { [`${name}Class`]: chosen };
       const field = `${name}.read`;
       const typed = severalQuantities(read.text(field));
-      const values = typed.map((text, i) => new Reader({ [`${field}${i}`]: text }).length(`${field}${i}`));
+      const values = typed.map((text, i) => new TextReader({ [`${field}${i}`]: text }).length(`${field}${i}`));
       // Read as one, so that the refusal names what was not understood.
       if (values.length === 0 || values.some((value) => !(value > 0))) read.length(field);
       read.want(field, values.length > 0 && values.every((value) => value > 0), "too-small");

@@ -1,15 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { parseNumber } from "~/core/quantity";
 import type { HoleGrid } from "~/core/trains";
-import { Reader, type Texts } from "../stage-form/reader";
-import { TextField, useForm } from "../stage-form/text-field";
+import { TextField, useForm } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 
 /** In modules: how much nearer than the sum of the radii, and how much further apart, still runs (common practice, gears on 8 mm holes). */
 const seenRunning = { lo: -0.22, hi: 0.84 };
 
 function inputOf(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const over0 = (name: string) => {
     const value = read.length(name);
     read.want(name, value > 0, "too-small");

@@ -11,8 +11,8 @@ import {
 } from "~/core/gears";
 import { severalQuantities } from "~/core/quantity";
 import { moduleOfDiametralPitch } from "~/core/reference";
-import { Reader, readPitch, type Texts } from "../stage-form/reader";
-import { ChoiceField, TextField } from "../stage-form/text-field";
+import { ChoiceField, TextField } from "../form/text-field";
+import { readPitch, TextReader, type Texts } from "../form/text-reader";
 import { matchWords } from "../words/unwise";
 import { benchTool } from "./bench-tool";
 
@@ -22,9 +22,9 @@ const moduleOf = ({ system, value }: PitchName): number =>
   system === "module" ? value : moduleOfDiametralPitch(value);
 const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
 
-function readMean(read: Reader, texts: Texts, name: string): number {
+function readMean(read: TextReader, texts: Texts, name: string): number {
   const values = severalQuantities(texts[name] ?? "").map((typed, i) =>
-    new Reader({ [`${name}${i}`]: typed }).length(`${name}${i}`),
+    new TextReader({ [`${name}${i}`]: typed }).length(`${name}${i}`),
   );
   if (values.length === 0 || values.some((value) => !(value > 0))) {
     // Read as one, so that the refusal names what was not understood.
@@ -36,7 +36,7 @@ function readMean(read: Reader, texts: Texts, name: string): number {
 }
 
 /** Teeth and diameters of the first gear, or with `2` behind the names of a second one. */
-function readGear(read: Reader, texts: Texts, suffix: "" | "2") {
+function readGear(read: TextReader, texts: Texts, suffix: "" | "2") {
   const teeth = read.number(`teeth${suffix}`, true);
   read.want(`teeth${suffix}`, teeth >= 3, "teeth-too-few");
   const tip = readMean(read, texts, `tip${suffix}`);
@@ -58,7 +58,7 @@ export const identify = benchTool<Identified>({
   example: { teeth: "52", tip: "42.9", root: "39.5" },
   Fields,
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const gear = readGear(read, texts, "");
     const spans = ["span1", "span2"].flatMap((name) =>
       read.has(name) || read.has(`${name}.teeth`)
@@ -245,7 +245,7 @@ function saidPitch(texts: Texts, estimateMm: number): { name: string; moduleMm: 
 /** The second gear against the first: graded by the error of its base pitch. */
 function Other({ texts, against }: { texts: Texts; against: { name: string; moduleMm: number } }) {
   const pitch = texts.pitch2?.trim() ? readPitch(texts.pitch2) : null;
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const measured = !pitch && read.has("teeth2") && read.has("tip2") ? readGear(read, texts, "2") : null;
   const moduleMm = pitch?.ok
     ? pitch.value

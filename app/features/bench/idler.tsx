@@ -1,14 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { IdlerSetting } from "~/core/belts";
-import { Reader, type Texts } from "../stage-form/reader";
-import { LinesField, TextField } from "../stage-form/text-field";
+import { LinesField, TextField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 import { PathDrawing } from "./path-drawing";
 import { pulleysOf } from "./pulley-lines";
 
 function inputOf(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const pulleys = pulleysOf(texts, read.problems);
   const which = read.number("which", true);
   read.want("which", which >= 1 && which <= Math.max(1, pulleys.length), "no-such-idler");

@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { IndexPlan } from "~/core/trains";
-import { Reader, type Texts } from "../stage-form/reader";
-import { TextField } from "../stage-form/text-field";
+import { TextField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 import { MotorFields, motorOf } from "./motor-fields";
@@ -18,7 +18,7 @@ export const indexPlan = benchTool<IndexPlan>({
     </div>
   ),
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const motor = motorOf(read);
     const divisions = read.number("divisions", true);
     read.want("divisions", divisions >= 1, "too-small");

@@ -1,6 +1,6 @@
 import { parseNumber } from "~/core/quantity";
-import type { Reader } from "../stage-form/reader";
-import { TextField } from "../stage-form/text-field";
+import { TextField } from "../form/text-field";
+import type { TextReader } from "../form/text-reader";
 
 /** A stepping motor with what stands between it and the output. */
 export const MotorFields = () => (
@@ -11,7 +11,7 @@ export const MotorFields = () => (
   </>
 );
 
-export function motorOf(read: Reader) {
+export function motorOf(read: TextReader) {
   const whole = (name: string, most: number) => {
     const value = read.number(name, true);
     read.want(name, value >= 1, "too-small");

@@ -1,10 +1,10 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { GearPair, PairGeometry } from "~/core/gears";
+import { TextField, TickField } from "../form/text-field";
+import type { Read, Texts } from "../form/text-reader";
 import { gearPair as form } from "../kinds/gear-pair/form";
 import { readKind } from "../kinds/kind-form";
 import { ElementFigures } from "../stage-form/element-figures";
-import type { Read, Texts } from "../stage-form/reader";
-import { TextField, TickField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 
 /** A pair from its texts; the centre distance may be left out here. */

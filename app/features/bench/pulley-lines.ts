@@ -1,6 +1,6 @@
 import type { PathPulley } from "~/core/belts";
 import { parseNumber } from "~/core/quantity";
-import type { Problems, Texts } from "../stage-form/reader";
+import type { Problems, Texts } from "../form/text-reader";
 
 /** Pulleys in running order, one a line: "0 0 60 inside". */
 export function pulleysOf(texts: Texts, problems: Problems): PathPulley[] {

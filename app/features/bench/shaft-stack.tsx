@@ -1,9 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { parseQuantity } from "~/core/quantity";
 import type { ShaftAnswer } from "~/core/stacks";
+import { LinesField, TextField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { ShaftPicture } from "../stacks/shaft-picture";
-import { Reader, type Texts } from "../stage-form/reader";
-import { LinesField, TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 import { readStock } from "./stock-lines";
 
@@ -17,7 +17,7 @@ const partLine = new RegExp(
 );
 
 /** "gear 6 at 9.5 plane 3 ± 0.05": a name, a width, and where its plane must stand if that matters. */
-function readItems(read: Reader) {
+function readItems(read: TextReader) {
   const lines = read.text("items").split(/[\n;]+/);
   const mm = (text: string | undefined) => {
     const value = parseQuantity(text ?? "", "length", "mm");
@@ -42,7 +42,7 @@ function readItems(read: Reader) {
 }
 
 function inputOf(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const lengthMm = read.length("length");
   read.want("length", lengthMm > 0, "too-small");
   const items = readItems(read);

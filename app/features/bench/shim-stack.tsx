@@ -1,16 +1,16 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Stack, StackAnswer } from "~/core/stacks";
+import { LinesField, TextField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { StackPicture } from "../stacks/stack-picture";
 import { piecesText } from "../stacks/stack-words";
-import { Reader, type Texts } from "../stage-form/reader";
-import { LinesField, TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 import { readStock } from "./stock-lines";
 
 const f = (value: number): string => formatNumber(value, 3);
 
 function inputOf(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const gapMm = read.length("gap");
   read.want("gap", gapMm > 0, "too-small");
   const target = { loMm: read.length("lo"), hiMm: read.length("hi") };

@@ -1,13 +1,13 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
-import { Reader, readPitch, type Texts } from "../stage-form/reader";
-import { TextField } from "../stage-form/text-field";
+import { TextField } from "../form/text-field";
+import { readPitch, TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 
 const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
 
 function gearOf(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const pitch = readPitch(read.text("pitch"));
   if (!pitch.ok) read.problems.pitch = pitch.refusal;
   const toothCount = read.number("teeth", true);

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { stepsFile } from "~/core/trains";
 import { Button } from "~/ui/button";
-import { Reader, type Texts } from "../stage-form/reader";
-import { ChoiceField, TextField, useForm } from "../stage-form/text-field";
+import { ChoiceField, TextField, useForm } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { MotorFields, motorOf } from "./motor-fields";
 
@@ -51,7 +51,7 @@ export const steps = benchTool<Output>({
   example: { steps: "200", micro: "16", ratio: "1", travel: "40" },
   Fields,
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const axis = axisOf(texts);
     read.want("axis", /^[A-Z]$/.test(axis), "not-an-axis");
     const over0 = (name: string, value: number) => {

@@ -1,10 +1,10 @@
 import { parseNumber, parseQuantity } from "~/core/quantity";
-import type { Reader } from "../stage-form/reader";
+import type { TextReader } from "../form/text-reader";
 
 const most = 500;
 
 /** A drawer as it is typed, a size a line with how many of it: "0.05 × 4", "0.1 4", "2 thou x 10", alone: one. */
-export function readStock(read: Reader, name: string): { sizeMm: number; count: number }[] {
+export function readStock(read: TextReader, name: string): { sizeMm: number; count: number }[] {
   const lines = read.text(name).split(/[\n;]+/);
   const stock = lines.flatMap((line) => {
     if (line.trim() === "") return [];

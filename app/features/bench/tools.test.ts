@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { callTool, type Tool, tools } from "~/calc";
-import type { Texts } from "../stage-form/reader";
+import type { Texts } from "../form/text-reader";
 import { benchTools } from "./tools";
 
 const benchOf = (name: string) => {

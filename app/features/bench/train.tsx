@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { parseNumber } from "~/core/quantity";
 import type { Train } from "~/core/trains";
-import { type Problems, Reader, type Texts } from "../stage-form/reader";
-import { LinesField, TextField } from "../stage-form/text-field";
+import { LinesField, TextField } from "../form/text-field";
+import { type Problems, TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
@@ -61,7 +61,7 @@ export const train = benchTool<Train>({
     </>
   ),
   read: (texts) => {
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const stages = stagesOf(texts, read.problems);
     const optional = (name: string, value: () => number) => (read.has(name) ? value() : undefined);
     const input = {

@@ -2,8 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Verdict } from "~/core/limits";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark } from "~/ui/state-mark";
-import { Reader } from "../stage-form/reader";
-import { TextField } from "../stage-form/text-field";
+import { TextField } from "../form/text-field";
+import { TextReader } from "../form/text-reader";
 import { verdictState } from "../words/state";
 import { benchTool } from "./bench-tool";
 
@@ -16,7 +16,7 @@ const words: Record<Verdict, string> = {
 };
 
 const numbers = (texts: Record<string, string>) => {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const valueMm = read.length("value");
   const lo = read.lengthOrNull("lo");
   const hi = read.lengthOrNull("hi");

@@ -1,10 +1,10 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { WormPair } from "~/core/worms";
+import { TextField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
 import { readKind } from "../kinds/kind-form";
 import { worm as form } from "../kinds/worm/form";
 import { ElementFigures } from "../stage-form/element-figures";
-import { Reader, type Texts } from "../stage-form/reader";
-import { TextField } from "../stage-form/text-field";
 import { benchTool } from "./bench-tool";
 
 const { Fields } = form;
@@ -34,7 +34,7 @@ export const worm = benchTool<WormPair>({
   ),
   read: (texts) => {
     const { worm: input, problems } = wormOf(texts);
-    const read = new Reader(texts);
+    const read = new TextReader(texts);
     const [backlash, float] = [read.lengthOrNull("backlash"), read.lengthOrNull("float")];
     read.want("backlash", backlash === null || backlash >= 0, "too-small");
     read.want("float", float === null || float >= 0, "too-small");

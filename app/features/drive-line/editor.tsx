@@ -3,7 +3,7 @@ import { elementWords } from "~/app/features/kinds";
 import { type KeptDriveLine, ratiosOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
-import type { Fields } from "../stage-form/use-texts";
+import type { Fields } from "../form/use-texts";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
 import { changeLink, driveStage, withFigures } from "./edit";

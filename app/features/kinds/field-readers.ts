@@ -1,45 +1,45 @@
-import type { Reader, Texts } from "../stage-form/reader";
-import { readPitch } from "../stage-form/reader";
+import type { TextReader, Texts } from "../form/text-reader";
+import { readPitch } from "../form/text-reader";
 
-export type Reading = Reader;
+export type Reading = TextReader;
 export type { Texts };
 
 /** A length above 0. */
-export function over0(read: Reader, name: string): number {
+export function over0(read: TextReader, name: string): number {
   const value = read.length(name);
   read.want(name, value > 0, "too-small");
   return value;
 }
 
 /** The same where it may be left out. */
-export const over0Or = <T>(read: Reader, name: string, usual: T): number | T =>
+export const over0Or = <T>(read: TextReader, name: string, usual: T): number | T =>
   read.has(name) ? over0(read, name) : usual;
 
 /** A whole number of teeth, links or pieces. */
-export function count(read: Reader, name: string, least: number): number {
+export function count(read: TextReader, name: string, least: number): number {
   const value = read.number(name, true);
   read.want(name, value >= least, least === 3 ? "teeth-too-few" : "too-small");
   read.want(name, value <= 10_000, "too-large");
   return value;
 }
 
-export const bothTeeth = (read: Reader): [number, number] => [count(read, "z1", 3), count(read, "z2", 3)];
+export const bothTeeth = (read: TextReader): [number, number] => [count(read, "z1", 3), count(read, "z2", 3)];
 
-export function pressureAngle(read: Reader): number {
+export function pressureAngle(read: TextReader): number {
   const value = read.angleOr("alpha", 20);
   read.want("alpha", value > 5 && value < 45, "angle-out-of-range");
   return value;
 }
 
 /** A slant below 60°, with the hand that a choice says. */
-export function slant(read: Reader, name: string, hand: string): number {
+export function slant(read: TextReader, name: string, hand: string): number {
   const value = read.angleOr(name, 0);
   read.want(name, Math.abs(value) < 60, "too-large");
   return choice(read, hand, ["right", "left"]) === "left" ? -Math.abs(value) : value;
 }
 
 /** A module, or what a diametral pitch makes of it, mm. */
-export function pitch(read: Reader, name: string): number {
+export function pitch(read: TextReader, name: string): number {
   const found = readPitch(read.text(name));
   if (!found.ok) read.problems[name] = found.refusal;
   const value = found.ok ? found.value : Number.NaN;
@@ -48,7 +48,7 @@ export function pitch(read: Reader, name: string): number {
 }
 
 /** One of the options; the first where none was chosen. */
-export const choice = <T extends string>(read: Reader, name: string, options: readonly [T, ...T[]]): T =>
+export const choice = <T extends string>(read: TextReader, name: string, options: readonly [T, ...T[]]): T =>
   options.find((option) => option === read.text(name)) ?? options[0];
 
 /** The lines of a field, or what semicolons part. */

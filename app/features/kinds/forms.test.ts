@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { ratiosOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
-import type { Texts } from "../stage-form/reader";
+import type { Texts } from "../form/text-reader";
 import { readElement, textsOfElement } from "./forms";
 
 const kindTexts = (kind: string): Texts => {

@@ -1,5 +1,5 @@
 import { type Elements, type StageElement, type StageKind, stageKinds } from "~/core/stages";
-import type { Read, Texts } from "../stage-form/reader";
+import type { Read, Texts } from "../form/text-reader";
 import { bevel } from "./bevel/form";
 import { chain } from "./chain/form";
 import { gap } from "./gap/form";

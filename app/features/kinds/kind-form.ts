@@ -1,8 +1,8 @@
 import type { ReactNode } from "react";
 import type { Elements, MeasuredQuantity, StageKind } from "~/core/stages";
 import type { AdjusterMeans } from "~/data/queries/stages";
+import { type Read, TextReader } from "../form/text-reader";
 import type { MovedPart } from "../stage-form/adjuster-picture";
-import { type Read, Reader } from "../stage-form/reader";
 import type { Reading, Texts } from "./field-readers";
 
 export type Figure = readonly [name: string, value: string];
@@ -43,6 +43,6 @@ export type KindForm<K extends StageKind> = {
 
 /** The element that the fields of its kind describe, as far as they can be read; whether it has a geometry is another question. */
 export function readKind<E>(form: { read: (read: Reading) => E }, texts: Texts): Read<E> {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   return read.done(form.read(read));
 }

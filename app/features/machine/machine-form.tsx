@@ -2,10 +2,10 @@ import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
 import { Button, buttonClass } from "~/ui/button";
+import { ChoiceField, FormProvider, TextField } from "../form/text-field";
+import type { Texts } from "../form/text-reader";
+import { useSavedForm } from "../form/use-saved-form";
 import { PlaceHead } from "../shell/head";
-import type { Texts } from "../stage-form/reader";
-import { ChoiceField, FormProvider, TextField } from "../stage-form/text-field";
-import { useSavedForm } from "../stage-form/use-saved-form";
 import { refusalWords } from "../words/refusal";
 
 /** Name, tag, place, model of a machine, typed anew, changed, or for a copy. What is typed stays on the tablet until it is saved. */

@@ -2,13 +2,13 @@ import { formatNumber } from "~/app/features/words/figure";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
 import type { AdjusterMeans } from "~/data/queries/stages";
 import { Tick } from "~/ui/field";
+import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
+import type { Texts } from "../form/text-reader";
 import { kindWords } from "../kinds";
 import { kindForms, kindIn } from "../kinds/forms";
 import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
 import { type AdjusterType, adjusterTypeOf, meansOf, readLaw, shimSense } from "./adjuster-texts";
-import type { Texts } from "./reader";
 import { ShimPicture } from "./shim-picture";
-import { ChoiceField, TextField, TickField, useForm } from "./text-field";
 
 const meansWords: Record<AdjusterMeans, string> = {
   slot: "slides in a slot",

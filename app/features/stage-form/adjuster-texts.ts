@@ -1,8 +1,8 @@
 import { type Adjuster, canMove } from "~/core/advice";
 import type { AdjusterMeans, StageAdjuster } from "~/data/queries/stages";
+import { numberText as n } from "../form/number-text";
+import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { kindForms, kindIn } from "../kinds/forms";
-import { numberText as n } from "./number-text";
-import { type Read, Reader, type Texts } from "./reader";
 
 export type AdjusterInput = Omit<StageAdjuster, "id" | "revision">;
 
@@ -36,7 +36,7 @@ export function adjusterTypeOf(texts: Texts): AdjusterType {
 
 /** The adjuster's law alone, as its picture needs it. */
 export function readLaw(texts: Texts): Read<Adjuster> {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const over0 = (name: string) => {
     const value = read.length(name);
     read.want(name, value > 0, "too-small");
@@ -79,7 +79,7 @@ export function readLaw(texts: Texts): Read<Adjuster> {
 }
 
 /** What a mm of shim does: its size as typed, its sense as somebody said it. There is no usual sense: the sign is where most slips are made. */
-function shimsPerMm(texts: Texts, read: Reader): number {
+function shimsPerMm(texts: Texts, read: TextReader): number {
   // A thicker roller moves the belt's line by half of what its diameter grows.
   if (meansOf(texts) === "roller-diameter") return read.numberOr("adjuster.perMm", 0.5);
   const sense = shimSense(texts);
@@ -99,7 +99,7 @@ export function readAdjuster(texts: Texts): Read<AdjusterInput> {
   const means = meansOf(texts);
   if (!means) return { value: nothing, problems: null };
   const law = readLaw(texts);
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const type = lawOfMeans[means];
   const step = read.numberOr("adjuster.step", usualStep[type]);
   read.want("adjuster.step", step > 0, "too-small");
@@ -135,7 +135,7 @@ const nothing: AdjusterInput = {
 };
 
 /** "adjuster.also": ids of stages that the same move sets as well; of each how far its centres part a mm of this one's. */
-function readAlso(read: Reader): AdjusterInput["alsoMoves"] {
+function readAlso(read: TextReader): AdjusterInput["alsoMoves"] {
   return read
     .text("adjuster.also")
     .split(" ")

@@ -1,6 +1,6 @@
 import { circleOrder, pointsOrder } from "~/core/fastening";
+import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
 import { readClampPoints } from "./clamp-texts";
-import { ChoiceField, TextField, TickField, useForm } from "./text-field";
 
 /** The screws that hold the moving part: where they stand, how far they are drawn, whether they are dressed. */
 export function ClampFields() {

@@ -1,10 +1,10 @@
 import { parseNumber } from "~/core/quantity";
 import type { ClampPattern } from "~/data/queries/stages";
-import { type Read, Reader, type Texts } from "./reader";
+import { type Read, TextReader, type Texts } from "../form/text-reader";
 
 /** Where the clamp screws stand: on a circle, or point by point as "x y", one a line, mm from the middle. */
 export function readClampPoints(texts: Texts): Read<ClampPattern["points"]> {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   if (read.text("clamps.way") !== "points") {
     const count = read.number("clamps.count", true);
     const diameter = read.length("clamps.circle");
@@ -42,7 +42,7 @@ export function readClampPoints(texts: Texts): Read<ClampPattern["points"]> {
 const rounded = (value: number): number => Math.round(value * 1000) / 1000 + 0;
 
 export function readClamps(texts: Texts): Read<ClampPattern> {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const points = readClampPoints(texts);
   Object.assign(read.problems, points.problems ?? {});
   const torqueNm = read.torque("clamps.torque");

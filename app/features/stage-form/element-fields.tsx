@@ -1,8 +1,8 @@
 import { kindName } from "~/app/features/kinds";
 import { stageKinds } from "~/core/stages";
+import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
 import { ElementFigures } from "./element-figures";
-import { ChoiceField, TextField, TickField, useForm } from "./text-field";
 
 /** What the stage is made of, its fields, and beside them the drawing and what follows from it while one types. */
 export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {

@@ -2,11 +2,11 @@ import type { ReactNode } from "react";
 import { elementWords } from "~/app/features/kinds";
 import { checkElement, type StageElement } from "~/core/stages";
 import { StageDrawing } from "../drawing/stage-drawing";
+import type { Read } from "../form/text-reader";
 import { figuresOf } from "../kinds/forms";
 import { ThrustPane } from "../stage/thrust-pane";
 import { refusalWords } from "../words/refusal";
 import { unwiseWords } from "../words/unwise";
-import type { Read } from "./reader";
 
 /** The stage to scale and what follows from it: so that a slip in a figure is seen. `saves`: in a form that
  * keeps it. */

@@ -1,12 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { judgedBy, limitWays, type MeasuredQuantity } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
+import { TextField, useForm } from "../form/text-field";
 import { readElement } from "../kinds/forms";
 import { judgedWords, measuredWords } from "../words/quantity";
 import { limitQuantityOf, limitUnit, readLimits, sourceKinds } from "./limits-texts";
 import { Recommend } from "./recommend";
 import { SideLimitsFields } from "./side-limits-fields";
-import { TextField, useForm } from "./text-field";
 
 /** Lower, aim, upper, and where they come from; filled in from the rules of the trade where no maker says. */
 export function LimitsFields() {

@@ -1,7 +1,7 @@
 import { limitWays, type MeasuredQuantity, measuredUnit, type StageElement, sidesOf } from "~/core/stages";
 import type { SideLimits, StageLimits } from "~/data/queries/stages";
+import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
-import { type Read, Reader, type Texts } from "./reader";
 
 export type LimitsInput = StageLimits["given"] & Pick<StageLimits, "sourceKind" | "source">;
 
@@ -18,7 +18,7 @@ export const limitUnit = (quantity: MeasuredQuantity): string =>
   quantity === "elongation" ? "%" : measuredUnit[quantity].unit;
 
 export function readLimits(texts: Texts): Read<LimitsInput> {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const quantity = limitQuantityOf(texts, readElement(texts).value);
   const value = (name: string) =>
     quantity === "elongation" ? read.number(name) : read.measured(name, measuredUnit[quantity]);
@@ -37,7 +37,7 @@ export type SideLimitsInput = Pick<SideLimits, "quantity" | "lo" | "hi" | "sourc
 
 /** Limits of what is read beside it: those with a figure typed. Nothing can be said of them while the stage itself cannot be read. */
 export function readSideLimits(texts: Texts): Read<SideLimitsInput[] | undefined> {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const element = readElement(texts).value;
   if (!element) return read.done(undefined);
   const found = sidesOf(element).flatMap((quantity): SideLimitsInput[] => {

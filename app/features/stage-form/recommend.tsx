@@ -2,9 +2,9 @@ import { formatNumber } from "~/app/features/words/figure";
 import { parseNumber, parseQuantity } from "~/core/quantity";
 import { type AskedFor, judgedBy, judgedUnit, recommendKind, type StageElement } from "~/core/stages";
 import { Button } from "~/ui/button";
+import { useForm } from "../form/text-field";
 import { formOf } from "../kinds/forms";
 import { ruleWords } from "./rule-words";
-import { useForm } from "./text-field";
 
 /** What has to be known for the rule is asked here. */
 function RecommendKind({ element }: { element: StageElement | null }) {

@@ -1,9 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { recommendSide, type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
 import { Button } from "~/ui/button";
+import { TextField, useForm } from "../form/text-field";
 import { sideWords } from "../words/quantity";
 import { ruleWords } from "./rule-words";
-import { TextField, useForm } from "./text-field";
 
 /** Limits of what is read beside it, each with its own; what is left empty is kept when read, and not judged. */
 export function SideLimitsFields({ element }: { element: StageElement }) {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
+import type { Texts } from "../form/text-reader";
+import { readPitch } from "../form/text-reader";
 import { readAdjuster } from "./adjuster-texts";
 import { readClampPoints } from "./clamp-texts";
 import { readLimits } from "./limits-texts";
-import type { Texts } from "./reader";
-import { readPitch } from "./reader";
 import { readGeometry, textsOf } from "./texts";
 
 const stage: Texts = {

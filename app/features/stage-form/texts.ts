@@ -1,15 +1,15 @@
 import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/data/queries/stages";
+import { numberText as n } from "../form/number-text";
+import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { readElement, textsOfElement } from "../kinds/forms";
 import { lawTexts, meansOfLaw } from "./adjuster-texts";
 import { readClamps } from "./clamp-texts";
-import { numberText as n } from "./number-text";
-import { type Read, Reader, type Texts } from "./reader";
 
 export type GeometryInput = Omit<Geometry, "id" | "revision" | "arcDeg"> & { arcDeg: [number, number] | null };
 
 export function readGeometry(texts: Texts): Read<GeometryInput> {
   const [element, clamps] = [readElement(texts), readClamps(texts)];
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const turnedBy = (["either", "input", "output", "power"] as const).find((by) => by === read.text("turnedBy"));
   let arcDeg: [number, number] | null = null;
   if (read.text("arc") === "yes") {

@@ -4,15 +4,15 @@ import { v7 } from "uuid";
 import { everyShown, type Shown, shownIn } from "~/core/practice";
 import type { Instrument } from "~/data/queries/instruments";
 import { Button, buttonClass } from "~/ui/button";
-import { Reader, type Texts } from "../stage-form/reader";
-import { FormProvider, LinesField, TextField, TickField } from "../stage-form/text-field";
-import { useSavedForm } from "../stage-form/use-saved-form";
+import { FormProvider, LinesField, TextField, TickField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
+import { useSavedForm } from "../form/use-saved-form";
 import { refusalWords } from "../words/refusal";
 import { instrumentKinds } from "./instrument-kinds";
 
 /** What the form says, as the operation takes it; or what is wrong, by field. */
 export function readInstrument(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const unit = shownOf(texts);
   const measured = (name: string) => {
     // A step of a temperature is no temperature.

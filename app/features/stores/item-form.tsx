@@ -4,14 +4,14 @@ import { v7 } from "uuid";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
 import type { StoreItem } from "~/data/queries/store";
 import { Button, buttonClass } from "~/ui/button";
-import { Reader, type Texts } from "../stage-form/reader";
-import { FormProvider, TextField, TickField } from "../stage-form/text-field";
-import { useSavedForm } from "../stage-form/use-saved-form";
+import { FormProvider, TextField, TickField } from "../form/text-field";
+import { TextReader, type Texts } from "../form/text-reader";
+import { useSavedForm } from "../form/use-saved-form";
 import { refusalWords } from "../words/refusal";
 
 /** What the form says, as the operation takes it; or what is wrong, by field. */
 export function readItem(texts: Texts) {
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const kind = storeKinds.find((word) => word === texts.kind) ?? "shim";
   const { nominal, figures } = kindsOfStock[kind];
   const size = (name: string) => {

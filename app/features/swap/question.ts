@@ -2,7 +2,7 @@ import { gearPair, gearsToMake, type SwapGear, type SwapQuestion } from "~/core/
 import { asGearPair } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import type { StoreItem } from "~/data/queries/store";
-import { Reader, type Texts } from "../stage-form/reader";
+import { TextReader, type Texts } from "../form/text-reader";
 
 const figure = (item: StoreItem, key: string): number => Number(item.figures[key] ?? 0) || 0;
 
@@ -32,7 +32,7 @@ export function swapQuestion(stage: Stage, stock: readonly StoreItem[], texts: T
   const element = asGearPair(stage.geometry.element);
   if (!element) return null;
   const { pair } = element;
-  const read = new Reader(texts);
+  const read = new TextReader(texts);
   const made = texts.from === "range";
   const exact = gearPair(pair);
   const centreDistanceMm = pair.centreDistanceMm ?? (exact.ok ? exact.value.centreDistanceMm : 0);

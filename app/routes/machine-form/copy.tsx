@@ -1,6 +1,6 @@
 import { data } from "react-router";
+import { ChoiceField } from "~/app/features/form/text-field";
 import { MachineForm } from "~/app/features/machine/machine-form";
-import { ChoiceField } from "~/app/features/stage-form/text-field";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
 import { copyMachine } from "~/operations/copy-machine";

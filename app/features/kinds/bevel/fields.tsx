@@ -1,4 +1,4 @@
-import { ChoiceField, TextField, useForm } from "../../stage-form/text-field";
+import { ChoiceField, TextField, useForm } from "../../form/text-field";
 import { FieldRow, HandField } from "../form-parts";
 
 export function BevelFields() {

@@ -1,6 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { bevelPair } from "~/core/bevels";
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { bothTeeth, choice, over0Or, pitch, pressureAngle, slant } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { BevelFields } from "./fields";

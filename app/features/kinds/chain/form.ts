@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { chainDrive } from "~/core/chains";
 import { spanOf, stagePath } from "~/core/stages";
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { bothTeeth, count, over0 } from "../field-readers";
 import type { Figure, KindForm } from "../kind-form";
 import { movedByRun, readRun, runMeans, runShims, runTexts } from "../runs/form";

@@ -1,4 +1,4 @@
-import { ChoiceField, TextField } from "../../stage-form/text-field";
+import { ChoiceField, TextField } from "../../form/text-field";
 import { FieldRow } from "../form-parts";
 
 export function GapFields() {

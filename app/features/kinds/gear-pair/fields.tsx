@@ -1,4 +1,4 @@
-import { LinesField, TextField, TickField, useForm } from "../../stage-form/text-field";
+import { LinesField, TextField, TickField, useForm } from "../../form/text-field";
 import { FieldRow, HandField, MoreFields } from "../form-parts";
 
 export function GearFields() {

@@ -1,4 +1,4 @@
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { bothTeeth, over0, over0Or, pitch, pressureAngle, type Reading, slant } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { GearFields } from "./fields";

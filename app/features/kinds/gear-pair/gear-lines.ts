@@ -1,6 +1,6 @@
 import { parseNumber } from "~/core/quantity";
 import type { SwitchGear } from "~/core/stages";
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { lines, type Reading } from "../field-readers";
 
 /** "high 30 30" or "high 30 30 0.2 0.1", one gear a line; the last two are shifts. */

@@ -5,7 +5,7 @@ import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/l
 import { parseQuantity } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Tick } from "~/ui/field";
-import { TextField, useForm } from "../../stage-form/text-field";
+import { TextField, useForm } from "../../form/text-field";
 
 /** Backlash of a gear pair where no maker says, with its formula. */
 export function RecommendBacklash({ pair }: { pair: PairGeometry }) {

@@ -1,6 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { planetarySet } from "~/core/planetary";
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { count, pitch, type Reading } from "../field-readers";
 import type { Figure, KindForm } from "../kind-form";
 import { PlanetaryFields } from "./fields";

@@ -1,4 +1,4 @@
-import { ChoiceField, LinesField, TextField, useForm } from "../../stage-form/text-field";
+import { ChoiceField, LinesField, TextField, useForm } from "../../form/text-field";
 import { lines } from "../field-readers";
 import { FieldRow } from "../form-parts";
 

@@ -10,7 +10,7 @@ import {
   spanOf,
 } from "~/core/stages";
 import type { AdjusterMeans } from "~/data/queries/stages";
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { lines, over0, type Reading, type Texts } from "../field-readers";
 import type { Figure } from "../kind-form";
 

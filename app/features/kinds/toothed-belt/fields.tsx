@@ -1,4 +1,4 @@
-import { TextField } from "../../stage-form/text-field";
+import { TextField } from "../../form/text-field";
 import { FieldRow } from "../form-parts";
 import { BeltMatter, IdlerFields } from "../runs/fields";
 

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { beltDrive } from "~/core/belts";
 import { stagePath, type ToothedBeltElement } from "~/core/stages";
-import { numberText as n } from "../../stage-form/number-text";
-import { TextField } from "../../stage-form/text-field";
+import { numberText as n } from "../../form/number-text";
+import { TextField } from "../../form/text-field";
 import { bothTeeth, count, over0 } from "../field-readers";
 import type { Figure, KindForm } from "../kind-form";
 import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims, wrapsOf } from "../runs/form";

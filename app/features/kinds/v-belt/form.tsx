@@ -1,6 +1,6 @@
 import { stagePath } from "~/core/stages";
-import { numberText as n } from "../../stage-form/number-text";
-import { TextField } from "../../stage-form/text-field";
+import { numberText as n } from "../../form/number-text";
+import { TextField } from "../../form/text-field";
 import { count, over0 } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims } from "../runs/form";

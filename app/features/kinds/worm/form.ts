@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { wormFriction } from "~/core/stages";
 import { wormEfficiency, wormPair } from "~/core/worms";
-import { numberText as n } from "../../stage-form/number-text";
+import { numberText as n } from "../../form/number-text";
 import { choice, count, over0, pitch, pressureAngle } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { WormFields } from "./fields";

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { useFetcher, useNavigate } from "react-router";
 import type { Refusal } from "~/core/quantity";
-import type { Texts } from "./reader";
+import type { Texts } from "./text-reader";
 import { type Fields, useTexts } from "./use-texts";
 
 export type SavedForm = { fields: Fields; refusal: Refusal | undefined; busy: boolean; send: (input: object) => void };

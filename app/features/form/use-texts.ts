@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from "react";
 import { usePersonId } from "../people/use-preferences";
-import type { Texts } from "./reader";
+import type { Texts } from "./text-reader";
 
 export type Fields = {
   texts: Texts;

@@ -1,7 +1,7 @@
 import { type ComponentProps, createContext, type ReactNode, useContext } from "react";
 import { Choice, Field, Tick } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
-import type { Problems } from "./reader";
+import type { Problems } from "./text-reader";
 import type { Fields } from "./use-texts";
 
 type Form = { fields: Fields; problems: Problems | null };

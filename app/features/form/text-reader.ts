@@ -16,7 +16,7 @@ export type Problems = Record<string, Refusal>;
 export type Read<T> = { value: T; problems: null } | { value: null; problems: Problems };
 
 /** Reads fields one by one and collects what is wrong with them. */
-export class Reader {
+export class TextReader {
   readonly problems: Problems = {};
   constructor(private readonly texts: Texts) {}
 
