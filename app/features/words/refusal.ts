@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Refusal, RefusalCode } from "~/core/quantity";
 
-const number = (value: number | string | undefined): string =>
-  typeof value === "number" ? formatNumber(value, Number.isInteger(value) ? 0 : 3) : (value ?? "");
+type Fact = number | string | undefined;
+type Say = (refusal: Refusal, number: (fact: Fact) => string) => string;
 
 /** How long to wait, as one says it. */
 const waitWords = (seconds: number): string =>
@@ -12,10 +12,13 @@ const waitWords = (seconds: number): string =>
 export function refusalWords(refusal: Refusal): string {
   // A server of another release may have a code that is not known here.
   const said = words[refusal.code] ?? "This was not taken. What you typed is still here.";
-  return typeof said === "string" ? said : said(refusal);
+  if (typeof said === "string") return said;
+  return said(refusal, (fact) =>
+    typeof fact === "number" ? formatNumber(fact, Number.isInteger(fact) ? 0 : 3) : (fact ?? ""),
+  );
 }
 
-const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
+const words: Record<RefusalCode, string | Say> = {
   empty: "Nothing is typed here yet.",
   "not-a-number": ({ facts }) => `“${facts.text}” is not a number.`,
   "not-whole": ({ facts }) => `“${facts.text}” is not a whole number.`,
@@ -28,21 +31,21 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "not-a-part": "A line here cannot be read. Write a name and a width: bearing 4.",
   "part-twice": "Every part needs a name of its own.",
   "too-large": "That is larger than anything here can be.",
-  "no-such-tooth": ({ facts }) => `There is no place ${number(facts.tooth)}; there are ${number(facts.teeth)}.`,
-  "no-such-clamp": ({ facts }) => `There is no clamp ${number(facts.clamp)}.`,
+  "no-such-tooth": ({ facts }, number) => `There is no place ${number(facts.tooth)}; there are ${number(facts.teeth)}.`,
+  "no-such-clamp": ({ facts }, number) => `There is no clamp ${number(facts.clamp)}.`,
   "no-amount": "A move of nothing is no move.",
   "all-struck": "Every reading is struck out. Read at least one again.",
   "nothing-noted": "Note at least one of current, temperature and noise.",
   "just-done": "That was logged a moment ago.",
   "not-safe": "Say that it is safe first.",
   "nothing-read": "Nothing was read in this job yet.",
-  "text-too-long": ({ facts }) =>
+  "text-too-long": ({ facts }, number) =>
     `That is ${number(facts.given)} characters; ${number(facts.most)} fit. Shorten it; it is all still here.`,
-  "too-many": ({ facts }) =>
+  "too-many": ({ facts }, number) =>
     `${number(facts.given)} are too many at once; ${number(facts.most)} fit. They are all still here.`,
   "too-much": "That is more than can be sent at once. It is all still here.",
   "job-signed": "This job is signed. Nothing can be added; a correction is made in the machine's logbook.",
-  "job-changed": ({ facts }) =>
+  "job-changed": ({ facts }, number) =>
     `${facts.count === 1 ? "One entry" : `${number(facts.count)} entries`} came in while you were reading. They are shown now; look, then sign.`,
   "not-acknowledged": ({ path }) =>
     path[0] === "provisional"
@@ -69,13 +72,13 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
     "Somebody else revised this while you were typing. Look at theirs, then send yours again; it is all still here.",
   "adjuster-revised": ({ facts }) =>
     `The adjuster was changed to ${facts.name} while this job was open. Look at the move again; the amount may mean something else now.`,
-  "meter-backwards": ({ facts }) =>
+  "meter-backwards": ({ facts }, number) =>
     `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`,
   "below-new-meter": "The meter cannot show less than it began with.",
   "point-closed": "Somebody closed this already.",
   "already-out": "That was taken out already.",
   "no-such-round": "Something was moved since; that round cannot be gone on with. Read a new one.",
-  "file-too-large": ({ facts }) =>
+  "file-too-large": ({ facts }, number) =>
     `The file has ${number(facts.megabytes)} MB; ${number(facts.most)} MB fit. Send it smaller.`,
   "offline-file": "The server cannot be reached just now. The file is still chosen; send it again in a moment.",
   "kind-not-kept": "Photographs (JPEG, PNG, WebP), PDF, CSV and plain text can be kept; this is something else.",
@@ -97,9 +100,9 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "one-limit": "Give at least one of the limits.",
   "no-such-tool": "There is no such computation.",
   "id-taken": "This was sent before as something else. Nothing was changed.",
-  "centre-distance-too-small": ({ facts }) =>
+  "centre-distance-too-small": ({ facts }, number) =>
     `At this centre distance the teeth cannot mesh at all; the least is ${number(facts.leastMm)} mm.`,
-  "ring-not-larger": ({ facts }) => `A ring needs more teeth than the ${number(facts.pinion)} of its pinion.`,
+  "ring-not-larger": ({ facts }, number) => `A ring needs more teeth than the ${number(facts.pinion)} of its pinion.`,
   "no-zero-backlash-distance": "With these profile shifts the teeth have no distance at which they mesh.",
   "root-not-below-tip": "The root lies above the tip; look at the shift, thinning and tip diameter.",
   "spans-over-equal-teeth": "The two spans are over the same number of teeth; measure over two that differ.",
@@ -107,7 +110,7 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "too-many-positions": "There are not so many teeth.",
   "arc-empty": "No tooth lies on this arc.",
   "pin-drops-through": "The pin is too small; it drops through the gap.",
-  "circles-overlap": ({ facts }) =>
+  "circles-overlap": ({ facts }, number) =>
     `The wheels would overlap: the centres have to be ${number(facts.leastMm)} mm apart at least.`,
   "pulleys-overlap": "This idler overlaps another wheel.",
   "no-path": ({ facts }) => {
@@ -116,9 +119,9 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
       ? `The ${strand} has no path: it does not touch idler ${facts.idler}, or runs through it. Move it into the ${strand}, or say that it lies on the other side.`
       : `The ${strand} has no path round these wheels: look at their places and sides.`;
   },
-  "belt-too-short": ({ facts, path }) =>
+  "belt-too-short": ({ facts, path }, number) =>
     `The belt is too short for this path; the shortest that goes has ${number(facts.least)}${path.includes("beltTeeth") ? " teeth" : " mm"}${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`,
-  "chain-too-short": ({ facts }) =>
+  "chain-too-short": ({ facts }, number) =>
     `The chain is too short; ${number(facts.least)} links go${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`,
   "planets-do-not-assemble": ({ facts }) =>
     `These planets cannot be put together: the teeth do not meet at every place. The nearest that go: ${facts.nearest || "another number of planets"}.`,
@@ -126,7 +129,7 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
     `Neighbouring planets would touch. The nearest that go: ${facts.nearest || "fewer planets"}.`,
   "two-roles": "One member cannot be two of fixed, driven in and taken out.",
   "one-gear-only": "A switchable gear has two gears or more: name the others, one a line.",
-  "gear-has-no-mesh": ({ facts }) =>
+  "gear-has-no-mesh": ({ facts }, number) =>
     `The gear ${facts.name} does not mesh at this centre distance; teeth that add up to ${number(facts.sum)} do, one more or less with a shift.`,
   "not-a-gear": ({ facts }) => `“${facts.text}” is no gear; type its name and its two tooth counts, like: high 30 30.`,
   "not-an-idler": ({ facts }) =>
@@ -148,7 +151,7 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "no-such-shaft": "What drives this stage is no longer in the drive line.",
   "train-loops": ({ facts }) =>
     `${facts.name || "A stage"} would drive itself round. Let the first stage be driven by a motor.`,
-  "driven-twice": ({ facts }) =>
+  "driven-twice": ({ facts }, number) =>
     `${facts.name || "A stage"} drives a shaft that turns already, at another speed or the other way: it would need a ratio of ${number(facts.fits)}, and has ${number(facts.is)}.`,
   "drives-nothing": ({ facts }) => `${facts.name} drives nothing: it has no ratio.`,
   "stage-twice": ({ facts }) => `${facts.name} stands in the drive line twice.`,
@@ -161,16 +164,18 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "column-twice": ({ facts }) => `The column “${facts.name}” stands there twice.`,
   "column-missing": ({ facts }) => `The column “${facts.name}” is missing.`,
   "no-lines": "There is no line under the head.",
-  "too-many-lines": ({ facts }) => `${number(facts.given)} lines are too many at once; ${number(facts.most)} go.`,
-  "too-many-cells": ({ facts }) => `This line has ${number(facts.given)} cells; the head has ${number(facts.most)}.`,
-  "line-twice": ({ facts }) => `The same stands in line ${number(facts.line)} already.`,
-  "mixed-decimal-signs": ({ facts }) =>
+  "too-many-lines": ({ facts }, number) =>
+    `${number(facts.given)} lines are too many at once; ${number(facts.most)} go.`,
+  "too-many-cells": ({ facts }, number) =>
+    `This line has ${number(facts.given)} cells; the head has ${number(facts.most)}.`,
+  "line-twice": ({ facts }, number) => `The same stands in line ${number(facts.line)} already.`,
+  "mixed-decimal-signs": ({ facts }, number) =>
     `Line ${number(facts.comma)} writes figures with a comma, line ${number(facts.point)} with a point. Use one of them in the whole sheet.`,
   "no-machine-tagged": ({ facts }) => `No machine has the tag “${facts.tag}”.`,
   "no-stage-named": ({ facts }) => `The machine has no stage “${facts.name}”.`,
   "item-name-taken": ({ facts }) => `${facts.name} lies in the stores already, under this kind.`,
   "no-such-item": "That is no longer in the stores.",
-  "none-left": ({ facts }) =>
+  "none-left": ({ facts }, number) =>
     facts.count === 0
       ? `The last ${facts.name} is gone: somebody was quicker.`
       : `Of ${facts.name} there ${facts.count === 1 ? "is one" : `are ${number(facts.count)}`} left.`,
@@ -200,7 +205,7 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "too-common": "That is among the first that anybody would try. Choose another.",
   "still-here": "Their account is open. Close it first.",
   struck: "That name was struck from the accounts.",
-  "too-many-pixels": ({ facts }) =>
+  "too-many-pixels": ({ facts }, number) =>
     `The picture has more than ${number(facts.most)} million pixels. Make it smaller first.`,
   "not-kept": "Not kept: this tablet has no room left. Stay here until it is sent.",
   "no-such-time-zone": "That time zone is not known. Write it as in Europe/London.",
@@ -215,18 +220,19 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "no-such-instrument": "That is no longer here. Go back to the floor and look again.",
   "beyond-most-press": "The roller stands further in than it can go.",
   "cannot-move-the-centres": "At this angle the adjuster moves square to the line of centres.",
-  "centre-below-span": ({ facts }) => `The centres cannot be nearer than the free span of ${number(facts.leastMm)} mm.`,
+  "centre-below-span": ({ facts }, number) =>
+    `The centres cannot be nearer than the free span of ${number(facts.leastMm)} mm.`,
   "does-not-follow":
     "The tension went against the move: the clamp slipped, or the belt was slack. Turn it two turns by hand and read again.",
-  "entries-missing": ({ facts }) =>
+  "entries-missing": ({ facts }, number) =>
     `${facts.count === 1 ? "One entry that you saw is" : `${number(facts.count)} entries that you saw are`} not in the logbook. Look at what was not taken, then sign.`,
   "id-twice": "Two of these have the same name.",
   "internal-pair": "Pairs are searched for outside gears only; a ring stays with its pinion.",
   "is-zero": "This cannot be 0.",
   "lock-and-none": "Either a lock was put on or none; not both.",
   "movement-missing": "A strand that does not move tells no tension by its force.",
-  "no-such-place": ({ facts }) => `There is no such place; there are ${number(facts.places)}.`,
-  "no-such-pulley": ({ facts }) => `There is no such pulley; there are ${number(facts.pulleys)}.`,
+  "no-such-place": ({ facts }, number) => `There is no such place; there are ${number(facts.places)}.`,
+  "no-such-pulley": ({ facts }, number) => `There is no such pulley; there are ${number(facts.pulleys)}.`,
   "no-two-times": "Two readings at different times are needed, with nothing moved between them.",
   "no-words": "Nothing was felt yet.",
   "no-words-for-this-kind": "Only a mesh clicks. On a stage of this kind read a number.",
@@ -240,9 +246,10 @@ const words: Record<RefusalCode, string | ((refusal: Refusal) => string)> = {
   "positions-undetermined": "These places do not tell the mean and the runout apart; spread them round the turn.",
   "roller-too-near-the-end": "The roller lies too near the end of the strand for its size.",
   "stack-too-long": "A gap of this size has too many stacks to go through.",
-  "stiffness-alone": ({ facts }) =>
+  "stiffness-alone": ({ facts }, number) =>
     `The belt's stiffness alone makes it swing at ${number(facts.leastHz)} Hz; the frequency must be higher.`,
-  "too-many-spacers": ({ facts }) => `These spacers go in more than ${number(facts.most)} ways; leave some out.`,
+  "too-many-spacers": ({ facts }, number) =>
+    `These spacers go in more than ${number(facts.most)} ways; leave some out.`,
   "unknown-key": "There is no such figure here.",
   "wrong-type": "This is not what is wanted here.",
   "cross-site": "That came from another site and was not taken.",
