@@ -1,5 +1,5 @@
 import "~/ui/tokens.css";
-import { type ReactNode, useEffect } from "react";
+import { type ReactNode, useEffect, useMemo } from "react";
 import {
   isRouteErrorResponse,
   Link,
@@ -21,13 +21,13 @@ import { pageIsOf } from "./features/identity/page-person";
 import { useOnePerson } from "./features/identity/tabs";
 import { startOutbox } from "./features/offline/outbox-state";
 import { useServiceWorker } from "./features/offline/service-worker-page";
-import { readerOf, type Units, writeFor } from "./features/words/figure";
-import { writeForReader } from "./session/reader.server";
+import { readerOf, type Units } from "./features/words/reader";
+import { ReaderContext } from "./features/words/use-words";
 import { nonceContext, poolContext } from "./session/request-context";
 import { sameHand } from "./session/same-hand.server";
 import { rememberPerson, sessionState } from "./session/session.server";
 
-export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, sameHand, writeForReader];
+export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, sameHand];
 
 export async function loader({ request, context }: Route.LoaderArgs) {
   const cookie = request.headers.get("cookie") ?? "";
@@ -46,6 +46,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
         name: person.name,
         role: person.role,
         preferences: person.preferences,
+        timeZone: person.timeZone,
         byPin: how === "pin",
         hasPin: session.hasPin,
         asksToSign: signatureAsks({ pool: context.get(poolContext), person, now: new Date(), how, shared }),
@@ -100,29 +101,32 @@ export default function Root({ loaderData }: Route.ComponentProps) {
   const { person, told } = loaderData;
   const personId = person?.id;
   pageIsOf(personId);
-  // Before anything below is written: the whole page speaks the units of its machine, or of its reader.
-  writeFor(readerOf(loaderData.person?.preferences, machineOn(useMatches())));
+  const machineUnits = unitsOn(useMatches());
+  const reader = useMemo(
+    () => readerOf(person ?? undefined, machineUnits && { units: machineUnits }),
+    [person, machineUnits],
+  );
   useEffect(() => {
     if (personId) return startOutbox(personId);
   }, [personId]);
   useOnePerson(told ? (personId ?? "") : undefined);
   useServiceWorker(personId);
   return (
-    <>
+    <ReaderContext value={reader}>
       <Outlet />
       {person && <Lock person={person} />}
-    </>
+    </ReaderContext>
   );
 }
 
 type OfUnits = { units?: Units };
 
-/** The machine that the page is about. */
-function machineOn(matches: ReturnType<typeof useMatches>): { units: Units } | undefined {
+/** The units of the machine that the page is about. */
+function unitsOn(matches: ReturnType<typeof useMatches>): Units | undefined {
   for (const { loaderData } of matches) {
     const { machine, kit } = (loaderData ?? {}) as { machine?: OfUnits; kit?: { machine?: OfUnits } };
     const units = machine?.units ?? kit?.machine?.units;
-    if (units) return { units };
+    if (units) return units;
   }
   return undefined;
 }

@@ -5,6 +5,7 @@ import { beforeAll, expect, inject, test } from "vitest";
 import { readAdjuster } from "~/app/features/stage-form/adjuster-texts";
 import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-texts";
 import { readGeometry, textsOf } from "~/app/features/stage-form/texts";
+import { readerOf } from "~/app/features/words/reader";
 import { mustHold } from "~/core/quantity";
 import { driveGraph, ratiosOf, stageKinds } from "~/core/stages";
 import { driveLine } from "~/core/trains";
@@ -21,6 +22,8 @@ import { openCluster } from "~/scripts/lib/cluster";
 import { ensureDatabase } from "~/scripts/lib/database";
 import { fillEmptyDatabase } from "~/scripts/lib/fill";
 import { loadDemo } from "~/scripts/lib/load-demo";
+
+const reader = readerOf();
 
 let pool: Pool;
 beforeAll(async () => {
@@ -78,7 +81,7 @@ test("every kind of stage and every kind of adjuster is there, and every drive l
 test("a stage opened for revising and saved untouched stays what it was, to the last field", async () => {
   const ids = (await allMachines(pool)).map((machine) => machine.id);
   for (const stage of await stagesOfMachines(pool, ids)) {
-    const texts = textsOf(stage);
+    const texts = textsOf(reader, stage);
     const { id: _, revision: __, clamps, ...geometry } = stage.geometry;
     // Points on a circle are written out to the micrometre.
     const points = clamps.points.map(({ x, y }) => ({ x: expect.closeTo(x, 2), y: expect.closeTo(y, 2) }));

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { BeltPath } from "~/core/belts";
 import { LinesField } from "../form/text-field";
 import { TextReader } from "../form/text-reader";
@@ -24,19 +25,22 @@ export const beltPath = benchTool<BeltPath>({
     const done = read.done({ pulleys: pulleysOf(texts, read.problems) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ feasible, lengthMm }) =>
+  say: (reader, { feasible, lengthMm }) =>
     feasible
-      ? `${formatNumber(lengthMm ?? 0, 2)} mm of belt`
+      ? `${formatNumber(reader, lengthMm ?? 0, 2)} mm of belt`
       : "The belt has no path: it does not touch a pulley, or crosses itself",
-  View: ({ output, texts }) => (
-    <div className="grid gap-4">
-      <PathDrawing pulleys={pulleysOf(texts, {})} label="The pulleys and the belt's path, to scale" />
-      <FigureList
-        of={output.spans.map(({ from, to, lengthMm }, i) => [
-          `From ${from + 1} to ${to + 1}`,
-          `span ${formatNumber(lengthMm, 2)} mm; pulley ${i + 1} is wrapped by ${formatNumber(output.wraps[i]?.deg ?? 0, 1)}°`,
-        ])}
-      />
-    </div>
-  ),
+  View: ({ output, texts }) => {
+    const reader = useWords();
+    return (
+      <div className="grid gap-4">
+        <PathDrawing pulleys={pulleysOf(texts, {})} label="The pulleys and the belt's path, to scale" />
+        <FigureList
+          of={output.spans.map(({ from, to, lengthMm }, i) => [
+            `From ${from + 1} to ${to + 1}`,
+            `span ${formatNumber(reader, lengthMm, 2)} mm; pulley ${i + 1} is wrapped by ${formatNumber(reader, output.wraps[i]?.deg ?? 0, 1)}°`,
+          ])}
+        />
+      </div>
+    );
+  },
 });

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { ChoiceField, TextField, useForm } from "../form/text-field";
 import { TextReader } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
@@ -95,8 +96,9 @@ export const beltTension = benchTool<Output>({
     const done = read.done(input);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ tensionN }) => `${formatNumber(tensionN, 1)} N in one strand`,
+  say: (reader, { tensionN }) => `${formatNumber(reader, tensionN, 1)} N in one strand`,
   View: ({ output, texts }) => {
+    const reader = useWords();
     const { deflectionMm, forceN } = output.forceAtN64;
     return (
       <div className="grid gap-4">
@@ -112,28 +114,28 @@ export const beltTension = benchTool<Output>({
           <path d="M60 36H460" className="stroke-mid" strokeDasharray="9 4" strokeWidth="1.2" />
           <path d="M260 8V52M254 42L260 54L266 42" className="fill-none stroke-ink" strokeWidth="2.5" />
           <text x="272" y="24" fontSize="17" className="fill-ink figure">
-            {formatNumber(forceN, 1)} N
+            {formatNumber(reader, forceN, 1)} N
           </text>
           <text x="260" y="92" textAnchor="middle" fontSize="17" className="fill-mid figure">
-            {formatNumber(deflectionMm, 2)} mm, drawn too deep
+            {formatNumber(reader, deflectionMm, 2)} mm, drawn too deep
           </text>
         </svg>
         <FigureList
           of={[
             [
               "Span frequency",
-              `${formatNumber(output.frequencyHz, 1)} Hz${texts.harmonic ? `, harmonic ${texts.harmonic}` : ""}`,
+              `${formatNumber(reader, output.frequencyHz, 1)} Hz${texts.harmonic ? `, harmonic ${texts.harmonic}` : ""}`,
             ],
             [
               "For a 64th of the span",
-              `${formatNumber(forceN, 2)} N press it in by ${formatNumber(deflectionMm, 2)} mm`,
+              `${formatNumber(reader, forceN, 2)} N press it in by ${formatNumber(reader, deflectionMm, 2)} mm`,
             ],
             ...(output.tensionPerCentreMm === undefined
               ? []
               : [
                   [
                     "A tenth of centres",
-                    `${formatNumber(output.tensionPerCentreMm / 10, 1)} N (2·EA·span/centres/length)`,
+                    `${formatNumber(reader, output.tensionPerCentreMm / 10, 1)} N (2·EA·span/centres/length)`,
                   ] as const,
                 ]),
           ]}

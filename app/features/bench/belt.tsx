@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { BeltDrive } from "~/core/belts";
 import type { StageElement } from "~/core/stages";
 import { StageDrawing } from "../drawing/stage-drawing";
@@ -7,7 +9,7 @@ import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
-const f = (value: number, digits = 2) => formatNumber(value, digits);
+const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
 /** What is drawn: a belt on the pulleys at the centre distance that came out. */
 function drawn(texts: Texts, output: BeltDrive): StageElement | null {
@@ -105,11 +107,12 @@ export const belt = benchTool<BeltDrive>({
     const done = read.done(input);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: (output) =>
+  say: (reader, output) =>
     output.feasible
-      ? `Centres ${f(output.centreDistanceMm ?? 0, 3)} mm, belt ${f(output.lengthMm)} mm${output.beltTeeth === undefined ? "" : `, ${f(output.beltTeeth, 2)} teeth`}`
+      ? `Centres ${f(reader, output.centreDistanceMm ?? 0, 3)} mm, belt ${f(reader, output.lengthMm)} mm${output.beltTeeth === undefined ? "" : `, ${f(reader, output.beltTeeth, 2)} teeth`}`
       : `Too short: ${output.nearestBelts?.[0] ? `the shortest that goes has ${output.nearestBelts[0].beltTeeth} teeth` : "it does not reach round the pulleys"}`,
   View: ({ output, texts }) => {
+    const reader = useWords();
     const element = drawn(texts, output);
     return (
       <div className="grid gap-4">
@@ -120,17 +123,20 @@ export const belt = benchTool<BeltDrive>({
         )}
         <FigureList
           of={[
-            ["Ratio", f(output.ratio, 3)],
-            ["Pitch diameters", `${f(output.pitchDiameterMm[0])} and ${f(output.pitchDiameterMm[1])} mm`],
-            ...(output.spanMm === undefined ? [] : [["Span", `${f(output.spanMm)} mm`] as const]),
+            ["Ratio", f(reader, output.ratio, 3)],
+            [
+              "Pitch diameters",
+              `${f(reader, output.pitchDiameterMm[0])} and ${f(reader, output.pitchDiameterMm[1])} mm`,
+            ],
+            ...(output.spanMm === undefined ? [] : [["Span", `${f(reader, output.spanMm)} mm`] as const]),
             ...(output.wrapDeg
-              ? [["Wrap", `${f(output.wrapDeg[0], 1)}° and ${f(output.wrapDeg[1], 1)}°`] as const]
+              ? [["Wrap", `${f(reader, output.wrapDeg[0], 1)}° and ${f(reader, output.wrapDeg[1], 1)}°`] as const]
               : []),
             ...(output.teethInMesh
               ? [
                   [
                     "Teeth in mesh",
-                    `${f(output.teethInMesh[0], 1)} and ${f(output.teethInMesh[1], 1)}; whole ones count`,
+                    `${f(reader, output.teethInMesh[0], 1)} and ${f(reader, output.teethInMesh[1], 1)}; whole ones count`,
                   ] as const,
                 ]
               : []),
@@ -138,7 +144,9 @@ export const belt = benchTool<BeltDrive>({
               ? [
                   [
                     "Whole belts",
-                    output.nearestBelts.map((b) => `${b.beltTeeth} teeth at ${f(b.centreDistanceMm, 3)} mm`).join(", "),
+                    output.nearestBelts
+                      .map((b) => `${b.beltTeeth} teeth at ${f(reader, b.centreDistanceMm, 3)} mm`)
+                      .join(", "),
                   ] as const,
                 ]
               : []),

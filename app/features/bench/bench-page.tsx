@@ -7,6 +7,7 @@ import { useCalc } from "../calculation/use-calc";
 import { SavePicture } from "../export/save-picture";
 import { FormProvider } from "../form/text-field";
 import type { Texts } from "../form/text-reader";
+import { useWords } from "../words/use-words";
 import type { BenchTool } from "./bench-tool";
 import { Keep } from "./keep";
 
@@ -14,6 +15,7 @@ const settleMs = 300;
 
 /** The page of one tool: fields at the left, the answer with its drawing at the right, computed while one types. */
 export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boolean }) {
+  const reader = useWords();
   const [search, setSearch] = useSearchParams();
   const [texts, setTexts] = useState<Texts>(() => {
     const given = Object.fromEntries(search);
@@ -55,14 +57,16 @@ export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boole
           {output !== null && read.input ? (
             <>
               <p className="text-2xl font-bold" role="status">
-                {bench.say(output as never, texts)}
+                {bench.say(reader, output as never, texts)}
               </p>
               <div ref={drawing}>
                 <bench.View output={output as never} texts={texts} />
               </div>
               <SavePicture of={drawing} name={bench.name.replace(/\?$/, "")} />
               <Json tool={bench.tool} input={read.input} output={output} />
-              {mayKeep && <Keep tool={bench.tool} input={read.input} said={bench.say(output as never, texts)} />}
+              {mayKeep && (
+                <Keep tool={bench.tool} input={read.input} said={bench.say(reader, output as never, texts)} />
+              )}
             </>
           ) : (
             <p className="text-lg text-mid" role="status">

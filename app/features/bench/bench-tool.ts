@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import type { Reader } from "~/app/features/words/reader";
 import type { Problems, Texts } from "../form/text-reader";
 
 export type BenchInput = { input: object; problems: null } | { input: null; problems: Problems };
@@ -17,14 +18,14 @@ export type BenchTool = {
   Fields: () => ReactNode;
   read: (texts: Texts) => BenchInput;
   /** The answer in a sentence; `output` is what the tool gave. */
-  say: (output: never, texts: Texts) => string;
+  say: (reader: Reader, output: never, texts: Texts) => string;
   View: (props: { output: never; texts: Texts }) => ReactNode;
 };
 
 /** Keeps the type of a tool's output between its parts. */
 export const benchTool = <O>(
   tool: Omit<BenchTool, "say" | "View"> & {
-    say: (output: O, texts: Texts) => string;
+    say: (reader: Reader, output: O, texts: Texts) => string;
     View: (props: { output: O; texts: Texts }) => ReactNode;
   },
 ): BenchTool => tool as unknown as BenchTool;

@@ -15,7 +15,7 @@ export const bevel = benchTool<BevelPair>({
     const read = readKind(form, texts);
     return read.value ? { input: read.value.bevel, problems: null } : { input: null, problems: read.problems };
   },
-  say: ({ backlashPerAxialMm: [pinion, gear] }) =>
-    `A tenth of shim: ${formatNumber(gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(pinion / 10, 3)} behind the pinion`,
+  say: (reader, { backlashPerAxialMm: [pinion, gear] }) =>
+    `A tenth of shim: ${formatNumber(reader, gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(reader, pinion / 10, 3)} behind the pinion`,
   View: ({ texts }) => <ElementFigures read={readKind(form, texts)} />,
 });

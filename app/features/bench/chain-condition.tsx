@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { ChainCondition } from "~/core/chains";
 import { TextField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
@@ -7,7 +9,7 @@ import { benchTool } from "./bench-tool";
 import { chainOf } from "./chain";
 import { FigureList } from "./figure-list";
 
-const f = (value: number, digits = 2) => formatNumber(value, digits);
+const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
 function inputOf(texts: Texts) {
   const read = new TextReader(texts);
@@ -68,18 +70,19 @@ export const chainCondition = benchTool<ChainCondition>({
     const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ wearVerdict, elongationPercent, moveCentreMm }) =>
+  say: (reader, { wearVerdict, elongationPercent, moveCentreMm }) =>
     [
       wearVerdict === undefined
         ? ""
-        : `${f(elongationPercent ?? 0)} % longer: ${wearVerdict === "beyond" ? "worn out" : "within its limit"}`,
+        : `${f(reader, elongationPercent ?? 0)} % longer: ${wearVerdict === "beyond" ? "worn out" : "within its limit"}`,
       moveCentreMm === undefined
         ? ""
-        : `move the centres ${f(Math.abs(moveCentreMm), 2)} mm ${moveCentreMm > 0 ? "apart" : "together"}`,
+        : `move the centres ${f(reader, Math.abs(moveCentreMm), 2)} mm ${moveCentreMm > 0 ? "apart" : "together"}`,
     ]
       .filter(Boolean)
       .join("; ") || "Give the length over counted pitches, or a sag",
   View: ({ output, texts }) => {
+    const reader = useWords();
     const input = inputOf(texts).value;
     const sag = input?.sagMm;
     const target = input?.targetSagMm;
@@ -107,12 +110,14 @@ export const chainCondition = benchTool<ChainCondition>({
         )}
         <FigureList
           of={[
-            ["Span", `${f(output.spanMm, 1)} mm`],
-            ["Wear limit", `${f(output.wearLimitPercent)} %`],
-            ...(output.sagPercent === undefined ? [] : [["Sag", `${f(output.sagPercent)} % of the span`] as const]),
+            ["Span", `${f(reader, output.spanMm, 1)} mm`],
+            ["Wear limit", `${f(reader, output.wearLimitPercent)} %`],
+            ...(output.sagPercent === undefined
+              ? []
+              : [["Sag", `${f(reader, output.sagPercent)} % of the span`] as const]),
             ...(output.sagPerCentreMm === undefined
               ? []
-              : [["A tenth of centres, now", `${f(output.sagPerCentreMm / 10)} mm of sag`] as const]),
+              : [["A tenth of centres, now", `${f(reader, output.sagPerCentreMm / 10)} mm of sag`] as const]),
           ]}
         />
       </div>

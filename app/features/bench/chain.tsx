@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { ChainDrive } from "~/core/chains";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { ChoiceField, TextField, useForm } from "../form/text-field";
@@ -6,7 +8,7 @@ import { TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 import { FigureList } from "./figure-list";
 
-const f = (value: number, digits = 2) => formatNumber(value, digits);
+const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
 /** Pitch and sprockets, as every chain question needs them. */
 export function chainOf(read: TextReader) {
@@ -76,34 +78,40 @@ export const chain = benchTool<ChainDrive>({
     const done = read.done({ ...shared, ...size });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: (output) =>
+  say: (reader, output) =>
     !output.feasible
       ? `Too few links: ${output.linksEven} is the shortest even chain that goes`
       : output.links === output.linksEven
-        ? `${output.linksEven} links at centres of ${f(output.centreDistanceMm ?? 0, 3)} mm`
-        : `${f(output.links)} links; take ${output.linksEven} at centres of ${f(output.centreForEvenMm, 3)} mm`,
-  View: ({ output, texts }) => (
-    <div className="grid gap-4">
-      {output.feasible && (
-        <div className="bg-panel p-3 grid place-items-center">
-          <StageDrawing element={elementOf(texts, output)} label="The chain on its sprockets, to scale" />
-        </div>
-      )}
-      <FigureList
-        of={[
-          ["Ratio", f(output.ratio, 3)],
-          ["Pitch diameters", `${f(output.pitchDiameterMm[0])} and ${f(output.pitchDiameterMm[1])} mm`],
-          ...(output.spanMm === undefined ? [] : [["Span", `${f(output.spanMm)} mm`] as const]),
-          [
-            "Unevenness",
-            `${f(output.chordalSpeedVariationPercent[0])} and ${f(output.chordalSpeedVariationPercent[1])} % of speed`,
-          ],
-          [
-            "An even chain",
-            `${output.linksEven} links at ${f(output.centreForEvenMm, 3)} mm; slacken by 0.2 to 0.4 % of that where it cannot be adjusted (common practice)`,
-          ],
-        ]}
-      />
-    </div>
-  ),
+        ? `${output.linksEven} links at centres of ${f(reader, output.centreDistanceMm ?? 0, 3)} mm`
+        : `${f(reader, output.links)} links; take ${output.linksEven} at centres of ${f(reader, output.centreForEvenMm, 3)} mm`,
+  View: ({ output, texts }) => {
+    const reader = useWords();
+    return (
+      <div className="grid gap-4">
+        {output.feasible && (
+          <div className="bg-panel p-3 grid place-items-center">
+            <StageDrawing element={elementOf(texts, output)} label="The chain on its sprockets, to scale" />
+          </div>
+        )}
+        <FigureList
+          of={[
+            ["Ratio", f(reader, output.ratio, 3)],
+            [
+              "Pitch diameters",
+              `${f(reader, output.pitchDiameterMm[0])} and ${f(reader, output.pitchDiameterMm[1])} mm`,
+            ],
+            ...(output.spanMm === undefined ? [] : [["Span", `${f(reader, output.spanMm)} mm`] as const]),
+            [
+              "Unevenness",
+              `${f(reader, output.chordalSpeedVariationPercent[0])} and ${f(reader, output.chordalSpeedVariationPercent[1])} % of speed`,
+            ],
+            [
+              "An even chain",
+              `${output.linksEven} links at ${f(reader, output.centreForEvenMm, 3)} mm; slacken by 0.2 to 0.4 % of that where it cannot be adjusted (common practice)`,
+            ],
+          ]}
+        />
+      </div>
+    );
+  },
 });

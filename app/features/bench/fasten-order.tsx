@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { ChoiceField, TextField, useForm } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
 import { readClampPoints } from "../stage-form/clamp-texts";
@@ -35,7 +36,7 @@ export const fastenOrder = benchTool<Order>({
     const read = inputOf(texts);
     return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
   },
-  say: ({ order }) => (order.length > 16 ? `${order.slice(0, 16).join(", ")} …` : order.join(", ")),
+  say: (_, { order }) => (order.length > 16 ? `${order.slice(0, 16).join(", ")} …` : order.join(", ")),
   View,
 });
 
@@ -74,6 +75,7 @@ function Fields() {
 }
 
 function View({ output, texts }: { output: Order; texts: Texts }) {
+  const reader = useWords();
   const read = inputOf(texts).value;
   if (!read) return null;
   const places =
@@ -117,7 +119,7 @@ function View({ output, texts }: { output: Order; texts: Texts }) {
             <b>Pass {i + 1}</b>
             {pass.torqueNm !== undefined && (
               <>
-                , <span className="figure">{formatNumber(pass.torqueNm, 1)}</span> N·m
+                , <span className="figure">{formatNumber(reader, pass.torqueNm, 1)}</span> N·m
               </>
             )}
             : <span className="figure">{pass.order.join(" – ")}</span>

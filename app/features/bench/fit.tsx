@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { Fit } from "~/core/limits";
 import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
@@ -6,7 +8,7 @@ import { TextField, useForm } from "../form/text-field";
 import { TextReader } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 
-const f = (value: number): string => formatNumber(value, 3);
+const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 const kindWords = {
   clearance: "It always runs free",
   transition: "It may be free or tight",
@@ -39,7 +41,8 @@ export const fit = benchTool<Fit>({
     const done = read.done({ ...input, ...(byClass ? { nominalMm } : {}) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ kind, clearanceMm }) => `${kindWords[kind]}: ${f(clearanceMm[0])} to ${f(clearanceMm[1])} mm of clearance`,
+  say: (reader, { kind, clearanceMm }) =>
+    `${kindWords[kind]}: ${f(reader, clearanceMm[0])} to ${f(reader, clearanceMm[1])} mm of clearance`,
   View: ({ output, texts }) => <Zones output={output} nominal={Number((texts.nominal ?? "").replace(",", "."))} />,
 });
 
@@ -86,6 +89,7 @@ function Side({ name, label, classes }: { name: "hole" | "shaft"; label: string;
 
 /** Both zones to one scale, about the nominal where there is one. */
 function Zones({ output, nominal }: { output: Fit; nominal: number }) {
+  const reader = useWords();
   const all = [...output.holeMm, ...output.shaftMm];
   const zero = nominal > 0 ? nominal : Math.min(...all);
   const low = Math.min(...all, zero);
@@ -106,10 +110,10 @@ function Zones({ output, nominal }: { output: Fit; nominal: number }) {
         {name}
       </text>
       <text x={x + 96} y={y(hi) + 5} fontSize="15" className="fill-mid figure">
-        {f(hi)}
+        {f(reader, hi)}
       </text>
       <text x={x + 96} y={Math.max(y(lo) + 5, y(hi) + 22)} fontSize="15" className="fill-mid figure">
-        {f(lo)}
+        {f(reader, lo)}
       </text>
     </g>
   );

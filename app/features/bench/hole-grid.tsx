@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { parseNumber } from "~/core/quantity";
 import type { HoleGrid } from "~/core/trains";
 import { TextField, useForm } from "../form/text-field";
@@ -56,12 +57,13 @@ export const holeGrid = benchTool<HoleGrid>({
     const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ pairs, viaIdler }) =>
+  say: (_, { pairs, viaIdler }) =>
     `${pairs.length} ${pairs.length === 1 ? "place meshes" : "places mesh"}${viaIdler.length > 0 ? `, ${viaIdler.length} more through an idler` : ""}`,
   View,
 });
 
 function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
+  const reader = useWords();
   const { fields } = useForm();
   const shown = Math.min(output.pairs.length, Math.max(1, Number(texts.show) || 1)) - 1;
   const pair = output.pairs[shown];
@@ -88,8 +90,8 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
               <td className="figure">
                 {holes[0]} along, {holes[1]} across
               </td>
-              <td className="figure">{formatNumber(centreDistanceMm, 3)}</td>
-              <td className="figure">{formatNumber(clearanceMm, 3)}</td>
+              <td className="figure">{formatNumber(reader, centreDistanceMm, 3)}</td>
+              <td className="figure">{formatNumber(reader, clearanceMm, 3)}</td>
               <td>
                 <button
                   type="button"

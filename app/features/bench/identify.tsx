@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import {
   basePitchMm as basePitchOf,
   comparePitches,
@@ -16,11 +18,11 @@ import { readPitch, TextReader, type Texts } from "../form/text-reader";
 import { matchWords } from "../words/unwise";
 import { benchTool } from "./bench-tool";
 
-const nameOf = ({ system, value }: PitchName): string =>
-  system === "module" ? `module ${formatNumber(value, 3).replace(/\.?0+$/, "")}` : `${value} DP`;
+const nameOf = (reader: Reader, { system, value }: PitchName): string =>
+  system === "module" ? `module ${formatNumber(reader, value, 3).replace(/\.?0+$/, "")}` : `${value} DP`;
 const moduleOf = ({ system, value }: PitchName): number =>
   system === "module" ? value : moduleOfDiametralPitch(value);
-const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3): string => formatNumber(reader, value, decimals);
 
 function readMean(read: TextReader, texts: Texts, name: string): number {
   const values = severalQuantities(texts[name] ?? "").map((typed, i) =>
@@ -70,13 +72,13 @@ export const identify = benchTool<Identified>({
     const done = read.done({ ...gear, ...(spans.length === 2 ? { spans } : {}) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: (output) => {
+  say: (reader, output) => {
     const [best] = output.candidates;
     if (!best) return "No standard pitch is near";
-    const others = notToBeTold(output);
+    const others = notToBeTold(reader, output);
     return others.length === 0
-      ? `It is ${nameOf(best)}`
-      : `${nameOf(best)} or ${others.map(nameOf).join(" or ")}, not to be told by this`;
+      ? `It is ${nameOf(reader, best)}`
+      : `${nameOf(reader, best)} or ${others.map((name) => nameOf(reader, name)).join(" or ")}, not to be told by this`;
   },
   View,
 });
@@ -87,7 +89,10 @@ const toldApartPercent = 1;
 const baseToldApartPercent = 0.3;
 
 /** Candidates beside the best that it may as well be. */
-function notToBeTold({ candidates, confusable, basePitchMm, pressureAngleDeg }: Identified): PitchName[] {
+function notToBeTold(
+  reader: Reader,
+  { candidates, confusable, basePitchMm, pressureAngleDeg }: Identified,
+): PitchName[] {
   const [best, ...rest] = candidates;
   if (!best) return [];
   if (basePitchMm !== undefined && pressureAngleDeg !== undefined) {
@@ -97,7 +102,9 @@ function notToBeTold({ candidates, confusable, basePitchMm, pressureAngleDeg }: 
   }
   const confused = (name: PitchName) =>
     confusable.some(
-      (pair) => pair.some((one) => nameOf(one) === nameOf(best)) && pair.some((one) => nameOf(one) === nameOf(name)),
+      (pair) =>
+        pair.some((one) => nameOf(reader, one) === nameOf(reader, best)) &&
+        pair.some((one) => nameOf(reader, one) === nameOf(reader, name)),
     );
   return rest.filter((name) => Math.abs(name.deviationPercent) <= toldApartPercent || confused(name));
 }
@@ -143,6 +150,7 @@ function Fields() {
 }
 
 function View({ output, texts }: { output: Identified; texts: Texts }) {
+  const reader = useWords();
   const { candidates, moduleEstimateMm } = output;
   const best = candidates[0];
   const scatter = severalQuantities(texts.tip ?? "").length > 1 ? severalQuantities(texts.tip ?? "").length : 0;
@@ -152,11 +160,11 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
     <div className="grid gap-4">
       {best && <GearPicture teeth={teeth} moduleMm={best.moduleMm} />}
       <p>
-        By measurement module <b className="figure">{f(moduleEstimateMm, 4)}</b>
+        By measurement module <b className="figure">{f(reader, moduleEstimateMm, 4)}</b>
         {scatter > 0 && `, from ${scatter} readings`}
         {output.basePitchMm !== undefined && (
           <>
-            ; base pitch <b className="figure">{f(output.basePitchMm, 4)}</b> mm, pressure angle{" "}
+            ; base pitch <b className="figure">{f(reader, output.basePitchMm, 4)}</b> mm, pressure angle{" "}
             {output.pressureAngleDeg}°
           </>
         )}
@@ -172,25 +180,26 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
         </thead>
         <tbody>
           {candidates.map((candidate) => (
-            <tr key={nameOf(candidate)} className="border-b border-rule">
-              <td className="py-1">{nameOf(candidate)}</td>
-              <td className="figure">{f(candidate.moduleMm, 4)}</td>
-              <td className="figure">{f(candidate.deviationPercent, 1)} %</td>
+            <tr key={nameOf(reader, candidate)} className="border-b border-rule">
+              <td className="py-1">{nameOf(reader, candidate)}</td>
+              <td className="figure">{f(reader, candidate.moduleMm, 4)}</td>
+              <td className="figure">{f(reader, candidate.deviationPercent, 1)} %</td>
             </tr>
           ))}
         </tbody>
       </table>
       {best &&
-        notToBeTold(output).map((other) => (
-          <p key={nameOf(other)} className="border-l-4 border-near pl-3">
-            {nameOf(best)} and {nameOf(other)} cannot be told apart by this. {tellingWords(best, other, teeth)}
+        notToBeTold(reader, output).map((other) => (
+          <p key={nameOf(reader, other)} className="border-l-4 border-near pl-3">
+            {nameOf(reader, best)} and {nameOf(reader, other)} cannot be told apart by this.{" "}
+            {tellingWords(reader, best, other, teeth)}
           </p>
         ))}
       {said?.ok && <Said saidMm={said.value} estimateMm={moduleEstimateMm} dp={/dp/i.test(texts.said ?? "")} />}
       {best && (
         <Other
           texts={texts}
-          against={saidPitch(texts, moduleEstimateMm) ?? { name: nameOf(best), moduleMm: best.moduleMm }}
+          against={saidPitch(texts, moduleEstimateMm) ?? { name: nameOf(reader, best), moduleMm: best.moduleMm }}
         />
       )}
     </div>
@@ -198,7 +207,7 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
 }
 
 /** What measurement would tell two pitches apart, and how sharp it has to be. */
-function tellingWords(a: PitchName, b: PitchName, teeth: number): string {
+function tellingWords(reader: Reader, a: PitchName, b: PitchName, teeth: number): string {
   const span = (name: PitchName) =>
     gearSpan({
       teeth,
@@ -212,10 +221,11 @@ function tellingWords(a: PitchName, b: PitchName, teeth: number): string {
   const [first, second] = [span(a), span(b)];
   if (!first.ok || !second.ok) return "Measure over two spans.";
   const apart = Math.abs(first.value.spanMm - second.value.spanMm);
-  return `A span over ${first.value.spanTeeth} teeth reads ${f(first.value.spanMm)} or ${f(second.value.spanMm)} mm at 20°: ${f(apart)} mm apart, so the instrument has to be good to ${f(apart / 4)}. Two spans, over ${first.value.spanTeeth} and ${first.value.spanTeeth + 2} teeth, do it without knowing the shift.`;
+  return `A span over ${first.value.spanTeeth} teeth reads ${f(reader, first.value.spanMm)} or ${f(reader, second.value.spanMm)} mm at 20°: ${f(reader, apart)} mm apart, so the instrument has to be good to ${f(reader, apart / 4)}. Two spans, over ${first.value.spanTeeth} and ${first.value.spanTeeth + 2} teeth, do it without knowing the shift.`;
 }
 
 function Said({ saidMm, estimateMm, dp }: { saidMm: number; estimateMm: number; dp: boolean }) {
+  const reader = useWords();
   if (saidToothToTooth(saidMm, estimateMm))
     return (
       <p role="status" className="border-l-4 border-outside pl-3">
@@ -224,13 +234,13 @@ function Said({ saidMm, estimateMm, dp }: { saidMm: number; estimateMm: number; 
             ? "What was said is the teeth in an inch of rim, not the diametral pitch."
             : "What was said is the distance from tooth to tooth, not the module."}
         </b>{" "}
-        It is π times too large: divided by π it is module {f(saidMm / Math.PI, 3)}.
+        It is π times too large: divided by π it is module {f(reader, saidMm / Math.PI, 3)}.
       </p>
     );
   const off = (100 * (saidMm - estimateMm)) / estimateMm;
   return (
     <p role="status" className="border-l-4 border-rule pl-3">
-      What was said is {f(Math.abs(off), 1)} % {off > 0 ? "more" : "less"} than what was measured.
+      What was said is {f(reader, Math.abs(off), 1)} % {off > 0 ? "more" : "less"} than what was measured.
     </p>
   );
 }
@@ -244,6 +254,7 @@ function saidPitch(texts: Texts, estimateMm: number): { name: string; moduleMm: 
 
 /** The second gear against the first: graded by the error of its base pitch. */
 function Other({ texts, against }: { texts: Texts; against: { name: string; moduleMm: number } }) {
+  const reader = useWords();
   const pitch = texts.pitch2?.trim() ? readPitch(texts.pitch2) : null;
   const read = new TextReader(texts);
   const measured = !pitch && read.has("teeth2") && read.has("tip2") ? readGear(read, texts, "2") : null;
@@ -259,10 +270,10 @@ function Other({ texts, against }: { texts: Texts; against: { name: string; modu
   return (
     <p role="status" className={`border-l-4 pl-3 text-lg ${good ? "border-inside" : "border-outside"}`}>
       <b>Against {against.name}:</b> base pitch {errorMm >= 0 ? "+" : "−"}
-      {f(Math.abs(errorMm), 4)} mm, {f(Math.abs(errorPercent), 1)} %. {matchWords[match]}{" "}
+      {f(reader, Math.abs(errorMm), 4)} mm, {f(reader, Math.abs(errorPercent), 1)} %. {matchWords[match]}{" "}
       <span className="text-mid">
-        {measured && !pitch ? `The other measures module ${f(moduleMm, 3)}. ` : ""}Grades by the error of the base
-        pitch, both at 20° (common practice).
+        {measured && !pitch ? `The other measures module ${f(reader, moduleMm, 3)}. ` : ""}Grades by the error of the
+        base pitch, both at 20° (common practice).
       </span>
     </p>
   );
@@ -274,6 +285,7 @@ const measuredModule = ({ toothCount, tipDiameterMm, rootDiameterMm }: ReturnTyp
     : (tipDiameterMm - (tipDiameterMm - rootDiameterMm) / 2.25) / toothCount;
 
 function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
+  const reader = useWords();
   const blank = {
     teeth,
     moduleMm,
@@ -294,7 +306,7 @@ function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
       viewBox={`${-1.15 * r} ${-1.15 * r} ${2.3 * r} ${2.3 * r}`}
       className="h-64 bg-panel w-full"
       role="img"
-      aria-label={`${teeth} teeth, tip circle ${f(tipDiameterMm, 2)} mm, root circle ${f(rootDiameterMm, 2)} mm`}
+      aria-label={`${teeth} teeth, tip circle ${f(reader, tipDiameterMm, 2)} mm, root circle ${f(reader, rootDiameterMm, 2)} mm`}
     >
       <path d={`M${path}Z`} className="fill-ground stroke-ink" strokeWidth="1.3" vectorEffect="non-scaling-stroke" />
       <path

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { IdlerSetting } from "~/core/belts";
 import { LinesField, TextField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
@@ -49,13 +50,14 @@ export const idler = benchTool<IdlerSetting>({
     const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ feasible, angleDeg }) =>
+  say: (reader, { feasible, angleDeg }) =>
     angleDeg === null
       ? "The belt has no path, however it is turned"
       : feasible
-        ? `Turn it to ${formatNumber(angleDeg, 1)}°`
-        : `It does not reach that length; nearest at ${formatNumber(angleDeg, 1)}°`,
+        ? `Turn it to ${formatNumber(reader, angleDeg, 1)}°`
+        : `It does not reach that length; nearest at ${formatNumber(reader, angleDeg, 1)}°`,
   View: ({ output, texts }) => {
+    const reader = useWords();
     const input = inputOf(texts).value;
     if (!input) return null;
     const { eccentric } = input;
@@ -75,12 +77,12 @@ export const idler = benchTool<IdlerSetting>({
         <PathDrawing pulleys={turned} label="The path with the eccentric turned so" />
         <FigureList
           of={[
-            ["A degree there", `${formatNumber(slope, 4)} mm of length`],
+            ["A degree there", `${formatNumber(reader, slope, 4)} mm of length`],
             ...(output.range
               ? [
                   [
                     "It reaches",
-                    `${formatNumber(output.range.minLengthMm, 2)} to ${formatNumber(output.range.maxLengthMm, 2)} mm`,
+                    `${formatNumber(reader, output.range.minLengthMm, 2)} to ${formatNumber(reader, output.range.maxLengthMm, 2)} mm`,
                   ] as const,
                 ]
               : []),

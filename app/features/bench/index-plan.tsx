@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { IndexPlan } from "~/core/trains";
 import { TextField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
@@ -26,29 +27,32 @@ export const indexPlan = benchTool<IndexPlan>({
     const done = read.done({ ...motor, divisions });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ exact, stepsPerDivision, maxErrorArcsec }) =>
+  say: (reader, { exact, stepsPerDivision, maxErrorArcsec }) =>
     exact
       ? `${stepsPerDivision.num} steps each, exactly`
-      : `${stepsPerDivision.num}/${stepsPerDivision.den} steps each: never more than ${formatNumber(maxErrorArcsec, 1)}″ off`,
-  View: ({ output, texts }) => (
-    <div className="grid gap-4">
-      <Dial texts={texts} output={output} />
-      <FigureList
-        of={[
-          ["First moves", output.moves.join(" ")],
-          ["Largest error", `${formatNumber(output.maxErrorArcsec, 2)}″ at the output`],
-          [
-            "After a whole turn",
-            output.closes ? "it comes back to where it began" : "it does not come back: set it to zero each turn",
-          ],
-        ]}
-      />
-      <p className="text-mid">
-        Position k is the whole step nearest to k times the fraction, so that the error never adds up. Come to every
-        position from the same side; microsteps under load are good to a tenth of a full step (common practice).
-      </p>
-    </div>
-  ),
+      : `${stepsPerDivision.num}/${stepsPerDivision.den} steps each: never more than ${formatNumber(reader, maxErrorArcsec, 1)}″ off`,
+  View: ({ output, texts }) => {
+    const reader = useWords();
+    return (
+      <div className="grid gap-4">
+        <Dial texts={texts} output={output} />
+        <FigureList
+          of={[
+            ["First moves", output.moves.join(" ")],
+            ["Largest error", `${formatNumber(reader, output.maxErrorArcsec, 2)}″ at the output`],
+            [
+              "After a whole turn",
+              output.closes ? "it comes back to where it began" : "it does not come back: set it to zero each turn",
+            ],
+          ]}
+        />
+        <p className="text-mid">
+          Position k is the whole step nearest to k times the fraction, so that the error never adds up. Come to every
+          position from the same side; microsteps under load are good to a tenth of a full step (common practice).
+        </p>
+      </div>
+    );
+  },
 });
 
 /** The divisions round the turn, with the error of each as a tick outwards or inwards. */

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { StageChoice } from "~/data/queries/floor";
 import { Button } from "~/ui/button";
@@ -9,6 +10,7 @@ import { refusalWords } from "../words/refusal";
 
 /** Keeps what was found in the logbook of a stage. */
 export function Keep({ tool, input, said }: { tool: string; input: unknown; said: string }) {
+  const reader = useWords();
   const finder = useFetcher<{ stages: StageChoice[] }>();
   const keeper = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [chosen, setChosen] = useState<StageChoice | null>(null);
@@ -66,7 +68,7 @@ export function Keep({ tool, input, said }: { tool: string; input: unknown; said
       )}
       {keeper.data?.refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(keeper.data.refusal)}
+          {refusalWords(reader, keeper.data.refusal)}
         </p>
       )}
       {keptOn && keeper.data?.done && (

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { GearPair, PairGeometry } from "~/core/gears";
 import { TextField, TickField } from "../form/text-field";
 import type { Read, Texts } from "../form/text-reader";
@@ -42,11 +43,12 @@ export const pair = benchTool<GearPair>({
     const read = pairOf(texts);
     return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
   },
-  say: ({ backlash }) =>
+  say: (reader, { backlash }) =>
     backlash.circumferentialMm < 0
-      ? `The teeth overlap by ${formatNumber(-backlash.circumferentialMm, 3)} mm: it jams`
-      : `${formatNumber(backlash.circumferentialMm, 3)} mm of backlash at the pitch circle`,
+      ? `The teeth overlap by ${formatNumber(reader, -backlash.circumferentialMm, 3)} mm: it jams`
+      : `${formatNumber(reader, backlash.circumferentialMm, 3)} mm of backlash at the pitch circle`,
   View: ({ texts, output }) => {
+    const reader = useWords();
     const { value } = pairOf(texts);
     return (
       <div className="grid gap-3">
@@ -59,10 +61,11 @@ export const pair = benchTool<GearPair>({
           />
         )}
         <p className="text-mid">
-          Tip clearance {formatNumber(output.tipClearanceMm[0], 3)} and {formatNumber(output.tipClearanceMm[1], 3)} mm;
-          normal backlash {formatNumber(output.backlash.normalMm, 3)}, radial{" "}
-          {formatNumber(output.backlash.radialMm, 3)} mm; play of the gear{" "}
-          {formatNumber(output.backlash.angularArcmin[1], 1)}′ with the pinion held.
+          Tip clearance {formatNumber(reader, output.tipClearanceMm[0], 3)} and{" "}
+          {formatNumber(reader, output.tipClearanceMm[1], 3)} mm; normal backlash{" "}
+          {formatNumber(reader, output.backlash.normalMm, 3)}, radial{" "}
+          {formatNumber(reader, output.backlash.radialMm, 3)} mm; play of the gear{" "}
+          {formatNumber(reader, output.backlash.angularArcmin[1], 1)}′ with the pinion held.
         </p>
       </div>
     );

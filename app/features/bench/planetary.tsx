@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { stageShapes } from "~/core/stages";
 import { StageDrawing } from "../drawing/stage-drawing";
 import { readKind } from "../kinds/kind-form";
@@ -26,15 +27,16 @@ export const planetary = benchTool<Output>({
     const read = readKind(form, texts);
     return read.value ? { input: read.value.set, problems: null } : { input: null, problems: read.problems };
   },
-  say: ({ ratio, assembles, planetsClear }) =>
+  say: (reader, { ratio, assembles, planetsClear }) =>
     !assembles
       ? "It cannot be put together"
       : !planetsClear
         ? "The planets would touch"
         : ratio === null
           ? "It goes together, and has no ratio"
-          : `It goes together: ${formatNumber(Math.abs(ratio), 3)} to 1${ratio < 0 ? ", reversed" : ""}`,
+          : `It goes together: ${formatNumber(reader, Math.abs(ratio), 3)} to 1${ratio < 0 ? ", reversed" : ""}`,
   View: ({ output, texts }) => {
+    const reader = useWords();
     const element = readKind(form, texts).value;
     return (
       <div className="grid gap-4">
@@ -55,14 +57,14 @@ export const planetary = benchTool<Output>({
             ["One axis", output.coaxial ? "yes, with standard gears" : "only with profile shift"],
             ...(output.neighbourGapMm === undefined
               ? []
-              : [["Between planets", `${formatNumber(output.neighbourGapMm, 2)} mm`] as const]),
+              : [["Between planets", `${formatNumber(reader, output.neighbourGapMm, 2)} mm`] as const]),
             [
               "Clocking",
               output.clockingSteps === null
                 ? "none that works"
                 : output.clockingSteps === 0
                   ? "all planets mounted alike"
-                  : `each planet ${formatNumber(output.clockingSteps, 3)} teeth of A on from the one before, seen from its arm`,
+                  : `each planet ${formatNumber(reader, output.clockingSteps, 3)} teeth of A on from the one before, seen from its arm`,
             ],
           ]}
         />

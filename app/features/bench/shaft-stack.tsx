@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { parseQuantity } from "~/core/quantity";
 import type { ShaftAnswer } from "~/core/stacks";
 import { LinesField, TextField } from "../form/text-field";
@@ -7,7 +9,7 @@ import { ShaftPicture } from "../stacks/shaft-picture";
 import { benchTool } from "./bench-tool";
 import { readStock } from "./stock-lines";
 
-const f = (value: number): string => formatNumber(value, 3);
+const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
 /** A size with or without a unit: 6, 0,25 in, 1/4", 5 thou. */
 const size = String.raw`[\d.,]+(?:\s*/\s*\d+)?(?:\s*(?:mm|µm|um|in\.?|inch|inches|thou|"))?`;
@@ -92,13 +94,14 @@ export const shaftStack = benchTool<ShaftAnswer>({
     const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ feasible, endFloatMm }) =>
+  say: (reader, { feasible, endFloatMm }) =>
     feasible
-      ? `It goes together with ${f(endFloatMm)} mm of end float`
+      ? `It goes together with ${f(reader, endFloatMm)} mm of end float`
       : endFloatMm < 0
-        ? `The parts alone are ${f(-endFloatMm)} mm too long`
-        : `Not within the limits; the nearest leaves ${f(endFloatMm)} mm`,
+        ? `The parts alone are ${f(reader, -endFloatMm)} mm too long`
+        : `Not within the limits; the nearest leaves ${f(reader, endFloatMm)} mm`,
   View: ({ output, texts }) => {
+    const reader = useWords();
     const input = inputOf(texts).value;
     return (
       <div className="grid gap-4">
@@ -118,19 +121,19 @@ export const shaftStack = benchTool<ShaftAnswer>({
                 <td className="figure">
                   {spacers.length === 0
                     ? "none"
-                    : spacers.map(({ widthMm, count }) => `${count} × ${f(widthMm)}`).join(" + ")}
+                    : spacers.map(({ widthMm, count }) => `${count} × ${f(reader, widthMm)}`).join(" + ")}
                 </td>
-                <td className="figure">{f(totalMm)}</td>
+                <td className="figure">{f(reader, totalMm)}</td>
               </tr>
             ))}
           </tbody>
         </table>
         {output.planes.map(({ id, atMm, errorMm }) => (
           <p key={id}>
-            <b>{id}</b>: its plane stands at <span className="figure">{f(atMm)}</span> mm,{" "}
+            <b>{id}</b>: its plane stands at <span className="figure">{f(reader, atMm)}</span> mm,{" "}
             {errorMm === 0
               ? "where it must"
-              : `${f(Math.abs(errorMm))} mm too far to the ${errorMm > 0 ? "right" : "left"}`}
+              : `${f(reader, Math.abs(errorMm))} mm too far to the ${errorMm > 0 ? "right" : "left"}`}
             .
           </p>
         ))}

@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { Stack, StackAnswer } from "~/core/stacks";
 import { LinesField, TextField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
@@ -7,7 +9,7 @@ import { piecesText } from "../stacks/stack-words";
 import { benchTool } from "./bench-tool";
 import { readStock } from "./stock-lines";
 
-const f = (value: number): string => formatNumber(value, 3);
+const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
 function inputOf(texts: Texts) {
   const read = new TextReader(texts);
@@ -49,12 +51,12 @@ export const shimStack = benchTool<StackAnswer>({
     const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ best, nearestBelow, nearestAbove }) => {
+  say: (reader, { best, nearestBelow, nearestAbove }) => {
     if (best)
       return best.pieces === 0
-        ? `Nothing: the gap itself leaves ${f(best.clearanceMm)} mm`
-        : `${piecesText(best.shims)}: ${f(best.clearanceMm)} mm is left`;
-    const near = [nearestBelow, nearestAbove].flatMap((stack) => (stack ? [`${f(stack.clearanceMm)} mm`] : []));
+        ? `Nothing: the gap itself leaves ${f(reader, best.clearanceMm)} mm`
+        : `${piecesText(reader, best.shims)}: ${f(reader, best.clearanceMm)} mm is left`;
+    const near = [nearestBelow, nearestAbove].flatMap((stack) => (stack ? [`${f(reader, stack.clearanceMm)} mm`] : []));
     return `No stack reaches the window; the nearest ${near.length > 1 ? "leave" : "leaves"} ${near.join(" and ")}`;
   },
   View: ({ output, texts }) => {
@@ -84,6 +86,7 @@ export const shimStack = benchTool<StackAnswer>({
 });
 
 function Stacks({ rows }: { rows: readonly (readonly [string, Stack])[] }) {
+  const reader = useWords();
   return (
     <table className="w-full text-left" aria-label="Stacks">
       <thead>
@@ -100,9 +103,9 @@ function Stacks({ rows }: { rows: readonly (readonly [string, Stack])[] }) {
         {rows.map(([name, stack]) => (
           <tr key={stack.totalMm} className="border-b border-rule">
             <th className="py-2 font-semibold">{name}</th>
-            <td className="figure">{piecesText(stack.shims)}</td>
-            <td className="figure">{f(stack.totalMm)}</td>
-            <td className="figure">{f(stack.clearanceMm)}</td>
+            <td className="figure">{piecesText(reader, stack.shims)}</td>
+            <td className="figure">{f(reader, stack.totalMm)}</td>
+            <td className="figure">{f(reader, stack.clearanceMm)}</td>
           </tr>
         ))}
       </tbody>

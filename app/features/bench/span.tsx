@@ -1,10 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
 import { TextField } from "../form/text-field";
 import { readPitch, TextReader, type Texts } from "../form/text-reader";
 import { benchTool } from "./bench-tool";
 
-const f = (value: number, decimals = 3): string => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3): string => formatNumber(reader, value, decimals);
 
 function gearOf(texts: Texts) {
   const read = new TextReader(texts);
@@ -50,11 +52,13 @@ export const span = benchTool<SpanMeasure>({
     const read = gearOf(texts);
     return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
   },
-  say: ({ spanTeeth, spanMm }) => `${f(spanMm)} mm over ${spanTeeth} ${spanTeeth === 1 ? "tooth" : "teeth"}`,
+  say: (reader, { spanTeeth, spanMm }) =>
+    `${f(reader, spanMm)} mm over ${spanTeeth} ${spanTeeth === 1 ? "tooth" : "teeth"}`,
   View,
 });
 
 function View({ output, texts }: { output: SpanMeasure; texts: Texts }) {
+  const reader = useWords();
   const gear = gearOf(texts).value;
   if (!gear) return null;
   const blank = { ...gear, teeth: gear.toothCount, helixAngleDeg: 0, ring: false };
@@ -75,7 +79,7 @@ function View({ output, texts }: { output: SpanMeasure; texts: Texts }) {
         viewBox={`${-1.2 * r} ${-1.3 * r} ${2.4 * r} ${2.5 * r}`}
         className="h-80 w-full bg-panel"
         role="img"
-        aria-label={`Two jaws over ${output.spanTeeth} teeth, ${f(output.spanMm)} mm apart`}
+        aria-label={`Two jaws over ${output.spanTeeth} teeth, ${f(reader, output.spanMm)} mm apart`}
       >
         <path
           d={`M${path}Z`}
@@ -96,13 +100,13 @@ function View({ output, texts }: { output: SpanMeasure; texts: Texts }) {
         <path d={`M${-w} ${-1.15 * r}H${w}`} className="stroke-mid" strokeWidth="1" vectorEffect="non-scaling-stroke" />
       </svg>
       <p className="text-lg">
-        Over two pins of <b className="figure">{f(output.overPins.pinDiameterMm)}</b> mm:{" "}
-        <b className="figure">{f(output.overPins.mm)}</b> mm
+        Over two pins of <b className="figure">{f(reader, output.overPins.pinDiameterMm)}</b> mm:{" "}
+        <b className="figure">{f(reader, output.overPins.mm)}</b> mm
         {gear.toothCount % 2 === 1 && ", over two balls on this odd count"}.
       </p>
       <p className="text-mid">
         W = m·cos α·(π·(k − ½) + z·inv α + 2·x·tan α) − thinning·cos α (ISO 21771). The jaws touch at radius{" "}
-        {f(touch, 2)} mm
+        {f(reader, touch, 2)} mm
         {touch > r ? ", which lies beyond the tips: span fewer teeth" : ""}.
       </p>
     </div>

@@ -77,7 +77,7 @@ export const steps = benchTool<Output>({
     const done = read.done({ ...motor, ...travel, axis });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ stepsPerMm }) => `${formatNumber(stepsPerMm, 4)} steps a millimetre`,
+  say: (reader, { stepsPerMm }) => `${formatNumber(reader, stepsPerMm, 4)} steps a millimetre`,
   View: ({ output, texts }) => (
     <div className="grid gap-4">
       <p className="figure text-xl bg-panel p-3">{output.gcode}</p>

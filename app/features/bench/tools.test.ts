@@ -1,7 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { callTool, type Tool, tools } from "~/calc";
 import type { Texts } from "../form/text-reader";
+import { readerOf } from "../words/reader";
 import { benchTools } from "./tools";
+
+const reader = readerOf();
 
 const benchOf = (name: string) => {
   const bench = benchTools.find((item) => item.tool === name);
@@ -14,7 +17,7 @@ const benchOf = (name: string) => {
         .map(([field, { code }]) => `${field}: ${code}`)
         .join(", ");
     const answer = callTool(tool, read.input);
-    return answer.ok ? bench.say(answer.result as never, texts) : answer.refused.error.code;
+    return answer.ok ? bench.say(reader, answer.result as never, texts) : answer.refused.error.code;
   };
   return { bench, say };
 };

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { parseNumber } from "~/core/quantity";
 import type { Train } from "~/core/trains";
 import { LinesField, TextField } from "../form/text-field";
@@ -78,9 +79,10 @@ export const train = benchTool<Train>({
     const done = read.done(input);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: ({ ratio, outputRpm }) =>
-    `${formatNumber(Math.abs(ratio), 3)} to 1${ratio < 0 ? ", reversed" : ""}${outputRpm === undefined ? "" : `: ${formatNumber(outputRpm, 2)} turns a minute`}`,
+  say: (reader, { ratio, outputRpm }) =>
+    `${formatNumber(reader, Math.abs(ratio), 3)} to 1${ratio < 0 ? ", reversed" : ""}${outputRpm === undefined ? "" : `: ${formatNumber(reader, outputRpm, 2)} turns a minute`}`,
   View: ({ output }) => {
+    const reader = useWords();
     const most = Math.max(...output.contributions.map(({ arcmin }) => arcmin), 1e-9);
     const first = output.contributions.reduce((a, b) => (b.arcmin > a.arcmin ? b : a));
     return (
@@ -89,20 +91,23 @@ export const train = benchTool<Train>({
           of={[
             ...(output.outputTorqueNm === undefined
               ? []
-              : [["Torque", `${formatNumber(output.outputTorqueNm, 2)} N·m`] as const]),
+              : [["Torque", `${formatNumber(reader, output.outputTorqueNm, 2)} N·m`] as const]),
             ...(output.surfaceSpeedMPerS === undefined
               ? []
-              : [["At the wheel", `${formatNumber(output.surfaceSpeedMPerS, 3)} m/s`] as const]),
+              : [["At the wheel", `${formatNumber(reader, output.surfaceSpeedMPerS, 3)} m/s`] as const]),
             ...(output.prototypeSpeedKmPerH === undefined
               ? []
-              : [["To scale", `${formatNumber(output.prototypeSpeedKmPerH, 1)} km/h`] as const]),
-            ["Lost motion", `${formatNumber(output.lostMotionAtOutputArcmin, 1)}′ at the output, all of it together`],
+              : [["To scale", `${formatNumber(reader, output.prototypeSpeedKmPerH, 1)} km/h`] as const]),
+            [
+              "Lost motion",
+              `${formatNumber(reader, output.lostMotionAtOutputArcmin, 1)}′ at the output, all of it together`,
+            ],
           ]}
         />
         {output.lostMotionAtOutputArcmin > 0 && (
           <>
             <p className="text-lg">
-              Work on <b>{first.id}</b> first: {formatNumber(100 * first.share, 0)} % of it.
+              Work on <b>{first.id}</b> first: {formatNumber(reader, 100 * first.share, 0)} % of it.
             </p>
             <svg
               viewBox={`0 0 520 ${34 * output.contributions.length + 8}`}
@@ -117,7 +122,7 @@ export const train = benchTool<Train>({
                   </text>
                   <rect x="160" y="5" width={Math.max(2, (270 * arcmin) / most)} height="18" className="fill-mid" />
                   <text x={168 + (270 * arcmin) / most} y="20" fontSize="17" className="fill-ink figure">
-                    {formatNumber(arcmin, 1)}′
+                    {formatNumber(reader, arcmin, 1)}′
                   </text>
                 </g>
               ))}

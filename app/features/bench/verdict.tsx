@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { Verdict } from "~/core/limits";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark } from "~/ui/state-mark";
@@ -8,7 +10,7 @@ import { verdictState } from "../words/state";
 import { benchTool } from "./bench-tool";
 
 type Judged = { verdict: Verdict; marginToNearest: number };
-const f = (value: number): string => formatNumber(value, 3);
+const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 const words: Record<Verdict, string> = {
   conforms: "It conforms",
   undecided: "This cannot decide it",
@@ -48,8 +50,9 @@ export const verdict = benchTool<Judged>({
     const read = numbers(texts);
     return read.value ? { input: read.value, problems: null } : { input: null, problems: read.problems };
   },
-  say: ({ verdict: said }) => words[said],
+  say: (_, { verdict: said }) => words[said],
   View: ({ output, texts }) => {
+    const reader = useWords();
     const read = numbers(texts).value;
     if (!read) return null;
     const { valueMm, limits, expandedUncertainty } = read;
@@ -69,16 +72,16 @@ export const verdict = benchTool<Judged>({
             then={null}
             state={verdictState[output.verdict]}
             unit="mm"
-            label={`${f(valueMm)} ± ${f(expandedUncertainty)} mm against ${f(lo)} to ${f(hi)}`}
+            label={`${f(reader, valueMm)} ± ${f(reader, expandedUncertainty)} mm against ${f(reader, lo)} to ${f(reader, hi)}`}
           />
         </div>
         <p>
-          The bar is the reading with its uncertainty. {f(Math.abs(output.marginToNearest))} mm{" "}
-          {output.marginToNearest >= 0 ? "inside" : "beyond"} the nearest limit; ±{f(expandedUncertainty)} guards it
-          (ISO 14253-1).
+          The bar is the reading with its uncertainty. {f(reader, Math.abs(output.marginToNearest))} mm{" "}
+          {output.marginToNearest >= 0 ? "inside" : "beyond"} the nearest limit; ±{f(reader, expandedUncertainty)}{" "}
+          guards it (ISO 14253-1).
           {output.verdict === "undecided" &&
             output.marginToNearest !== 0 &&
-            ` A reading good to ±${f(Math.abs(output.marginToNearest))} would decide it.`}
+            ` A reading good to ±${f(reader, Math.abs(output.marginToNearest))} would decide it.`}
         </p>
       </div>
     );

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { WormPair } from "~/core/worms";
 import { TextField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
@@ -49,16 +50,17 @@ export const worm = benchTool<WormPair>({
       problems: null,
     };
   },
-  say: ({ lostMotion }) => `${formatNumber(lostMotion.totalArcmin, 1)}′ at the wheel`,
+  say: (reader, { lostMotion }) => `${formatNumber(reader, lostMotion.totalArcmin, 1)}′ at the wheel`,
   View: ({ output, texts }) => {
+    const reader = useWords();
     const { element } = wormOf(texts);
     const { meshArcmin, endFloatArcmin } = output.lostMotion;
     return (
       <div className="grid gap-4">
         <p className="text-lg">
-          <span className="figure">{formatNumber(meshArcmin, 1)}′</span> from the mesh, which the centre distance sets;{" "}
-          <span className="figure">{formatNumber(endFloatArcmin, 1)}′</span> from the worm's end float, which no mesh
-          adjustment takes away.
+          <span className="figure">{formatNumber(reader, meshArcmin, 1)}′</span> from the mesh, which the centre
+          distance sets; <span className="figure">{formatNumber(reader, endFloatArcmin, 1)}′</span> from the worm's end
+          float, which no mesh adjustment takes away.
         </p>
         {element && (
           <ElementFigures

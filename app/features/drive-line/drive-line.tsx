@@ -1,6 +1,7 @@
 import { lazy, Suspense, useRef } from "react";
 import { Link } from "react-router";
 import { elementWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import type { KeptDriveLine } from "~/core/stages";
 import type { Machine } from "~/data/queries/machines";
 import { buttonClass } from "~/ui/button";
@@ -27,6 +28,7 @@ export function DriveLine({
   stages: readonly StageStands[];
   mayEdit: boolean;
 }) {
+  const reader = useWords();
   const picture = useRef<HTMLDivElement>(null);
   const all = stages.map(({ stage }) => stage);
   const solved = graph && graph.links.length > 0 ? solveDriveLine(graph, stages) : null;
@@ -67,17 +69,17 @@ export function DriveLine({
                 <StageDrawing
                   element={stage.geometry.element}
                   fit={{ widthPx: 180, heightPx: 110 }}
-                  label={`${stage.name} to scale: ${elementWords(stage.geometry.element)}`}
+                  label={`${stage.name} to scale: ${elementWords(reader, stage.geometry.element)}`}
                 />
               </Link>
             )}
-            <StageCell {...glanceOf(stage, standing, machine)} />
+            <StageCell {...glanceOf(reader, stage, standing)} />
           </li>
         ))}
       </ol>
       {solved && !solved.ok && (
         <p role="status" className="border-l-4 border-outside pl-3 text-lg">
-          {refusalWords(solved.refusal)}
+          {refusalWords(reader, solved.refusal)}
         </p>
       )}
       {graph && solved?.ok && (

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { elementWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import { type KeptDriveLine, ratiosOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -20,6 +21,7 @@ type Props = {
 
 /** What drives what, said stage by stage; drawn and worked through while one chooses, turned in the drawing by hand or by keys. */
 export function DriveLineEditor({ graph, onGraph, fields, stages }: Props) {
+  const reader = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
   const all = stages.map(({ stage }) => stage);
   const drives = all.filter(({ geometry }) => ratiosOf(geometry.element).length > 0);
@@ -56,7 +58,7 @@ export function DriveLineEditor({ graph, onGraph, fields, stages }: Props) {
           </h2>
           {!solved.ok && (
             <p role="alert" className="border-l-4 border-outside pl-3 text-lg font-semibold text-outside">
-              {refusalWords(solved.refusal)}
+              {refusalWords(reader, solved.refusal)}
             </p>
           )}
           {solved.ok && graph.links.length === 0 && (
@@ -155,6 +157,7 @@ function LinkRow({
   all: readonly StageStands["stage"][];
   onChoose: (id: string) => void;
 }) {
+  const reader = useWords();
   const link = graph.links.find(({ stageId }) => stageId === stage.id);
   const ratios = ratiosOf(stage.geometry.element);
   const select = "w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg";
@@ -165,7 +168,7 @@ function LinkRow({
     >
       <legend className="sr-only">{stage.name}</legend>
       <p className="sm:col-span-full -mb-2">
-        <b>{stage.name}</b> <span className="text-mid">{elementWords(stage.geometry.element)}</span>
+        <b>{stage.name}</b> <span className="text-mid">{elementWords(reader, stage.geometry.element)}</span>
       </p>
       <label className="block">
         <span className="block font-semibold mb-1">{stage.name} is driven by</span>

@@ -1,13 +1,16 @@
 import { Bar, BarChart, LabelList, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { aheadPercent, type DriveLine, type OutputState } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
 import { lengthWords } from "../words/spoken";
 
-const f = (value: number, digits = 2) => formatNumber(value, digits);
+const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
 /** Each output: its speed, its lost motion with every stage's share, and which stage to work on first. */
 export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly Stage[] }) {
+  const reader = useWords();
   const [first, ...others] = line.outputs;
   if (!first) return <p className="text-mid">No output is named. Name one in the drive line, with its wheel.</p>;
   return (
@@ -19,8 +22,8 @@ export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly
         const ahead = aheadPercent(other, first);
         return ahead === null ? null : (
           <p key={other.name} className="text-lg">
-            {other.name} runs <b className="figure">{f(Math.abs(ahead))} %</b> {ahead < 0 ? "slower" : "faster"} than{" "}
-            {first.name}.
+            {other.name} runs <b className="figure">{f(reader, Math.abs(ahead))} %</b> {ahead < 0 ? "slower" : "faster"}{" "}
+            than {first.name}.
           </p>
         );
       })}
@@ -29,6 +32,7 @@ export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly
 }
 
 function Output({ output, stages }: { output: OutputState; stages: readonly Stage[] }) {
+  const reader = useWords();
   const { shaft, surfaceMPerS, scale, lostMotionArcmin } = output;
   const nameOf = (id: string) => stages.find((stage) => stage.id === id)?.name ?? "";
   const known = output.shares.filter(({ arcmin }) => arcmin !== null && arcmin > 0);
@@ -42,23 +46,23 @@ function Output({ output, stages }: { output: OutputState; stages: readonly Stag
       <h3 className="text-lg font-bold">
         {output.name}
         {shaft.ratio !== null && (
-          <span className="figure font-normal text-mid"> 1 : {f(Math.abs(shaft.ratio), 3)}</span>
+          <span className="figure font-normal text-mid"> 1 : {f(reader, Math.abs(shaft.ratio), 3)}</span>
         )}
       </h3>
       <p className="text-lg">
-        {shaft.rpm === null ? "Speed not known" : `${f(Math.abs(shaft.rpm), 1)} turns a minute`}
+        {shaft.rpm === null ? "Speed not known" : `${f(reader, Math.abs(shaft.rpm), 1)} turns a minute`}
         {surfaceMPerS !== null &&
-          `, ${f(surfaceMPerS, 3)} m/s at its wheel of ${lengthWords(output.wheelDiameterMm ?? 0, 1)}`}
+          `, ${f(reader, surfaceMPerS, 3)} m/s at its wheel of ${lengthWords(reader, output.wheelDiameterMm ?? 0, 1)}`}
         {surfaceMPerS !== null &&
           scale !== null &&
-          `, ${f(3.6 * surfaceMPerS * scale, 1)} km/h at a scale of 1 : ${f(scale, 0)}`}
+          `, ${f(reader, 3.6 * surfaceMPerS * scale, 1)} km/h at a scale of 1 : ${f(reader, scale, 0)}`}
         .
       </p>
       {known.length > 0 && (
         <>
           <p className="text-lg mt-2">
-            Lost motion <b className="figure">{f(lostMotionArcmin, 1)}′</b> at this output. Work on{" "}
-            <b>{nameOf(worst.id)}</b> first: {f(100 * worst.share, 0)} % of it.
+            Lost motion <b className="figure">{f(reader, lostMotionArcmin, 1)}′</b> at this output. Work on{" "}
+            <b>{nameOf(worst.id)}</b> first: {f(reader, 100 * worst.share, 0)} % of it.
           </p>
           <SharesChart shares={known.map(({ id, arcmin }) => ({ name: nameOf(id), arcmin: arcmin ?? 0 }))} />
         </>
@@ -71,6 +75,7 @@ function Output({ output, stages }: { output: OutputState; stages: readonly Stag
 }
 
 function SharesChart({ shares }: { shares: readonly { name: string; arcmin: number }[] }) {
+  const reader = useWords();
   const rows = [...shares];
   return (
     <figure>
@@ -95,7 +100,7 @@ function SharesChart({ shares }: { shares: readonly { name: string; arcmin: numb
               <LabelList
                 dataKey="arcmin"
                 position="right"
-                formatter={(value: unknown) => `${f(Number(value), 1)}′`}
+                formatter={(value: unknown) => `${f(reader, Number(value), 1)}′`}
                 style={{ fill: "var(--room-ink)", fontSize: 16 }}
               />
             </Bar>
@@ -109,7 +114,7 @@ function SharesChart({ shares }: { shares: readonly { name: string; arcmin: numb
       <ul className="sr-only">
         {rows.map(({ name, arcmin }) => (
           <li key={name}>
-            {name}: {f(arcmin, 1)} minutes of arc
+            {name}: {f(reader, arcmin, 1)} minutes of arc
           </li>
         ))}
       </ul>

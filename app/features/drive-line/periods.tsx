@@ -1,4 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
@@ -20,6 +22,7 @@ export const recurringWords: Record<RecurringPart, string> = {
 
 /** How often everything comes round: a knock that is timed points to its cause. */
 export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptDriveLine; stages: readonly Stage[] }) {
+  const reader = useWords();
   const rows = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);
     const ontoOf = new Map(graph.links.map(({ stageId, onto }) => [stageId, onto]));
@@ -54,8 +57,8 @@ export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptD
         <tbody>
           {rows.map(({ key, name, part, hz }) => (
             <tr key={key} className="border-b border-rule">
-              <td className="figure py-1 pr-4">{everyWords(1 / hz)}</td>
-              <td className="figure pr-4">{formatNumber(hz, hz < 1 ? 3 : 1)}</td>
+              <td className="figure py-1 pr-4">{everyWords(reader, 1 / hz)}</td>
+              <td className="figure pr-4">{formatNumber(reader, hz, hz < 1 ? 3 : 1)}</td>
               <td>
                 {name}: {recurringWords[part]}
               </td>
@@ -67,9 +70,9 @@ export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptD
   );
 }
 
-const everyWords = (seconds: number): string =>
+const everyWords = (reader: Reader, seconds: number): string =>
   seconds >= 60
-    ? `${formatNumber(seconds / 60, 1)} min`
+    ? `${formatNumber(reader, seconds / 60, 1)} min`
     : seconds >= 1
-      ? `${formatNumber(seconds, 2)} s`
-      : `${formatNumber(seconds * 1000, 1)} ms`;
+      ? `${formatNumber(reader, seconds, 2)} s`
+      : `${formatNumber(reader, seconds * 1000, 1)} ms`;

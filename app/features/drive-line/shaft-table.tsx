@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import type { Stage } from "~/data/queries/stages";
@@ -15,6 +16,7 @@ export function ShaftTable({
   graph: KeptDriveLine;
   stages: readonly Stage[];
 }) {
+  const reader = useWords();
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-left" aria-label="Shafts">
@@ -32,11 +34,13 @@ export function ShaftTable({
             <tr key={shaft.id} className="border-b border-rule">
               <td className="py-1 pr-4">{shaftName(shaft.id, graph, stages)}</td>
               <td className="figure pr-4">
-                {shaft.ratio === null ? "stands" : formatNumber(Math.abs(shaft.ratio), 3)}
+                {shaft.ratio === null ? "stands" : formatNumber(reader, Math.abs(shaft.ratio), 3)}
               </td>
-              <td className="figure pr-4">{shaft.rpm === null ? "not known" : formatNumber(Math.abs(shaft.rpm), 1)}</td>
               <td className="figure pr-4">
-                {shaft.torqueNm === null ? "not known" : spoken("N·m", 2).said(shaft.torqueNm)}
+                {shaft.rpm === null ? "not known" : formatNumber(reader, Math.abs(shaft.rpm), 1)}
+              </td>
+              <td className="figure pr-4">
+                {shaft.torqueNm === null ? "not known" : spoken(reader, "N·m", 2).said(shaft.torqueNm)}
               </td>
               <td>{shaft.ratio === null ? "" : shaft.ratio > 0 ? "as its motor" : "against its motor"}</td>
             </tr>

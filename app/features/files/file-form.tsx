@@ -1,6 +1,7 @@
 import { type ReactNode, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { putOnItsWay } from "../offline/outbox-state";
@@ -28,6 +29,7 @@ export function FileForm({
   className: string;
   children?: ReactNode;
 }) {
+  const reader = useWords();
   const { revalidate } = useRevalidator();
   const form = useRef<HTMLFormElement>(null);
   const [id, setId] = useState(() => v7());
@@ -46,7 +48,7 @@ export function FileForm({
     const away = waits && refusal !== null && goesLater.has(refusal.code);
     if (away) await putOnItsWay(waiting(to, typed, file.name, content));
     setBusy(false);
-    if (refusal && !away) return setSays({ text: refusalWords(refusal), bad: true });
+    if (refusal && !away) return setSays({ text: refusalWords(reader, refusal), bad: true });
     setSays({ text: away ? "Kept on this tablet; it is sent when the server can be reached." : "Kept.", bad: false });
     setId(v7());
     form.current?.reset();

@@ -1,4 +1,5 @@
 import { type ComponentProps, createContext, type ReactNode, useContext } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import { Choice, Field, Tick } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
 import type { Problems } from "./text-reader";
@@ -21,6 +22,7 @@ export function TextField({
   hint,
   ...rest
 }: { name: string; label: ReactNode; hint?: ReactNode } & ComponentProps<"input">) {
+  const reader = useWords();
   const { fields, problems } = useForm();
   const problem = problems?.[name];
   return (
@@ -31,7 +33,7 @@ export function TextField({
       autoComplete="off"
       value={fields.texts[name] ?? ""}
       onChange={(event) => fields.set(name, event.target.value)}
-      error={problem ? refusalWords(problem) : undefined}
+      error={problem ? refusalWords(reader, problem) : undefined}
     />
   );
 }
@@ -58,6 +60,7 @@ export function ChoiceField({
   usual: string;
   options: readonly { value: string; label: string }[];
 }) {
+  const reader = useWords();
   const { fields, problems } = useForm();
   const problem = problems?.[name];
   return (
@@ -71,7 +74,7 @@ export function ChoiceField({
       />
       {problem && (
         <p role="alert" className="text-outside font-semibold mt-1">
-          {refusalWords(problem)}
+          {refusalWords(reader, problem)}
         </p>
       )}
     </div>
@@ -90,6 +93,7 @@ export function LinesField({
   hint: string;
   rows?: number;
 }) {
+  const reader = useWords();
   const { fields, problems } = useForm();
   const problem = problems?.[name];
   return (
@@ -102,7 +106,7 @@ export function LinesField({
         value={fields.texts[name] ?? ""}
         onChange={(event) => fields.set(name, event.target.value)}
       />
-      {problem && <span className="block text-outside font-semibold">{refusalWords(problem)}</span>}
+      {problem && <span className="block text-outside font-semibold">{refusalWords(reader, problem)}</span>}
       <span className="block text-mid">{hint}</span>
     </label>
   );

@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -25,6 +26,7 @@ export function SecretForm({
   /** Beside the button. */
   children?: ReactNode;
 }) {
+  const reader = useWords();
   const [secret, setSecret] = useState("");
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
@@ -46,7 +48,7 @@ export function SecretForm({
         autoFocus={atOnce}
         value={secret}
         onChange={(event) => setSecret(event.target.value)}
-        error={refusal ? refusalWords(refusal) : undefined}
+        error={refusal ? refusalWords(reader, refusal) : undefined}
       />
       <div className="flex flex-wrap gap-3">
         <Button kind={atOnce ? "now" : "solid"} large type="submit" disabled={busy || secret === ""}>

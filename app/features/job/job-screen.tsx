@@ -2,6 +2,7 @@ import { Check, Zap } from "lucide-react";
 import { type ReactNode, useCallback, useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { sizeWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
@@ -41,6 +42,7 @@ export function JobScreen({
   station: string | undefined;
   children: ReactNode;
 }) {
+  const reader = useWords();
   useWedgeGuard();
   const { machine, stages } = data;
   const [search] = useSearchParams();
@@ -60,7 +62,7 @@ export function JobScreen({
             <>
               {!signed && <Ledger />}
               <Power record={job.record} signed={signed} safePath={safePath} />
-              <KeptMark kept={kept} timeZone={data.timeZone} />
+              <KeptMark kept={kept} />
               <div className="flex gap-3 max-lg:hidden">
                 <RoomSwitch />
                 <PersonMenu />
@@ -74,7 +76,7 @@ export function JobScreen({
             </Link>
             <span className="max-sm:hidden">, </span>
             <b>
-              {stage.name} <span className="figure">{sizeWords(stage.geometry.element)}</span>
+              {stage.name} <span className="figure">{sizeWords(reader, stage.geometry.element)}</span>
             </b>
           </h1>
         </Head>
@@ -104,7 +106,7 @@ export function JobScreen({
           {job.ready ? <StationView key={`${here} ${stage.id}`} here={here} /> : <Finding />}
         </main>
         {!signed && <InstrumentPanel />}
-        <Tape entries={job.entries} stages={stages} timeZone={data.timeZone} now={data.now} />
+        <Tape entries={job.entries} stages={stages} now={data.now} />
         {children}
       </div>
     </JobContext>
@@ -238,7 +240,8 @@ function Power({ record, signed, safePath }: { record: JobRecord; signed: boolea
   );
 }
 
-function KeptMark({ kept, timeZone }: { kept: Kept; timeZone: string }) {
+function KeptMark({ kept }: { kept: Kept }) {
+  const reader = useWords();
   const why = {
     "no-network": "no network",
     server: "server away",
@@ -270,7 +273,7 @@ function KeptMark({ kept, timeZone }: { kept: Kept; timeZone: string }) {
     <span role="status" className="text-mid px-1 max-sm:hidden">
       {kept.at ? (
         <>
-          Kept <span className="figure">{clock(kept.at, timeZone)}</span>
+          Kept <span className="figure">{clock(reader, kept.at)}</span>
         </>
       ) : (
         "…"

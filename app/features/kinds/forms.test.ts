@@ -1,13 +1,16 @@
 import { describe, expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import { ratiosOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
 import type { Texts } from "../form/text-reader";
 import { readElement, textsOfElement } from "./forms";
 
+const reader = readerOf();
+
 const kindTexts = (kind: string): Texts => {
   const element = everyKind.find((known) => known.kind === kind);
   if (!element) throw new Error(kind);
-  return textsOfElement(element);
+  return textsOfElement(reader, element);
 };
 const problemsOf = (texts: Texts) =>
   Object.fromEntries(Object.entries(readElement(texts).problems ?? {}).map(([name, { code }]) => [name, code]));
@@ -15,7 +18,7 @@ const problemsOf = (texts: Texts) =>
 test.each(everyKind.map((element) => [element.kind, element] as const))(
   "%s put into its fields reads as itself",
   (_, element) => {
-    expect(readElement(textsOfElement(element)).value).toEqual(element);
+    expect(readElement(textsOfElement(reader, element)).value).toEqual(element);
   },
 );
 

@@ -1,3 +1,4 @@
+import type { Reader } from "~/app/features/words/reader";
 import { type Elements, type StageElement, type StageKind, stageKinds } from "~/core/stages";
 import type { Read, Texts } from "../form/text-reader";
 import { bevel } from "./bevel/form";
@@ -31,7 +32,8 @@ export const readElement = (texts: Texts): Read<StageElement> =>
   readKind<StageElement>(kindForms[kindIn(texts)], texts);
 
 /** The fields of an element that is there already. */
-export const textsOfElement = (element: StageElement): Texts => formOf(element).texts(element);
+export const textsOfElement = (reader: Reader, element: StageElement): Texts => formOf(element).texts(reader, element);
 
 /** What follows from an element. */
-export const figuresOf = (element: StageElement): readonly Figure[] => formOf(element).figures(element);
+export const figuresOf = (reader: Reader, element: StageElement): readonly Figure[] =>
+  formOf(element).figures(reader, element);

@@ -1,5 +1,7 @@
 import type { ReactNode } from "react";
+import type { Reader } from "~/app/features/words/reader";
 import type { StrandShape } from "~/core/chains";
+import type { RoundFit } from "~/core/rounds";
 import type { Elements, SideQuantity, StageElement, StageKind } from "~/core/stages";
 import { bevel } from "./bevel/words";
 import { chain } from "./chain/words";
@@ -28,11 +30,11 @@ const wordsOf = <K extends StageKind>(element: Elements[K] & { kind: K }): KindW
 export const kindName = (kind: StageKind): string => kindWords[kind].name;
 
 /** Teeth or diameters, as they stand beside a stage's name. */
-export const sizeWords = (element: StageElement): string => wordsOf(element).size(element);
+export const sizeWords = (reader: Reader, element: StageElement): string => wordsOf(element).size(reader, element);
 
 /** The stage in a line: "toothed belt 20 : 60, pitch 5 mm, 120 teeth". */
-export const elementWords = (element: StageElement): string =>
-  wordsOf(element).line(element, `${wordsOf(element).name} ${sizeWords(element)}`.trim());
+export const elementWords = (reader: Reader, element: StageElement): string =>
+  wordsOf(element).line(reader, element, `${wordsOf(element).name} ${sizeWords(reader, element)}`.trim());
 
 /** Of what its parts are made; empty: nobody said. */
 export const madeOf = (element: StageElement): string => wordsOf(element).madeOf(element);
@@ -46,13 +48,16 @@ export const standAt = (element: StageElement, where: ReactNode): ReactNode => w
 export const partingWay = (element: StageElement, way: Way): string => wordsOf(element).parting(element, way);
 export const notRound = (element: StageElement): string => wordsOf(element).notRound(element);
 export const nothingToAdjust = (element: StageElement): string => wordsOf(element).nothingToAdjust;
-export const sensitivityWords = (element: StageElement, sensitivity: number, strand: StrandShape = "arc"): string =>
-  wordsOf(element).sensitivity(element, sensitivity, strand);
-export const wavesOfKind: (element: StageElement, fit: Parameters<KindWords<"gap">["waves"]>[1]) => string | null = (
-  element,
-  fit,
-) => wordsOf(element).waves(element, fit);
+export const sensitivityWords = (
+  reader: Reader,
+  element: StageElement,
+  sensitivity: number,
+  strand: StrandShape = "arc",
+): string => wordsOf(element).sensitivity(reader, element, sensitivity, strand);
+export const wavesOfKind = (reader: Reader, element: StageElement, fit: RoundFit): string | null =>
+  wordsOf(element).waves(reader, element, fit);
 export const sideRemark = (element: StageElement, quantity: SideQuantity): string =>
   wordsOf(element).side(element, quantity);
-export const afterEachPart = (element: StageElement): string | null => wordsOf(element).afterEachPart(element);
+export const afterEachPart = (reader: Reader, element: StageElement): string | null =>
+  wordsOf(element).afterEachPart(reader, element);
 export const thrustWords = (element: StageElement) => wordsOf(element).thrust;

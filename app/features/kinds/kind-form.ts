@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import type { Reader } from "~/app/features/words/reader";
 import type { Elements, MeasuredQuantity, StageKind } from "~/core/stages";
 import type { AdjusterMeans } from "~/data/queries/stages";
 import { type Read, TextReader } from "../form/text-reader";
@@ -13,9 +14,9 @@ export type KindForm<K extends StageKind> = {
   /** As far as its fields can be read; what is wrong with one is noted at its name. */
   read: (read: Reading) => Elements[K];
   /** The fields of one that is there already. */
-  texts: (element: Elements[K]) => Texts;
+  texts: (reader: Reader, element: Elements[K]) => Texts;
   /** What follows from it, each with its formula or source where it is not plain. */
-  figures: (element: Elements[K]) => readonly Figure[];
+  figures: (reader: Reader, element: Elements[K]) => readonly Figure[];
   /** Whether it is turned by hand for reading: not at all, a whole turn, or perhaps a part of one. */
   turned: "no" | "whole" | "arc";
   /** In what its limits are usually given. */

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import type { Reader } from "~/app/features/words/reader";
 import type { Elements, StageKind } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 
@@ -16,7 +17,7 @@ export type KindPanes<K extends StageKind> = {
       }) => ReactNode)
     | null;
   /** The same move by another part of it. null: there is none. */
-  otherMember: ((props: { stage: Stage; element: Elements[K]; changeMm: number }) => ReactNode) | null;
+  otherMember: ((reader: Reader, props: { stage: Stage; element: Elements[K]; changeMm: number }) => ReactNode) | null;
   /** Its axes lie across the sheet or it hides its insides: drawn over its neighbours. */
   onTop: boolean;
   /** Shims on its two sides are set together. */

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import type { Reader } from "~/app/features/words/reader";
 import type { StrandShape } from "~/core/chains";
 import type { RoundFit } from "~/core/rounds";
 import type { Elements, SideQuantity, StageKind } from "~/core/stages";
@@ -10,9 +11,9 @@ export type KindWords<K extends StageKind> = {
   /** "worm and wheel". */
   name: string;
   /** Teeth or diameters, as they stand beside a stage's name; empty for what has none. */
-  size: (element: Elements[K]) => string;
+  size: (reader: Reader, element: Elements[K]) => string;
   /** The stage in a line; `head` is its name with its size. */
-  line: (element: Elements[K], head: string) => string;
+  line: (reader: Reader, element: Elements[K], head: string) => string;
   /** Of what its parts are made; empty: nobody said. */
   madeOf: (element: Elements[K]) => string;
   /** What the round is drawn in, with so many places. */
@@ -30,13 +31,13 @@ export type KindWords<K extends StageKind> = {
   /** Why nothing can be moved. */
   nothingToAdjust: string;
   /** What a millimetre of the adjuster's way does, with the formula and its source. */
-  sensitivity: (element: Elements[K], sensitivity: number, strand: StrandShape) => string;
+  sensitivity: (reader: Reader, element: Elements[K], sensitivity: number, strand: StrandShape) => string;
   /** What comes round with the turn; null: as of any part. */
-  waves: (element: Elements[K], fit: RoundFit) => string | null;
+  waves: (reader: Reader, element: Elements[K], fit: RoundFit) => string | null;
   /** What is to be known of something read beside it; empty: nothing. */
   side: (element: Elements[K], quantity: SideQuantity) => string;
   /** What is to be felt after every part of a move; null: nothing. */
-  afterEachPart: (element: Elements[K]) => string | null;
+  afterEachPart: (reader: Reader, element: Elements[K]) => string | null;
   /** How its axial thrust is told; null: it has none. */
   thrust: { driver: string; driven: string; seen: string; friction: string } | null;
   /** What its positive direction does, and its negative one. */

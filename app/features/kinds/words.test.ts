@@ -1,7 +1,10 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import { judgedBy, type StageElement, sensitivityOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
 import { sensitivityWords } from "./index";
+
+const reader = readerOf();
 
 const tan = (deg: number) => Math.tan((deg * Math.PI) / 180);
 const middle: Record<string, number> = {
@@ -31,7 +34,7 @@ const cases = everyKind.flatMap((element: StageElement, i) => {
 });
 
 test.each(cases)("%s (%i): the formula that is said gives the number that is said", (_, __, element, sensitivity) => {
-  const words = sensitivityWords(element, sensitivity);
+  const words = sensitivityWords(reader, element, sensitivity);
   expect(words).not.toMatch(/NaN|undefined|Infinity/);
   const byHand = worked(words);
   if (byHand !== null) expect(Math.abs(byHand)).toBeCloseTo(Math.abs(sensitivity), 2);
@@ -44,6 +47,6 @@ test("every kind that can be adjusted has a formula, and each kind that has one 
   );
   for (const [kind, , element, sensitivity] of cases) {
     if (kind === "gap" || kind === "toothed-belt") continue;
-    expect(sensitivityWords(element, sensitivity)).toMatch(/\(.*(ISO|Handbook|common practice)/);
+    expect(sensitivityWords(reader, element, sensitivity)).toMatch(/\(.*(ISO|Handbook|common practice)/);
   }
 });

@@ -1,13 +1,15 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { refusalWords } from "../words/refusal";
 import { clock, recordedLater } from "../words/times";
 import type { LogbookLine } from "./logbook-line";
 
 /** An entry in the machine's logbook, with what corrects it beside it, and the way to correct it. */
-export function EntryRow({ line, timeZone, mayCorrect }: { line: LogbookLine; timeZone: string; mayCorrect: boolean }) {
+export function EntryRow({ line, mayCorrect }: { line: LogbookLine; mayCorrect: boolean }) {
+  const reader = useWords();
   const [correcting, setCorrecting] = useState(false);
   const { title, detail, corrections } = line;
   const words = (
@@ -18,13 +20,13 @@ export function EntryRow({ line, timeZone, mayCorrect }: { line: LogbookLine; ti
   );
   return (
     <div className="border-t border-dashed border-tape-mid/50 py-2 grid grid-cols-[3.5rem_minmax(0,1fr)_auto] gap-x-3">
-      <span className="figure text-tape-mid">{clock(line.madeAt, timeZone)}</span>
+      <span className="figure text-tape-mid">{clock(reader, line.madeAt)}</span>
       <div>
         <p>{corrections.some(({ voids }) => voids) ? <s>{words}</s> : words}</p>
         {line.file && <Attached id={line.id} file={line.file} />}
         <p className="text-tape-mid">
           <span className="figure">{line.seq}</span> {line.stageName ?? "whole machine"}, {line.madeByName}
-          {recordedLater(line, timeZone)}
+          {recordedLater(reader, line)}
         </p>
         {corrections.map((correction) => (
           <p key={correction.id} className="border-l-4 border-on-tape pl-2 mt-1">
@@ -61,6 +63,7 @@ function Attached({ id, file: { isPicture, words } }: { id: string; file: NonNul
 const voidable = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);
 
 function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal: Refusal } | { entry: object }>();
   const [id] = useState(() => v7());
   const [text, setText] = useState("");
@@ -93,7 +96,7 @@ function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) 
       )}
       {answer && "refusal" in answer && (
         <p role="alert" className="bg-panel text-outside font-semibold p-2">
-          {refusalWords(answer.refusal)}
+          {refusalWords(reader, answer.refusal)}
         </p>
       )}
       <div className="flex gap-3">

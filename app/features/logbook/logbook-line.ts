@@ -1,3 +1,4 @@
+import type { Reader } from "~/app/features/words/reader";
 import type { EntryKind } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
@@ -25,11 +26,12 @@ export type LogbookLine = {
 
 /** In the figures of whoever reads; the machine's units have to be set before. */
 export function logbookLine(
+  reader: Reader,
   entry: NamedEntry,
   stage: Stage | undefined,
   corrections: readonly NamedEntry[],
 ): LogbookLine {
-  const { title, detail } = entryWords(entry, stage);
+  const { title, detail } = entryWords(reader, entry, stage);
   return {
     id: entry.id,
     machineId: entry.machineId,

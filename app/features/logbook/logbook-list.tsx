@@ -1,14 +1,16 @@
+import { useWords } from "~/app/features/words/use-words";
 import { Fold } from "~/ui/fold";
 import { day } from "../words/times";
 import { EntryRow } from "./entry-row";
 import type { LogbookLine } from "./logbook-line";
 
-type Props = { lines: readonly LogbookLine[]; timeZone: string; mayCorrect: boolean };
+type Props = { lines: readonly LogbookLine[]; mayCorrect: boolean };
 
 /** A page of the logbook, newest first, by days; clamps touched one after the other fold into one line. */
-export function LogbookList({ lines, timeZone, mayCorrect }: Props) {
-  const rows = foldClamps(lines).map((run) => ({ run, on: day((run[0] as LogbookLine).madeAt, timeZone) }));
-  const row = (line: LogbookLine) => <EntryRow key={line.id} line={line} timeZone={timeZone} mayCorrect={mayCorrect} />;
+export function LogbookList({ lines, mayCorrect }: Props) {
+  const reader = useWords();
+  const rows = foldClamps(lines).map((run) => ({ run, on: day(reader, (run[0] as LogbookLine).madeAt) }));
+  const row = (line: LogbookLine) => <EntryRow key={line.id} line={line} mayCorrect={mayCorrect} />;
   return (
     <ol>
       {rows.map(({ run, on }, i) => {

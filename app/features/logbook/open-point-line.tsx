@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { NamedPoint } from "~/data/queries/open-points";
 import { Button } from "~/ui/button";
@@ -15,16 +16,15 @@ export function OpenPointLine({
   where,
   to,
   now,
-  timeZone,
   mayClose,
 }: {
   point: NamedPoint;
   where: string;
   to?: string;
   now: string;
-  timeZone: string;
   mayClose: boolean;
 }) {
+  const reader = useWords();
   const [closing, setClosing] = useState(false);
   return (
     <li className="py-2 border-t border-rule">
@@ -34,7 +34,7 @@ export function OpenPointLine({
           <span className="text-mid block">
             {where && (to ? <Link to={to}>{where}</Link> : where)}
             {where && ", "}
-            {point.openedByName}, {agoWords(point.openedAt, now, timeZone)}
+            {point.openedByName}, {agoWords(reader, point.openedAt, now)}
           </span>
         </p>
         {mayClose && !closing && (
@@ -49,6 +49,7 @@ export function OpenPointLine({
 }
 
 function Close({ pointId, onLeave }: { pointId: string; onLeave: () => void }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   return (
@@ -60,7 +61,7 @@ function Close({ pointId, onLeave }: { pointId: string; onLeave: () => void }) {
         label="How was it done?"
         name="text"
         autoFocus
-        error={fetcher.data?.refusal ? refusalWords(fetcher.data.refusal) : undefined}
+        error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
       />
       <div className="flex gap-3">
         <Button kind="solid" type="submit" disabled={fetcher.state !== "idle"}>

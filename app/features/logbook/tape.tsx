@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import { isKind } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
@@ -10,14 +11,13 @@ export type TapeEntry = NamedEntry & { waiting?: boolean };
 export function Tape({
   entries,
   stages,
-  timeZone,
   now,
 }: {
   entries: readonly TapeEntry[];
   stages: readonly Stage[];
-  timeZone: string;
   now: string;
 }) {
+  const reader = useWords();
   const lines = tapeLines(entries);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by the keyboard
@@ -25,7 +25,7 @@ export function Tape({
       <ol className="flex max-sm:flex-col min-w-full w-max max-sm:w-full max-sm:max-h-18 max-sm:overflow-y-auto max-sm:px-3.5 max-sm:py-2">
         {lines.map(({ entry, times }) => {
           const stage = stages.find((candidate) => candidate.id === entry.stageId);
-          const words = entryWords(entry, stage);
+          const words = entryWords(reader, entry, stage);
           const title =
             times > 1 && entry.kind === "clamp" ? `Clamps ${entry.body.state}, ${times} touched` : words.title;
           return (
@@ -34,7 +34,7 @@ export function Tape({
               className="sm:px-5 sm:py-2.5 sm:border-r border-dashed border-tape-mid/50 max-w-110 sm:min-h-14 max-sm:flex max-sm:gap-2"
             >
               <p className="figure text-tape-mid whitespace-nowrap">
-                {entry.waiting ? "waiting" : clockOrDay(entry.madeAt, timeZone, now)}
+                {entry.waiting ? "waiting" : clockOrDay(reader, entry.madeAt, now)}
                 {stages.length > 1 && stage && ` ${stage.name}`}
               </p>
               <p className="truncate" title={words.detail}>

@@ -1,4 +1,5 @@
 import { Paperclip } from "lucide-react";
+import { useWords } from "~/app/features/words/use-words";
 import { isKind } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 import { Field } from "~/ui/field";
@@ -10,14 +11,13 @@ import { shrinkPhotograph } from "./shrink-photograph";
 export function Files({
   machineId,
   files,
-  timeZone,
   mayAdd,
 }: {
   machineId: string;
   files: readonly NamedEntry[];
-  timeZone: string;
   mayAdd: boolean;
 }) {
+  const reader = useWords();
   return (
     <section aria-labelledby="files">
       <h2 id="files" className="text-xl font-bold mb-1">
@@ -41,7 +41,7 @@ export function Files({
               )}
               <span className="block truncate">{entry.body.caption || entry.body.name}</span>
             </a>
-            <span className="text-mid">{shortDay(entry.madeAt, timeZone)}</span>
+            <span className="text-mid">{shortDay(reader, entry.madeAt)}</span>
           </li>
         ))}
         {files.length === 0 && <li className="text-mid">None yet.</li>}

@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import { Button, buttonClass } from "~/ui/button";
 import { ChoiceField, FormProvider, TextField } from "../form/text-field";
 import type { Texts } from "../form/text-reader";
@@ -29,6 +30,7 @@ export function MachineForm({
   saveWord: string;
   back: string;
 }) {
+  const reader = useWords();
   const { fields, refusal, busy, send } = useSavedForm(draftKey, initial);
   const [ids] = useState(() => ({ id: v7(), entryId: v7() }));
   const save = (event: React.FormEvent) => {
@@ -87,7 +89,9 @@ export function MachineForm({
               </Link>
               {refusal && (
                 <p role="alert" className="text-outside font-semibold text-lg">
-                  {named === "name" || named === "tag" || !named ? refusalWords(refusal) : "Look at the marked field."}
+                  {named === "name" || named === "tag" || !named
+                    ? refusalWords(reader, refusal)
+                    : "Look at the marked field."}
                 </p>
               )}
             </div>

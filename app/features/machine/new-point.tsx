@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
@@ -9,6 +10,7 @@ import { refusalWords } from "../words/refusal";
 
 /** Something that must not be forgotten, said in words. */
 export function NewPoint({ machineId, stages }: { machineId: string; stages: readonly Stage[] }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const [seen, setSeen] = useState(fetcher.data);
@@ -26,7 +28,7 @@ export function NewPoint({ machineId, stages }: { machineId: string; stages: rea
         label="Not to be forgotten"
         name="text"
         autoComplete="off"
-        error={fetcher.data?.refusal ? refusalWords(fetcher.data.refusal) : undefined}
+        error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
       />
       {stages.length > 0 && (
         <label className="block">

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Form, useNavigation } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
@@ -20,13 +21,14 @@ export function StartJob({
   usual: string | undefined;
   refused: { refusal: Refusal; reason: string; stageId: string } | null;
 }) {
+  const reader = useWords();
   const [ids] = useState(() => ({ jobId: v7(), entryId: v7() }));
   const [chosen, setChosen] = useState(refused?.stageId ?? usual ?? "");
   const busy = useNavigation().state !== "idle";
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
   if (!stage) return null;
   const others = stages.filter((other) => other !== stage);
-  const { unit, range, name } = stageUnit(stage.geometry.element);
+  const { unit, range, name } = stageUnit(reader, stage.geometry.element);
   const { clamps } = stage.geometry;
   return (
     <Form method="post" className="grid gap-3 border-t border-rule pt-4">
@@ -57,7 +59,7 @@ export function StartJob({
           name="reason"
           autoComplete="off"
           defaultValue={refused?.reason}
-          error={refused ? refusalWords(refused.refusal) : undefined}
+          error={refused ? refusalWords(reader, refused.refusal) : undefined}
         />
         <Button kind="solid" large type="submit" disabled={busy}>
           Start a job

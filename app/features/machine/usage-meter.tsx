@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { isKind } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
@@ -15,14 +16,13 @@ import { day } from "../words/times";
 export function UsageMeter({
   machine,
   readings,
-  timeZone,
   mayRead,
 }: {
   machine: Machine;
   readings: readonly NamedEntry[];
-  timeZone: string;
   mayRead: boolean;
 }) {
+  const reader = useWords();
   const unit = machine.usageUnit;
   return (
     <section aria-labelledby="meter">
@@ -32,12 +32,12 @@ export function UsageMeter({
       <ul className="mb-2">
         {readings.filter(isKind("usage")).map((entry) => (
           <li key={entry.id} className="flex gap-4 border-t border-rule py-1">
-            <span className="text-mid w-44">{day(entry.madeAt, timeZone)}</span>
+            <span className="text-mid w-44">{day(reader, entry.madeAt)}</span>
             <span className="figure">
-              {formatNumber(entry.body.reading, 0)} {unit}
+              {formatNumber(reader, entry.body.reading, 0)} {unit}
             </span>
             {entry.body.newMeter && (
-              <span className="text-mid">new meter, {formatNumber(entry.body.total, 0)} in all</span>
+              <span className="text-mid">new meter, {formatNumber(reader, entry.body.total, 0)} in all</span>
             )}
           </li>
         ))}
@@ -49,6 +49,7 @@ export function UsageMeter({
 }
 
 function NewReading({ machine }: { machine: Machine }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const refusal = fetcher.data?.refusal;
@@ -69,7 +70,7 @@ function NewReading({ machine }: { machine: Machine }) {
           name="reading"
           inputMode="decimal"
           autoComplete="off"
-          error={refusal ? refusalWords(refusal) : undefined}
+          error={refusal ? refusalWords(reader, refusal) : undefined}
         />
         {!backwards && (
           <Button large type="submit" disabled={fetcher.state !== "idle"}>

@@ -10,7 +10,7 @@ export type Opening = { id: string; entryId?: string; stageIds: string[]; reason
 export async function openHere(kit: Kit, { id, entryId = v7(), stageIds, reason, firstBuild }: Opening): Promise<void> {
   const madeAt = new Date().toISOString();
   const machineId = kit.machine.id;
-  const { instruments, person, timeZone, machine } = kit;
+  const { instruments, person, machine } = kit;
   const stages = kit.stages.filter((stage) => stageIds.includes(stage.id));
   const along = stages.flatMap(({ adjuster }) => adjuster.alsoMoves.map(({ stageId }) => stageId));
   const job = { id, machineId, stageIds, reason, openedBy: person.id, openedAt: madeAt, signedEntry: null };
@@ -24,7 +24,6 @@ export async function openHere(kit: Kit, { id, entryId = v7(), stageIds, reason,
     drafts: [],
     before: kit.before.filter((item) => stageIds.includes(item.stageId)),
     person,
-    timeZone,
     now: madeAt,
   } satisfies JobLoaded);
   const payload = { kind: "job-opened", id, entryId, machineId, stageIds, reason, firstBuild, madeAt };

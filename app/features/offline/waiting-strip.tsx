@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import { Button } from "~/ui/button";
 import { refusalWords } from "../words/refusal";
 import { ConfirmSignature } from "./confirm-signature";
@@ -16,6 +17,7 @@ const whyWords = {
 
 /** What this tablet still holds, on every page: how much waits and why, and what was refused, in words. */
 export function WaitingStrip() {
+  const reader = useWords();
   const { items, stopped, nobodys, others, unkept } = useOutbox();
   const refused = items.filter((item) => item.refusal);
   const unproven = items.filter((item) => item.unproven && !item.refusal);
@@ -81,7 +83,7 @@ export function WaitingStrip() {
           className="px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 gap-y-2 items-center border-t-2 border-outside"
         >
           <p className="grow text-lg">
-            <b>Not taken into the logbook:</b> {item.refusal && refusalWords(item.refusal)}{" "}
+            <b>Not taken into the logbook:</b> {item.refusal && refusalWords(reader, item.refusal)}{" "}
             <span className="select-all">{contentWords(item.payload)}</span>
           </p>
           {item.refusal?.code === "job-signed" ? (

@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useState } from "react";
 import { useFetcher } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { refusalWords } from "../words/refusal";
@@ -23,6 +24,7 @@ export function Posted({
   kind?: "solid" | "line" | "quiet" | "now";
   children?: (error: (field: string) => string | undefined) => ReactNode;
 }) {
+  const reader = useWords();
   const fetcher = useFetcher<Answer>();
   const answer = fetcher.state === "idle" ? fetcher.data : undefined;
   const [times, setTimes] = useState(0);
@@ -31,7 +33,7 @@ export function Posted({
   }, [answer]);
   const refusal = answer?.refusal;
   const at = String(refusal?.path[0] ?? "");
-  const error = (field: string) => (refusal && at === field ? refusalWords(refusal) : undefined);
+  const error = (field: string) => (refusal && at === field ? refusalWords(reader, refusal) : undefined);
   return (
     <fetcher.Form
       method="post"
@@ -51,7 +53,7 @@ export function Posted({
         {answer?.done && <p role="status">{answer.done}</p>}
         {refusal && (!children || at === "") && (
           <p role="alert" className="text-outside font-semibold">
-            {refusalWords(refusal)}
+            {refusalWords(reader, refusal)}
           </p>
         )}
       </div>

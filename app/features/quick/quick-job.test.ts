@@ -14,7 +14,6 @@ const kit = {
   before: [],
   person: { id: "01a2124d-3f96-7055-baee-acd6aaaaaa03", name: "A. Person" },
   now: "2026-11-25T10:00:00.000Z",
-  timeZone: "UTC",
 } as unknown as Kit;
 
 const method = { instrumentId, indicatorRadiusMm: null, indicatorAngleDeg: 0, temperatureC: null, sense: "clockwise" };

@@ -1,6 +1,7 @@
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { nothingToAdjust, tightWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
 import { hasClick } from "~/core/logbook";
@@ -32,6 +33,7 @@ const unread: Read = { typed: "", felt: null };
 
 /** One screen for what takes twenty seconds: safe, read, moved or left alone, fine. It feeds the same logbook, trend and response. */
 export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
+  const reader = useWords();
   const navigate = useNavigate();
   const standing = kit.standings.find((item) => item.stageId === stage.id) ?? null;
   const tooth = standing?.result?.tightTooth ?? 1;
@@ -54,10 +56,10 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const { adjuster } = stage;
   const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
   const { element } = stage.geometry;
-  const spoken = stageUnit(element);
+  const spoken = stageUnit(reader, element);
   const method = useMemo(
-    () => methodOf(stage, { "method.gear": gear }, kit.instruments),
-    [stage, kit.instruments, gear],
+    () => methodOf(reader, stage, { "method.gear": gear }, kit.instruments),
+    [reader, stage, kit.instruments, gear],
   );
   const gears = switchGears(element);
 
@@ -77,7 +79,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
           readings: [{ tooth, turn: 1, typed: typedOf(read, method), struck: false, repeats: null }],
           carries: true,
         };
-  const parsed = parseAmount(amount, unit);
+  const parsed = parseAmount(reader, amount, unit);
   const size = parsed.ok ? parsed.value : Number.NaN;
   const has = (read: Read) => (way === "feel" ? read.felt !== null : read.typed.trim() !== "");
   const work = (): Record<string, unknown>[] => [
@@ -133,16 +135,18 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     if (!done.ok) return setRefusal(done.refusal);
     navigate(`/jobs/${done.value}/sign-off`);
   };
-  const problem = (field: string) => (refusal?.path[0] === field ? refusalWords(refusal) : undefined);
+  const problem = (field: string) => (refusal?.path[0] === field ? refusalWords(reader, refusal) : undefined);
   const general =
-    refusal && !["safe", "lock", "found", "amount"].includes(String(refusal.path[0])) ? refusalWords(refusal) : null;
+    refusal && !["safe", "lock", "found", "amount"].includes(String(refusal.path[0]))
+      ? refusalWords(reader, refusal)
+      : null;
   const clear = () => setRefusal(null);
   const provisional = has(found) || has(left) ? quickProvisional(kit, stage, work()) : [];
   return (
     <form onSubmit={finish} onChange={clear} className="grid gap-6 max-w-2xl" noValidate>
       <p className="text-lg text-mid">
         {standing?.readAt
-          ? `Last read ${day(standing.readAt, kit.timeZone)}: ${standing.felt ? feltWords(standing.felt) : standing.result ? readWords(standing.result) : ""}.`
+          ? `Last read ${day(reader, standing.readAt)}: ${standing.felt ? feltWords(standing.felt) : standing.result ? readWords(reader, standing.result) : ""}.`
           : "Never read before."}{" "}
         Limits {spoken.range(stage.limits.lo, stage.limits.hi)} {spoken.unit}.
       </p>
@@ -211,7 +215,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
           read={found}
           onRead={setFound}
           label={`As it is, at ${placeOf(element, tooth)}, ${tightWords(element)}, in ${unitById(method.bareUnit).symbol}`}
-          problem={problem("found") ?? (refusal?.path[0] === "readings" ? refusalWords(refusal) : undefined)}
+          problem={problem("found") ?? (refusal?.path[0] === "readings" ? refusalWords(reader, refusal) : undefined)}
         />
       </section>
       <section className="grid gap-3">
@@ -234,7 +238,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
             <Field
               className="max-w-72"
               label="How much?"
-              hint={unitHint(unit)}
+              hint={unitHint(reader, unit)}
               value={amount}
               onChange={(event) => setAmount(event.target.value)}
               autoComplete="off"

@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { learnStage } from "~/app/features/job/entries/learn-stage";
 import { roundView } from "~/app/features/job/read/round-view";
+import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
 import { type Feel, feels, feltArc, judgeFelt, knownIn } from "~/core/logbook";
@@ -46,6 +47,7 @@ export function ReadOne({
   label: string;
   problem: string | undefined;
 }) {
+  const reader = useWords();
   const before = kit.before.find((item) => item.stageId === stage.id);
   const { school } = usePreferences();
   const view = useMemo(() => {
@@ -96,7 +98,7 @@ export function ReadOne({
     );
   }
   const { adjuster } = stage;
-  const spoken = stageUnit(stage.geometry.element);
+  const spoken = stageUnit(reader, stage.geometry.element);
   return (
     <div>
       <Field
@@ -122,7 +124,8 @@ export function ReadOne({
           {view.carried && "all round, carried over from the last round"}
           {view.move && view.move.amount !== 0 && adjuster.adjuster && (
             <span className="block">
-              {adjuster.name} {amountWords(view.move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)}{" "}
+              {adjuster.name}{" "}
+              {amountWords(reader, view.move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)}{" "}
               {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would bring it to{" "}
               {spoken.range(view.move.min, view.move.max)} {spoken.unit}.
             </span>

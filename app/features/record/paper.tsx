@@ -17,8 +17,10 @@ import { capital } from "~/app/features/words/count";
 import { entryWords, readWords } from "~/app/features/words/entry";
 import { feltWords } from "~/app/features/words/feel";
 import { placeOf, stageUnit } from "~/app/features/words/quantity";
+import type { Reader } from "~/app/features/words/reader";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day, recordedLater } from "~/app/features/words/times";
+import { ReaderContext, useWords } from "~/app/features/words/use-words";
 import { feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Job } from "~/data/queries/jobs";
@@ -75,7 +77,6 @@ export type PaperOfJob = {
   job: Job;
   stages: Stage[];
   entries: NamedEntry[];
-  timeZone: string;
   now: string;
   head: Head;
 };
@@ -84,34 +85,43 @@ export type PaperOfMachine = {
   machine: Machine;
   stages: Stage[];
   entries: NamedEntry[];
-  timeZone: string;
   now: string;
   head: Head;
 };
 
 /** The record of a job on paper: as found, what was done, as left, every reading, who signed it and what stayed open. */
-export const recordAsPdf = (record: PaperOfJob): Promise<Buffer> => renderToBuffer(<JobDocument {...record} />);
+export const recordAsPdf = (reader: Reader, record: PaperOfJob): Promise<Buffer> =>
+  renderToBuffer(
+    (
+      <ReaderContext value={reader}>
+        <JobDocument {...record} />
+      </ReaderContext>
+    ) as ReactElement<never>,
+  );
 
 /** The newest part of a machine's logbook on paper. */
-export const logbookAsPdf = (record: PaperOfMachine): Promise<Buffer> =>
+export const logbookAsPdf = (reader: Reader, record: PaperOfMachine): Promise<Buffer> =>
   renderToBuffer(
-    <Paper
-      title={`${record.machine.name}, ${record.machine.tag}`}
-      printed={`Printed ${day(record.now, record.timeZone)}, ${headWords(record.head)}`}
-      more={Array.from({ length: Math.max(0, Math.ceil(record.entries.length / sheetOf) - 1) }, (_, i) => (
-        <Entries
-          key={i}
-          entries={record.entries.slice((i + 1) * sheetOf, (i + 2) * sheetOf)}
-          stages={record.stages}
-          timeZone={record.timeZone}
-        />
-      ))}
-    >
-      <Text style={look.mid}>
-        Logbook, the newest {record.entries.length} entries. The whole, with its hashes, is in the JSON record.
-      </Text>
-      <Entries entries={record.entries.slice(0, sheetOf)} stages={record.stages} timeZone={record.timeZone} />
-    </Paper>,
+    (
+      <ReaderContext value={reader}>
+        <Paper
+          title={`${record.machine.name}, ${record.machine.tag}`}
+          printed={`Printed ${day(reader, record.now)}, ${headWords(record.head)}`}
+          more={Array.from({ length: Math.max(0, Math.ceil(record.entries.length / sheetOf) - 1) }, (_, i) => (
+            <Entries
+              key={i}
+              entries={record.entries.slice((i + 1) * sheetOf, (i + 2) * sheetOf)}
+              stages={record.stages}
+            />
+          ))}
+        >
+          <Text style={look.mid}>
+            Logbook, the newest {record.entries.length} entries. The whole, with its hashes, is in the JSON record.
+          </Text>
+          <Entries entries={record.entries.slice(0, sheetOf)} stages={record.stages} />
+        </Paper>
+      </ReaderContext>
+    ) as ReactElement<never>,
   );
 
 /** The renderer misplaces rows that flow over some dozens of pages; so many flow over two or three. */
@@ -147,13 +157,14 @@ function Paper({
   ) as ReactElement<never>;
 }
 
-function JobDocument({ machine, job, stages, entries, timeZone, now, head }: PaperOfJob) {
+function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
+  const reader = useWords();
   const signatures = entries.filter(isKind("signature"));
   const signature = signatures[0];
   return (
-    <Paper title={`${machine.name}, ${machine.tag}`} printed={`Printed ${day(now, timeZone)}, ${headWords(head)}`}>
+    <Paper title={`${machine.name}, ${machine.tag}`} printed={`Printed ${day(reader, now)}, ${headWords(head)}`}>
       <Text style={look.mid}>
-        {day(job.openedAt, timeZone)}. {job.reason}
+        {day(reader, job.openedAt)}. {job.reason}
       </Text>
       {stages.map((stage) => (
         <StagePart key={stage.id} stage={stage} entries={entries} />
@@ -161,7 +172,7 @@ function JobDocument({ machine, job, stages, entries, timeZone, now, head }: Pap
       <Text style={look.stage}>{signature ? "Signed" : "Not signed yet"}</Text>
       {signature && (
         <Text>
-          {signature.madeByName}, {day(signature.madeAt, timeZone)} {clock(signature.madeAt, timeZone)}.{" "}
+          {signature.madeByName}, {day(reader, signature.madeAt)} {clock(reader, signature.madeAt)}.{" "}
           {signature.body.comment}
         </Text>
       )}
@@ -171,25 +182,26 @@ function JobDocument({ machine, job, stages, entries, timeZone, now, head }: Pap
           {item.body.provisional.length === 0
             ? "nothing left provisional"
             : item.body.provisional.map((code) => provisionalWords[code].toLowerCase()).join("; ")}
-          . {item.body.nextDate ? `Next on ${dateWords(item.body.nextDate)}.` : ""}
+          . {item.body.nextDate ? `Next on ${dateWords(reader, item.body.nextDate)}.` : ""}
         </Text>
       ))}
       <Text style={look.stage}>Entries</Text>
-      <Entries entries={entries} stages={stages} timeZone={timeZone} />
+      <Entries entries={entries} stages={stages} />
     </Paper>
   );
 }
 
 function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEntry[] }) {
+  const reader = useWords();
   const record = jobRecord(entries, stage);
   const found = record.asFound?.body.result ?? null;
   const left = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const { limits } = stage;
-  const spoken = stageUnit(stage.geometry.element);
+  const spoken = stageUnit(reader, stage.geometry.element);
   return (
     <View>
       <Text style={look.stage}>
-        {stage.name}, {elementWords(stage.geometry.element)}
+        {stage.name}, {elementWords(reader, stage.geometry.element)}
       </Text>
       <Text style={look.mid}>
         Limits {spoken.range(limits.lo, limits.hi)} {spoken.unit} of {spoken.name}. {limits.source}, revision{" "}
@@ -209,7 +221,7 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEn
       />
       <Text style={look.head}>Done</Text>
       {record.moves.map((move) => {
-        const { title, detail } = entryWords(move, stage);
+        const { title, detail } = entryWords(reader, move, stage);
         return (
           <Text key={move.id}>
             {title}. {detail}
@@ -251,6 +263,7 @@ function RoundPart({
   stage: Stage;
   missing: string;
 }) {
+  const reader = useWords();
   if (!result)
     return (
       <Text>
@@ -259,14 +272,14 @@ function RoundPart({
       </Text>
     );
   const { lo, hi } = stage.limits;
-  const spoken = stageUnit(stage.geometry.element);
+  const spoken = stageUnit(reader, stage.geometry.element);
   const span = { min: result.min, max: result.max };
   const { at } = gaugeScale(lo, hi, [span], 220);
   const state = verdictState[result.verdict];
   return (
     <View wrap={false}>
       <Text style={look.head}>
-        {title}: {readWords(result)}, {stateWord[state]}
+        {title}: {readWords(reader, result)}, {stateWord[state]}
       </Text>
       <Text style={look.mid}>
         {result.count} readings, tightest at {placeOf(stage.geometry.element, result.tightTooth ?? 1)}, ±
@@ -288,28 +301,21 @@ function RoundPart({
   );
 }
 
-function Entries({
-  entries,
-  stages,
-  timeZone,
-}: {
-  entries: readonly NamedEntry[];
-  stages: readonly Stage[];
-  timeZone: string;
-}) {
+function Entries({ entries, stages }: { entries: readonly NamedEntry[]; stages: readonly Stage[] }) {
+  const reader = useWords();
   return (
     <>
       {entries.map((entry) => {
         const stage = stages.find((item) => item.id === entry.stageId);
-        const { title, detail } = entryWords(entry, stage);
+        const { title, detail } = entryWords(reader, entry, stage);
         return (
           <View key={entry.id} wrap={false}>
             <View style={look.rule} />
             <View style={look.row}>
               <Text style={{ width: 36 }}>{entry.seq}</Text>
               <Text style={{ width: 110, color: mid }}>
-                {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
-                {recordedLater(entry, timeZone)}
+                {day(reader, entry.madeAt)} {clock(reader, entry.madeAt)}
+                {recordedLater(reader, entry)}
               </Text>
               <View style={{ flex: 1 }}>
                 <Text>

@@ -1,18 +1,12 @@
+import { useWords } from "~/app/features/words/use-words";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import { entryWords } from "../words/entry";
 import { clock, day, recordedLater } from "../words/times";
 
 /** Entries in their order with every reading as it was typed, for paper. */
-export function PrintedEntries({
-  entries,
-  stages,
-  timeZone,
-}: {
-  entries: readonly NamedEntry[];
-  stages: readonly Stage[];
-  timeZone: string;
-}) {
+export function PrintedEntries({ entries, stages }: { entries: readonly NamedEntry[]; stages: readonly Stage[] }) {
+  const reader = useWords();
   return (
     <table className="w-full text-left">
       <caption className="text-xl font-bold text-left border-b-2 border-ink">Entries</caption>
@@ -27,13 +21,13 @@ export function PrintedEntries({
       <tbody>
         {entries.map((entry) => {
           const stage = stages.find((item) => item.id === entry.stageId);
-          const { title, detail } = entryWords(entry, stage);
+          const { title, detail } = entryWords(reader, entry, stage);
           return (
             <tr key={entry.id} className="border-b border-rule align-top break-inside-avoid">
               <td className="figure pr-3 py-1">{entry.seq}</td>
               <td className="pr-3 py-1 text-mid">
-                {day(entry.madeAt, timeZone)} {clock(entry.madeAt, timeZone)}
-                {recordedLater(entry, timeZone)}
+                {day(reader, entry.madeAt)} {clock(reader, entry.madeAt)}
+                {recordedLater(reader, entry)}
               </td>
               <td className="pr-3 py-1">
                 {stage && stages.length > 1 && `${stage.name}: `}

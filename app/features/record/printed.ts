@@ -1,5 +1,4 @@
-import type { Reader } from "../words/figure";
-import { writeFor } from "../words/figure";
+import type { Reader } from "../words/reader";
 import type { PaperOfJob, PaperOfMachine } from "./paper";
 
 /** What is to be printed, and for whom figures are written. */
@@ -11,6 +10,8 @@ export type Printed = { reader: Reader } & (
 /** The PDF of a job's record, or of the newest part of a machine's logbook. */
 export async function printed(asked: Printed): Promise<Uint8Array> {
   const { logbookAsPdf, recordAsPdf } = await import("./paper");
-  writeFor(asked.reader);
-  return new Uint8Array(asked.of === "job" ? await recordAsPdf(asked.record) : await logbookAsPdf(asked.record));
+  const { reader } = asked;
+  return new Uint8Array(
+    asked.of === "job" ? await recordAsPdf(reader, asked.record) : await logbookAsPdf(reader, asked.record),
+  );
 }

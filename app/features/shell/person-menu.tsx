@@ -1,6 +1,7 @@
 import { UserRound } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useFetcher, useRouteLoaderData } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import type { loader as rootLoader } from "~/app/root";
 import type { Refusal } from "~/core/quantity";
 import { Button, buttonClass } from "~/ui/button";
@@ -59,6 +60,7 @@ type Others = { people: { id: string; name: string }[] };
 
 /** Somebody else takes over the tablet by their PIN; the page stays where it is. */
 function HandOver({ present, done }: { present: string; done: () => void }) {
+  const reader = useWords();
   const known = useFetcher<Others>();
   const sent = useFetcher<{ refusal?: Refusal; personId?: string }>();
   const [chosen, setChosen] = useState("");
@@ -113,7 +115,7 @@ function HandOver({ present, done }: { present: string; done: () => void }) {
             autoFocus
             value={pin}
             onChange={(event) => setPin(event.target.value)}
-            error={refusal && refusalWords(refusal)}
+            error={refusal && refusalWords(reader, refusal)}
           />
           <Button kind="solid" large type="submit" className="mt-7" disabled={sent.state !== "idle" || pin === ""}>
             Take over

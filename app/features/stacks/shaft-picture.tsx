@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { ShaftAnswer } from "~/core/stacks";
 
 const [width, left, axis] = [680, 20, 92] as const;
@@ -13,6 +14,7 @@ export function ShaftPicture({
   items: readonly { id: string; widthMm: number; planeMm?: number | undefined; planeAtMm?: number | undefined }[];
   answer: ShaftAnswer;
 }) {
+  const reader = useWords();
   const scale = (width - 2 * left) / lengthMm;
   const x = (mm: number) => left + mm * scale;
   let at = 0;
@@ -35,7 +37,7 @@ export function ShaftPicture({
       viewBox={`0 0 ${width} 190`}
       className="w-full bg-panel"
       role="img"
-      aria-label={`${items.length} parts on a shaft of ${formatNumber(lengthMm, 2)} mm, to scale along it`}
+      aria-label={`${items.length} parts on a shaft of ${formatNumber(reader, lengthMm, 2)} mm, to scale along it`}
     >
       <rect
         x={left}
@@ -78,7 +80,7 @@ export function ShaftPicture({
       ))}
       <path d={`M20 ${axis}H${width - 20}`} className="stroke-mid" strokeDasharray="10 3 2 3" strokeWidth="1" />
       <text x={width - left} y="180" textAnchor="end" fontSize="15" className="fill-mid figure">
-        {formatNumber(answer.endFloatMm, 3)} mm end float
+        {formatNumber(reader, answer.endFloatMm, 3)} mm end float
       </text>
     </svg>
   );

@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import { layStack } from "~/core/stacks";
 import { lengthWords, spoken } from "../words/spoken";
 
@@ -14,6 +15,7 @@ export function StackPicture({
   shims: readonly { thicknessMm: number; count: number }[];
   name?: string;
 }) {
+  const reader = useWords();
   const laid = layStack(shims);
   const totalMm = laid.reduce((sum, thickness) => sum + thickness, 0);
   const gapMm = gap ?? totalMm;
@@ -24,7 +26,7 @@ export function StackPicture({
     at -= thicknessMm * scale;
     return { index, thicknessMm, y: at, height: thicknessMm * scale };
   });
-  const { figure } = spoken("mm", 3);
+  const { figure } = spoken(reader, "mm", 3);
   const ceiling = floor - gapMm * scale;
   const open = gapMm - totalMm > 0.0005 ? [(ceiling + at) / 2] : [];
   const texts = [
@@ -38,7 +40,7 @@ export function StackPicture({
       viewBox={`0 0 ${width} ${high + 2 * top}`}
       className="w-full max-w-md bg-panel"
       role="img"
-      aria-label={`${name}, ${laid.length} ${laid.length === 1 ? "piece" : "pieces"}${gap === undefined ? ` of ${lengthWords(totalMm, 3)} in all` : ` in a gap of ${lengthWords(gapMm, 3)}`}, to scale`}
+      aria-label={`${name}, ${laid.length} ${laid.length === 1 ? "piece" : "pieces"}${gap === undefined ? ` of ${lengthWords(reader, totalMm, 3)} in all` : ` in a gap of ${lengthWords(reader, gapMm, 3)}`}, to scale`}
     >
       {[ceiling - 8, floor].map((y, i) => (
         <rect key={i} x={left - 10} y={y} width="190" height="8" className="fill-ink" />

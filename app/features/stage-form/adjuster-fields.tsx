@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
 import type { AdjusterMeans } from "~/data/queries/stages";
 import { Tick } from "~/ui/field";
@@ -222,6 +223,7 @@ function Meaning({
   plus: string;
   hand: "left" | "right";
 }) {
+  const reader = useWords();
   const amount = sampleAmount[law.type];
   const change = centreChange(law, amount);
   const way = change > 0 ? apart : change < 0 ? together : "does not move anything";
@@ -232,7 +234,7 @@ function Meaning({
         {amount} {unitWords[unitOf(law)]} <b>{plus}</b> {way}
         {change !== 0 && (
           <>
-            , by <span className="figure">{formatNumber(Math.abs(change), 3)}</span> mm
+            , by <span className="figure">{formatNumber(reader, Math.abs(change), 3)}</span> mm
           </>
         )}
         .

@@ -1,3 +1,4 @@
+import type { Reader } from "~/app/features/words/reader";
 import { type Adjuster, canMove } from "~/core/advice";
 import type { AdjusterMeans, StageAdjuster } from "~/data/queries/stages";
 import { numberText as n } from "../form/number-text";
@@ -152,19 +153,19 @@ export const meansOfLaw: Record<AdjusterType, AdjusterMeans> = {
   shims: "shims",
 };
 
-export function lawTexts(law: Adjuster | null): Texts {
+export function lawTexts(reader: Reader, law: Adjuster | null): Texts {
   if (!law) return {};
   return {
-    "adjuster.angle": law.type === "shims" ? "" : n(law.angleDeg),
-    "adjuster.lead": law.type === "screw" ? n(law.leadMm) : "",
+    "adjuster.angle": law.type === "shims" ? "" : n(reader, law.angleDeg),
+    "adjuster.lead": law.type === "screw" ? n(reader, law.leadMm) : "",
     "adjuster.oneWay": law.type === "screw" && law.oneWay ? "yes" : "",
     "adjuster.spring": law.type === "screw" && law.springReturn ? "yes" : "",
-    "adjuster.arm": law.type === "pivot" ? n(law.armMm) : "",
-    "adjuster.lever": law.type === "pivot" ? n(law.leverMm) : "",
-    "adjuster.throw": law.type === "eccentric" ? n(law.throwMm) : "",
-    "adjuster.perMm": law.type === "shims" ? n(Math.abs(law.perMm)) : "",
+    "adjuster.arm": law.type === "pivot" ? n(reader, law.armMm) : "",
+    "adjuster.lever": law.type === "pivot" ? n(reader, law.leverMm) : "",
+    "adjuster.throw": law.type === "eccentric" ? n(reader, law.throwMm) : "",
+    "adjuster.perMm": law.type === "shims" ? n(reader, Math.abs(law.perMm)) : "",
     "adjuster.sense": law.type === "shims" ? (law.perMm > 0 ? "opens" : "closes") : "",
-    "adjuster.back": n(law.travel && Math.abs(law.travel.min)),
-    "adjuster.on": n(law.travel?.max),
+    "adjuster.back": n(reader, law.travel && Math.abs(law.travel.min)),
+    "adjuster.on": n(reader, law.travel?.max),
   };
 }

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { judgedBy, limitWays, type MeasuredQuantity } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { TextField, useForm } from "../form/text-field";
@@ -10,6 +11,7 @@ import { SideLimitsFields } from "./side-limits-fields";
 
 /** Lower, aim, upper, and where they come from; filled in from the rules of the trade where no maker says. */
 export function LimitsFields() {
+  const reader = useWords();
   const { fields } = useForm();
   const element = readElement(fields.texts).value;
   const quantity = limitQuantityOf(fields.texts, element);
@@ -73,7 +75,7 @@ export function LimitsFields() {
                 then={null}
                 state="unknown"
                 unit={unit}
-                label={`Limits ${formatNumber(read.lo, 3)} to ${formatNumber(read.hi, 3)} ${unit}`}
+                label={`Limits ${formatNumber(reader, read.lo, 3)} to ${formatNumber(reader, read.hi, 3)} ${unit}`}
               />
             </div>
           )}

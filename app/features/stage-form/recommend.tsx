@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { parseNumber, parseQuantity } from "~/core/quantity";
 import { type AskedFor, judgedBy, judgedUnit, recommendKind, type StageElement } from "~/core/stages";
 import { Button } from "~/ui/button";
@@ -8,6 +9,7 @@ import { ruleWords } from "./rule-words";
 
 /** What has to be known for the rule is asked here. */
 function RecommendKind({ element }: { element: StageElement | null }) {
+  const reader = useWords();
   const { fields } = useForm();
   if (!element) return <p className="text-mid">With the geometry filled in, limits can be recommended here.</p>;
   const number = (name: string) => {
@@ -29,20 +31,20 @@ function RecommendKind({ element }: { element: StageElement | null }) {
       {found ? (
         <>
           <p className="text-lg">
-            Recommended: <b className="figure">{formatNumber(found.lo, digits)}</b> to{" "}
-            <b className="figure">{formatNumber(found.hi, digits)}</b> {unit}.
+            Recommended: <b className="figure">{formatNumber(reader, found.lo, digits)}</b> to{" "}
+            <b className="figure">{formatNumber(reader, found.hi, digits)}</b> {unit}.
           </p>
-          <p className="text-mid">{ruleWords(found)}</p>
+          <p className="text-mid">{ruleWords(reader, found)}</p>
           <div>
             <Button
               onClick={() =>
                 fields.setAll({
-                  lo: formatNumber(found.lo, digits),
-                  hi: formatNumber(found.hi, digits),
+                  lo: formatNumber(reader, found.lo, digits),
+                  hi: formatNumber(reader, found.hi, digits),
                   aim: "",
                   "limits.quantity": filledAs[judgedBy(element)] ?? "",
                   sourceKind: "recommended",
-                  source: ruleWords(found),
+                  source: ruleWords(reader, found),
                 })
               }
             >

@@ -1,10 +1,11 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import type { Recommended } from "~/core/stages";
 
 /** A recommended window's formula with its numbers, and where it comes from. */
-export function ruleWords({ rule, facts }: Recommended): string {
+export function ruleWords(reader: Reader, { rule, facts }: Recommended): string {
   const f = (name: string, digits = 2) =>
-    formatNumber(facts[name] ?? 0, digits)
+    formatNumber(reader, facts[name] ?? 0, digits)
       .replace(/(\.\d*?)0+$/, "$1")
       .replace(/\.$/, "");
   switch (rule) {

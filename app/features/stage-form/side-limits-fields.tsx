@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { recommendSide, type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { TextField, useForm } from "../form/text-field";
@@ -24,6 +25,7 @@ export function SideLimitsFields({ element }: { element: StageElement }) {
 }
 
 function SideRow({ element, quantity }: { element: StageElement; quantity: SideQuantity }) {
+  const reader = useWords();
   const { fields } = useForm();
   const name = (part: string) => `side.${quantity}.${part}`;
   const { unit, digits } = sideUnit[quantity];
@@ -37,17 +39,18 @@ function SideRow({ element, quantity }: { element: StageElement; quantity: SideQ
       {found && (
         <p className="col-span-full flex flex-wrap gap-3 items-center">
           <span>
-            Recommended {found.lo > 0 ? `${formatNumber(found.lo, digits)} to ` : "up to "}
-            {formatNumber(found.hi, digits)} {unit}. <span className="text-mid">{ruleWords(found)}</span>
+            Recommended {found.lo > 0 ? `${formatNumber(reader, found.lo, digits)} to ` : "up to "}
+            {formatNumber(reader, found.hi, digits)} {unit}.{" "}
+            <span className="text-mid">{ruleWords(reader, found)}</span>
           </span>
           <Button
             kind="quiet"
             onClick={() =>
               fields.setAll({
-                [name("lo")]: found.lo > 0 ? formatNumber(found.lo, digits) : "",
-                [name("hi")]: formatNumber(found.hi, digits),
+                [name("lo")]: found.lo > 0 ? formatNumber(reader, found.lo, digits) : "",
+                [name("hi")]: formatNumber(reader, found.hi, digits),
                 [name("kind")]: "recommended",
-                [name("source")]: ruleWords(found),
+                [name("source")]: ruleWords(reader, found),
               })
             }
           >

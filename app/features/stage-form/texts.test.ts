@@ -1,10 +1,13 @@
 import { describe, expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import type { Texts } from "../form/text-reader";
 import { readPitch } from "../form/text-reader";
 import { readAdjuster } from "./adjuster-texts";
 import { readClampPoints } from "./clamp-texts";
 import { readLimits } from "./limits-texts";
 import { readGeometry, textsOf } from "./texts";
+
+const reader = readerOf();
 
 const stage: Texts = {
   z1: "18",
@@ -86,7 +89,7 @@ test("a stage put back into its fields reads as the same stage", () => {
   const [geometry, adjuster, limits] = [readGeometry(stage).value, readAdjuster(stage).value, readLimits(stage).value];
   if (!geometry || !adjuster || !limits) throw new Error("the stage was not read");
   const revision = { id: "r", revision: 1 };
-  const texts = textsOf({
+  const texts = textsOf(reader, {
     name: "Drive",
     geometry: { ...revision, ...geometry },
     adjuster: { ...revision, ...adjuster },

@@ -1,3 +1,4 @@
+import type { Reader } from "~/app/features/words/reader";
 import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/data/queries/stages";
 import { numberText as n } from "../form/number-text";
 import { type Read, TextReader, type Texts } from "../form/text-reader";
@@ -26,52 +27,57 @@ export function readGeometry(texts: Texts): Read<GeometryInput> {
 }
 
 /** The fields of a stage that is there already. */
-export function textsOf(stage: {
-  name: string;
-  geometry: Geometry;
-  adjuster: StageAdjuster;
-  limits: StageLimits;
-  sideLimits: readonly SideLimits[];
-}): Texts {
+export function textsOf(
+  reader: Reader,
+  stage: {
+    name: string;
+    geometry: Geometry;
+    adjuster: StageAdjuster;
+    limits: StageLimits;
+    sideLimits: readonly SideLimits[];
+  },
+): Texts {
   const { element, clamps, arcDeg, turnedBy } = stage.geometry;
   const { adjuster: law, ...adjuster } = stage.adjuster;
   const { given, ...limits } = stage.limits;
   return {
     name: stage.name,
-    ...textsOfElement(element),
+    ...textsOfElement(reader, element),
     turnedBy,
     arc: arcDeg ? "yes" : "",
-    "arc.from": n(arcDeg?.[0]),
-    "arc.to": n(arcDeg?.[1]),
+    "arc.from": n(reader, arcDeg?.[0]),
+    "arc.to": n(reader, arcDeg?.[1]),
     "clamps.way": "points",
-    "clamps.points": clamps.points.map(({ x, y }) => `${n(x)} ${n(-y + 0)}`).join("\n"),
+    "clamps.points": clamps.points.map(({ x, y }) => `${n(reader, x)} ${n(reader, -y + 0)}`).join("\n"),
     "clamps.size": clamps.size,
-    "clamps.torque": n(clamps.torqueNm),
+    "clamps.torque": n(reader, clamps.torqueNm),
     "clamps.passes": String(clamps.passes),
     "clamps.compound": clamps.compound ? "yes" : "",
     "clamps.threads": clamps.threads ?? "",
-    ...lawTexts(law),
+    ...lawTexts(reader, law),
     "adjuster.means": adjuster.means ?? (law ? meansOfLaw[law.type] : "none"),
     "adjuster.name": adjuster.name,
-    "adjuster.step": n(adjuster.step),
+    "adjuster.step": n(reader, adjuster.step),
     "adjuster.plus": adjuster.positiveWord,
     "adjuster.minus": adjuster.negativeWord,
     "adjuster.hand": adjuster.hand ?? "",
     "adjuster.scale": adjuster.hasScale ? "" : "no",
     "adjuster.from": adjuster.seenFrom,
     "adjuster.also": adjuster.alsoMoves.map(({ stageId }) => stageId).join(" "),
-    ...Object.fromEntries(adjuster.alsoMoves.map(({ stageId, perMm }) => [`adjuster.also.${stageId}`, n(perMm)])),
+    ...Object.fromEntries(
+      adjuster.alsoMoves.map(({ stageId, perMm }) => [`adjuster.also.${stageId}`, n(reader, perMm)]),
+    ),
     "limits.quantity": given.quantity,
-    "limits.held": n(given.held),
-    lo: n(given.lo),
-    aim: n(given.aim),
-    hi: n(given.hi),
+    "limits.held": n(reader, given.held),
+    lo: n(reader, given.lo),
+    aim: n(reader, given.aim),
+    hi: n(reader, given.hi),
     sourceKind: limits.sourceKind,
     source: limits.source,
     ...Object.fromEntries(
       stage.sideLimits.flatMap(({ quantity, lo, hi, sourceKind, source }) => [
-        [`side.${quantity}.lo`, n(lo)],
-        [`side.${quantity}.hi`, n(hi)],
+        [`side.${quantity}.lo`, n(reader, lo)],
+        [`side.${quantity}.hi`, n(reader, hi)],
         [`side.${quantity}.kind`, sourceKind],
         [`side.${quantity}.source`, source],
       ]),

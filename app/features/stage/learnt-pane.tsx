@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { nothingToAdjust, sensitivityWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
 import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
@@ -26,9 +27,10 @@ export function LearntPane({
   learnt: LearntResponse | null;
   mayEdit: boolean;
 }) {
+  const reader = useWords();
   const { adjuster } = stage;
   const { element } = stage.geometry;
-  const spoken = stageUnit(element);
+  const spoken = stageUnit(reader, element);
   const { lo, aim, hi } = stage.limits;
   const middle = aim ?? (lo + hi) / 2;
   const sensitivity = sensitivityOf(element, middle, middle);
@@ -55,7 +57,7 @@ export function LearntPane({
         {mayEdit && <Link to={`/stages/${stage.id}/adjuster`}>Revise the adjuster</Link>}
       </div>
       <p className="text-lg">
-        <span className="figure">{responseWords(stage, learnt)}</span>.
+        <span className="figure">{responseWords(reader, stage, learnt)}</span>.
       </p>
       <p className="text-mid">
         + is {adjuster.positiveWord}, − is {adjuster.negativeWord}
@@ -68,8 +70,9 @@ export function LearntPane({
       )}
       <Fold summary="Why">
         <p>
-          The law of the adjuster and {sensitivity === null ? "the geometry" : sensitivityWords(element, sensitivity)}{" "}
-          say what a unit should do, taken as good to one part in{" "}
+          The law of the adjuster and{" "}
+          {sensitivity === null ? "the geometry" : sensitivityWords(reader, element, sensitivity)} say what a unit
+          should do, taken as good to one part in{" "}
           {stiffnessGuessed(element) ? "two" : priorWidth(element) < 0.2 ? "seven" : "three"} (1 sd, common practice);
           each move between two rounds pulls that towards what it really did, by regression through the origin with the
           reading's uncertainty.
@@ -77,7 +80,7 @@ export function LearntPane({
         <ul>
           {[...learnt.evidence].reverse().map((move, i) => (
             <li key={i} className="border-t border-rule py-1">
-              {amountWords(move.amount, unit, adjuster.step, adjuster.means)}{" "}
+              {amountWords(reader, move.amount, unit, adjuster.step, adjuster.means)}{" "}
               {move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}:{" "}
               <span className="figure">
                 {move.change > 0 ? "+" : ""}

@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { type MeasuredQuantity, measuredUnit, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision, Stage } from "~/data/queries/stages";
 import { limitWords } from "../job/read/side-pane";
@@ -13,17 +14,16 @@ const givenUnit = (quantity: MeasuredQuantity): string =>
 export function LimitsHistory({
   stage,
   revisions,
-  timeZone,
   mayEdit,
 }: {
   stage: Stage;
   revisions: readonly LimitsRevision[];
-  timeZone: string;
   mayEdit: boolean;
 }) {
-  const unit = stageUnit(stage.geometry.element);
+  const reader = useWords();
+  const unit = stageUnit(reader, stage.geometry.element);
   const f = (value: number) =>
-    formatNumber(value, 3)
+    formatNumber(reader, value, 3)
       .replace(/(\.\d*?)0+$/, "$1")
       .replace(/\.$/, "");
   return (
@@ -44,7 +44,7 @@ export function LimitsHistory({
             {limits.given.aim === null ? "the middle" : <span className="figure">{f(limits.given.aim)}</span>}.{" "}
             {limits.source} <span className="text-mid">({limits.sourceKind})</span>
             <span className="block text-mid">
-              Revision {limits.revision}, from {day(limits.effectiveFrom, timeZone)}, {limits.madeByName}
+              Revision {limits.revision}, from {day(reader, limits.effectiveFrom)}, {limits.madeByName}
             </span>
           </li>
         ))}
@@ -59,7 +59,7 @@ export function LimitsHistory({
         <ul aria-label="Limits of what is read beside it" className="border-t border-rule">
           {stage.sideLimits.map((side) => (
             <li key={side.id} className="py-1.5">
-              {sideWords[side.quantity]}: {limitWords(side.lo, side.hi, sideIn(side.quantity))}. {side.source}{" "}
+              {sideWords[side.quantity]}: {limitWords(side.lo, side.hi, sideIn(reader, side.quantity))}. {side.source}{" "}
               <span className="text-mid">({side.sourceKind})</span>
             </li>
           ))}

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -8,6 +9,7 @@ import { refusalWords } from "../words/refusal";
 
 /** When the stage is to be looked at next, and what for. */
 export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: string }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const [seen, setSeen] = useState(fetcher.data);
@@ -31,7 +33,7 @@ export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: s
       </fetcher.Form>
       {fetcher.data?.refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(fetcher.data.refusal)}
+          {refusalWords(reader, fetcher.data.refusal)}
         </p>
       )}
     </section>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -9,6 +10,7 @@ import { refusalWords } from "../words/refusal";
 
 /** Another name, or the end of the stage: its logbook stays. */
 export function RetireStage({ stageId }: { stageId: string }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   return (
@@ -25,7 +27,7 @@ export function RetireStage({ stageId }: { stageId: string }) {
           label="Why is it taken out?"
           name="text"
           className="grow"
-          error={fetcher.data?.refusal ? refusalWords(fetcher.data.refusal) : undefined}
+          error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
         />
         <Button type="submit" large disabled={fetcher.state !== "idle"}>
           Take the stage out

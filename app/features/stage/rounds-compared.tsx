@@ -1,5 +1,6 @@
 import { useMemo, useRef } from "react";
 import { useNavigation, useSearchParams } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import type { EntryOf } from "~/core/logbook";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
@@ -27,6 +28,7 @@ export function RoundsCompared({
   /** That the second was read with. */
   instrument: Instrument | null;
 }) {
+  const reader = useWords();
   const [search, setSearch] = useSearchParams();
   // What was chosen shows at once, while its readings are on the way.
   const coming = new URLSearchParams(useNavigation().location?.search);
@@ -83,10 +85,10 @@ export function RoundsCompared({
       </div>
       {thin && (
         <p className="mt-2 text-lg">
-          From {judgedIn(thin.body.result.quantity).range(thin.body.result.min, thin.body.result.max)} to{" "}
-          {readWords(full.body.result)}: the mean moved by{" "}
+          From {judgedIn(reader, thin.body.result.quantity).range(thin.body.result.min, thin.body.result.max)} to{" "}
+          {readWords(reader, full.body.result)}: the mean moved by{" "}
           <span className="figure font-semibold">
-            {judgedIn(full.body.result.quantity).said(full.body.result.mean - thin.body.result.mean, 1)}
+            {judgedIn(reader, full.body.result.quantity).said(full.body.result.mean - thin.body.result.mean, 1)}
           </span>
           .
         </p>

@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
@@ -10,31 +11,24 @@ import { placeOf, stageUnit } from "../words/quantity";
 import { day } from "../words/times";
 
 /** How the stage stands now, and why that is said. */
-export function StandingWhy({
-  stage,
-  standing,
-  timeZone,
-}: {
-  stage: Stage;
-  standing: StageStanding | null;
-  timeZone: string;
-}) {
+export function StandingWhy({ stage, standing }: { stage: Stage; standing: StageStanding | null }) {
+  const reader = useWords();
   const result = standing?.result ?? null;
   const { lo, aim, hi, source, revision } = stage.limits;
-  const { unit, figure, per } = stageUnit(stage.geometry.element);
+  const { unit, figure, per } = stageUnit(reader, stage.geometry.element);
   const f = (value: number) => figure(value, 1);
   return (
     <section aria-labelledby="standing">
       <h2 id="standing" className="text-xl font-bold">
         {standing?.felt ? capital(feltWords(standing.felt)) : capital(stateWord[standing?.state ?? "unknown"])}
-        {standing?.readAt && <span className="font-normal text-mid">, read {day(standing.readAt, timeZone)}</span>}
+        {standing?.readAt && <span className="font-normal text-mid">, read {day(reader, standing.readAt)}</span>}
       </h2>
       {standing?.changedSince && (
         <p className="text-lg">Something was moved, clamped or replaced since; it has to be read again.</p>
       )}
       {result ? (
         <>
-          <p className="figure text-2xl font-semibold mt-1">{readWords(result)}</p>
+          <p className="figure text-2xl font-semibold mt-1">{readWords(reader, result)}</p>
           <BandGauge
             lo={lo}
             hi={hi}
@@ -45,7 +39,7 @@ export function StandingWhy({
             unit={unit}
             figure={figure}
             per={per}
-            label={`${readWords(result)}, limits ${figure(lo)} to ${figure(hi)}`}
+            label={`${readWords(reader, result)}, limits ${figure(lo)} to ${figure(hi)}`}
           />
           <Fold summary="Why">
             <p>

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { type StageElement, type Thrust, thrustsOf } from "~/core/stages";
 import { thrustWords } from "../kinds";
 
@@ -13,6 +14,7 @@ const wayWords: Record<Thrust["way"], string> = {
 
 /** Which way each member pushes along its shaft, by the way the first turns; nothing for what does not push. */
 export function ThrustPane({ element, forceN = null }: { element: StageElement; forceN?: number | null }) {
+  const reader = useWords();
   const thrusts = thrustsOf(element);
   const words = thrustWords(element);
   if (thrusts.length === 0 || !words) return null;
@@ -30,7 +32,7 @@ export function ThrustPane({ element, forceN = null }: { element: StageElement; 
             .filter((thrust) => thrust.turning === turning)
             .map(
               (thrust) =>
-                `${member(thrust.member)} ${wayWords[thrust.way]}, ${forceN === null ? `${formatNumber(100 * thrust.perTangential, 0)} % of the force on the teeth` : `${formatNumber(forceN * thrust.perTangential, 0)} N`}`,
+                `${member(thrust.member)} ${wayWords[thrust.way]}, ${forceN === null ? `${formatNumber(reader, 100 * thrust.perTangential, 0)} % of the force on the teeth` : `${formatNumber(reader, forceN * thrust.perTangential, 0)} N`}`,
             )
             .join("; ")}
           .

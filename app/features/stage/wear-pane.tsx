@@ -1,28 +1,31 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { Left, WearLeft } from "~/core/logbook";
 import { StateMark } from "~/ui/state-mark";
 import { day } from "../words/times";
 
 /** What is left, with its interval where there is one: "1400 days (900 to 2100)". */
-function leftWords({ at, earliest, latest, coverage }: Left, unit: string): string {
-  const between = `${formatNumber(earliest, 0)} to ${latest === null ? "perhaps never" : formatNumber(latest, 0)}`;
-  return `${formatNumber(at, 0)} ${unit}${coverage > 0 ? ` (${between})` : ""}`;
+function leftWords(reader: Reader, { at, earliest, latest, coverage }: Left, unit: string): string {
+  const between = `${formatNumber(reader, earliest, 0)} to ${latest === null ? "perhaps never" : formatNumber(reader, latest, 0)}`;
+  return `${formatNumber(reader, at, 0)} ${unit}${coverage > 0 ? ` (${between})` : ""}`;
 }
 
-const sureWords = (days: Left | null): string =>
+const sureWords = (reader: Reader, days: Left | null): string =>
   days === null
     ? ""
     : days.coverage > 0
-      ? `In brackets: where it lies ${formatNumber(100 * days.coverage, 0)} times in a hundred. `
+      ? `In brackets: where it lies ${formatNumber(reader, 100 * days.coverage, 0)} times in a hundred. `
       : "Below five looks nobody can say how surely. ";
 
 /** How worn the chain is, and how long it will do at the rate so far. */
-export function WearPane({ wear, usageUnit, timeZone }: { wear: WearLeft; usageUnit: string; timeZone: string }) {
+export function WearPane({ wear, usageUnit }: { wear: WearLeft; usageUnit: string }) {
+  const reader = useWords();
   const { elongationPercent, limitPercent, days, usage, looks, measuredAt } = wear;
   const beyond = elongationPercent >= limitPercent;
   const lasts = [
-    days === null ? "" : leftWords(days, "days"),
-    usage === null ? "" : leftWords(usage, usageUnit),
+    days === null ? "" : leftWords(reader, days, "days"),
+    usage === null ? "" : leftWords(reader, usage, usageUnit),
   ].filter(Boolean);
   return (
     <section aria-labelledby="wear">
@@ -30,8 +33,8 @@ export function WearPane({ wear, usageUnit, timeZone }: { wear: WearLeft; usageU
         Wear <StateMark state={beyond ? "outside" : "inside"} />
       </h2>
       <p className="text-lg">
-        <b className="figure">{formatNumber(elongationPercent, 2)} %</b> longer than new, measured{" "}
-        {day(measuredAt, timeZone)}; {formatNumber(limitPercent, 2)} % is the limit.
+        <b className="figure">{formatNumber(reader, elongationPercent, 2)} %</b> longer than new, measured{" "}
+        {day(reader, measuredAt)}; {formatNumber(reader, limitPercent, 2)} % is the limit.
       </p>
       <p className="text-lg">
         {beyond
@@ -43,7 +46,7 @@ export function WearPane({ wear, usageUnit, timeZone }: { wear: WearLeft; usageU
               : "It does not grow by what was measured so far."}
       </p>
       <p className="text-mid">
-        {sureWords(days)}A median line through {looks} looks (Theil–Sen). A new chain begins anew.
+        {sureWords(reader, days)}A median line through {looks} looks (Theil–Sen). A new chain begins anew.
       </p>
     </section>
   );

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import { everyShown, type Shown, shownIn } from "~/core/practice";
 import type { Instrument } from "~/data/queries/instruments";
 import { Button, buttonClass } from "~/ui/button";
@@ -73,6 +74,7 @@ const textsOf = (i: Instrument): Texts => ({
 
 /** An instrument with what its certificate says of it. Readings that stand in the logbooks keep the figures of their day. */
 export function InstrumentForm({ instrument }: { instrument: Instrument | null }) {
+  const reader = useWords();
   const draft = instrument ? `instrument ${instrument.id} ${instrument.revision}` : "instrument-new";
   const initial = instrument ? textsOf(instrument) : { dimension: "length", coverage: "2" };
   const { fields, refusal, busy, send } = useSavedForm(draft, initial);
@@ -144,7 +146,7 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
           </Link>
           {refusal && refusal.path.length === 0 && (
             <p role="alert" className="text-outside font-semibold text-lg">
-              {refusalWords(refusal)}
+              {refusalWords(reader, refusal)}
             </p>
           )}
         </div>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
 import type { StoreItem } from "~/data/queries/store";
 import { Button, buttonClass } from "~/ui/button";
@@ -54,6 +55,7 @@ const itemTexts = (item: StoreItem): Texts => ({
 
 /** Something that lies in a drawer: entered, changed, counted. What is typed stays on the tablet until it is saved. */
 export function ItemForm({ item, kind: first, back }: { item: StoreItem | null; kind: StoreKind; back: string }) {
+  const reader = useWords();
   const draft = item ? `item ${item.id}` : "item-new";
   const initial = item ? itemTexts(item) : { kind: first };
   const { fields, refusal, busy, send } = useSavedForm(draft, initial);
@@ -112,7 +114,7 @@ export function ItemForm({ item, kind: first, back }: { item: StoreItem | null; 
           </Link>
           {refusal && (
             <p role="alert" className="text-outside font-semibold text-lg">
-              {refusal.path.length === 0 ? refusalWords(refusal) : "Look at the marked field."}
+              {refusal.path.length === 0 ? refusalWords(reader, refusal) : "Look at the marked field."}
             </p>
           )}
         </div>

@@ -1,12 +1,13 @@
+import type { Reader } from "~/app/features/words/reader";
 import { kindsOfStock } from "~/core/stores";
 import type { StoreItem } from "~/data/queries/store";
 import { lengthWords } from "../words/spoken";
 
 /** Size and figures in a line: "0.100 mm, measured 0.102 mm, bore 20". */
-export function itemWords({ kind, nominalMm, measuredMm, figures }: StoreItem): string {
+export function itemWords(reader: Reader, { kind, nominalMm, measuredMm, figures }: StoreItem): string {
   const parts = [
-    nominalMm === null ? "" : lengthWords(nominalMm, 3),
-    measuredMm === null ? "" : `measured ${lengthWords(measuredMm, 3)}`,
+    nominalMm === null ? "" : lengthWords(reader, nominalMm, 3),
+    measuredMm === null ? "" : `measured ${lengthWords(reader, measuredMm, 3)}`,
     ...kindsOfStock[kind].figures.flatMap(({ key, label }) => {
       const value = figures[key];
       if (value === undefined || value === "") return [];

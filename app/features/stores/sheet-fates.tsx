@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import type { LineFate, SheetReport } from "~/operations/sheets";
 import { Button } from "~/ui/button";
 import { refusalWords } from "../words/refusal";
@@ -45,6 +46,7 @@ export function SheetFates({ report, onSave }: { report: SheetReport; onSave: ()
 }
 
 function FateRow({ line: { line, name, fate, refusal } }: { line: LineFate }) {
+  const reader = useWords();
   return (
     <tr className="border-b border-rule align-top">
       <td className="py-1 figure">{line}</td>
@@ -54,7 +56,7 @@ function FateRow({ line: { line, name, fate, refusal } }: { line: LineFate }) {
         {refusal && (
           <>
             {refusal.path[0] !== undefined && <b>{String(refusal.path[0])}: </b>}
-            {refusalWords(refusal)}
+            {refusalWords(reader, refusal)}
           </>
         )}
       </td>

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { StoreItem } from "~/data/queries/store";
 import { Button } from "~/ui/button";
@@ -10,6 +11,7 @@ type Answer = { refusal?: Refusal; count?: number };
 
 /** Takes one or puts one back by a touch, or as many as are typed. */
 export function TakeForm({ item }: { item: StoreItem }) {
+  const reader = useWords();
   const fetcher = useFetcher<Answer>();
   const [movement, setMovement] = useState(() => v7());
   const [many, setMany] = useState("1");
@@ -55,7 +57,7 @@ export function TakeForm({ item }: { item: StoreItem }) {
       </div>
       {answer?.refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(answer.refusal)}
+          {refusalWords(reader, answer.refusal)}
         </p>
       )}
     </div>

@@ -1,20 +1,14 @@
 import { useFetcher } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { KeptOption } from "~/data/queries/swap-options";
 import { Button } from "~/ui/button";
 import { lengthWords } from "../words/spoken";
 import { day } from "../words/times";
 
 /** Pairs that were kept beside the present one, side by side, each with its reason. */
-export function KeptOptions({
-  kept,
-  timeZone,
-  mayDrop,
-}: {
-  kept: readonly KeptOption[];
-  timeZone: string;
-  mayDrop: boolean;
-}) {
+export function KeptOptions({ kept, mayDrop }: { kept: readonly KeptOption[]; mayDrop: boolean }) {
+  const reader = useWords();
   const fetcher = useFetcher();
   if (kept.length === 0) return null;
   return (
@@ -31,16 +25,16 @@ export function KeptOptions({
             <dl className="grid grid-cols-[auto_1fr] gap-x-4 my-1">
               {(
                 [
-                  ["Ratio", formatNumber(option.ratio, 3)],
-                  ["Centres", lengthWords(option.centreDistanceMm, 2)],
-                  ["Backlash", lengthWords(option.backlashMm, 3)],
+                  ["Ratio", formatNumber(reader, option.ratio, 3)],
+                  ["Centres", lengthWords(reader, option.centreDistanceMm, 2)],
+                  ["Backlash", lengthWords(reader, option.backlashMm, 3)],
                   [
                     "Contact ratio",
                     option.usableContactRatio === undefined
-                      ? formatNumber(option.contactRatio, 2)
-                      : `${formatNumber(option.usableContactRatio, 2)} usable`,
+                      ? formatNumber(reader, option.contactRatio, 2)
+                      : `${formatNumber(reader, option.usableContactRatio, 2)} usable`,
                   ],
-                  ["Price", option.price === null ? "–" : formatNumber(option.price, 2)],
+                  ["Price", option.price === null ? "–" : formatNumber(reader, option.price, 2)],
                 ] as const
               ).map(([name, value]) => (
                 <div key={name} className="contents">
@@ -50,7 +44,7 @@ export function KeptOptions({
               ))}
             </dl>
             <p className="text-mid mb-1">
-              {madeByName}, {day(madeAt, timeZone)}
+              {madeByName}, {day(reader, madeAt)}
             </p>
             {mayDrop && (
               <Button

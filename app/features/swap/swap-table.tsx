@@ -2,6 +2,8 @@ import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { type SwapAnswer, type SwapBy, type SwapGear, type SwapOption, unwiseContact } from "~/core/gears";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
@@ -35,9 +37,10 @@ export function SwapTable({
   mayKeep: boolean;
   empty: string;
 }) {
+  const reader = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
-  const [coarse, fine, rough] = [2, 3, 0].map((digits) => spoken("mm", digits)) as [Spoken, Spoken, Spoken];
-  const torque = spoken("N·m", 1);
+  const [coarse, fine, rough] = [2, 3, 0].map((digits) => spoken(reader, "mm", digits)) as [Spoken, Spoken, Spoken];
+  const torque = spoken(reader, "N·m", 1);
   const { options } = answer;
   return (
     <div className="grid gap-4">
@@ -72,13 +75,15 @@ export function SwapTable({
                       {option.teeth.join(" : ")}
                       <span className="block text-base text-mid">{whatStays(option)}</span>
                     </td>
-                    <td className="figure py-2 pr-4">{formatNumber(option.ratio, 3)}</td>
+                    <td className="figure py-2 pr-4">{formatNumber(reader, option.ratio, 3)}</td>
                     <td className="figure py-2 pr-4">
                       {option.by === "present"
                         ? "–"
-                        : `${signed(option.speedPercent)} %, ${signed(option.torquePercent)} %`}
+                        : `${signed(reader, option.speedPercent)} %, ${signed(reader, option.torquePercent)} %`}
                     </td>
-                    {rpm !== null && <td className="figure py-2 pr-4">{formatNumber(rpm / option.ratio, 1)}</td>}
+                    {rpm !== null && (
+                      <td className="figure py-2 pr-4">{formatNumber(reader, rpm / option.ratio, 1)}</td>
+                    )}
                     {torqueNm !== null && (
                       <td className="figure py-2 pr-4">{torque.figure(torqueNm * option.ratio)}</td>
                     )}
@@ -89,7 +94,7 @@ export function SwapTable({
                         {option.by === "travel" &&
                           `, ${fine.figure(Math.abs(option.moveMm))} ${option.moveMm > 0 ? "apart" : "together"}`}
                         {option.by === "shift" &&
-                          `, x = ${option.profileShift.map((x) => formatNumber(x, 2)).join(" and ")}`}
+                          `, x = ${option.profileShift.map((x) => formatNumber(reader, x, 2)).join(" and ")}`}
                       </span>
                     </td>
                     <td className="figure py-2 pr-4">
@@ -97,12 +102,12 @@ export function SwapTable({
                       {!option.fits && <span className="block text-base text-outside font-semibold">does not fit</span>}
                     </td>
                     <td className="figure py-2 pr-4">
-                      {formatNumber(option.usableRatio, 2)}
+                      {formatNumber(reader, option.usableRatio, 2)}
                       <Contact {...option} />
                     </td>
                     <td className="figure py-2 pr-4">{option.envelopeMm.map((mm) => rough.figure(mm)).join(" × ")}</td>
                     <td className="figure py-2 pr-4">
-                      {option.price === null || option.by === "present" ? "–" : formatNumber(option.price, 2)}
+                      {option.price === null || option.by === "present" ? "–" : formatNumber(reader, option.price, 2)}
                     </td>
                     <td className="py-2 pr-4">
                       {[...new Set(option.gears.map((gear) => gear?.noise ?? ""))].filter(Boolean).join(", ") || "–"}
@@ -138,7 +143,7 @@ export function SwapTable({
   );
 }
 
-const signed = (percent: number) => `${percent > 0 ? "+" : ""}${formatNumber(percent, 1)}`;
+const signed = (reader: Reader, percent: number) => `${percent > 0 ? "+" : ""}${formatNumber(reader, percent, 1)}`;
 
 /** Which of the two stays, where one does. */
 function whatStays({ gears, by }: SwapOption): string {
@@ -149,11 +154,12 @@ function whatStays({ gears, by }: SwapOption): string {
 
 /** What is to be said of a contact ratio, and how much of it the tips would reach. */
 function Contact({ usableRatio, totalRatio }: SwapOption) {
+  const reader = useWords();
   const thin = unwiseContact(usableRatio);
   return (
     <>
       {totalRatio - usableRatio > 0.005 && (
-        <span className="block text-mid">of {formatNumber(totalRatio, 2)}, cut away</span>
+        <span className="block text-mid">of {formatNumber(reader, totalRatio, 2)}, cut away</span>
       )}
       {thin && (
         <span className="block text-base text-near font-semibold">
@@ -216,6 +222,7 @@ function NotTaken({
 const nameOf = (gear: SwapGear | null) => gear?.name ?? "the present one";
 
 function KeepForm({ option, done }: { option: SwapOption; done: () => void }) {
+  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: string }>();
   const [id] = useState(() => v7());
   const [reason, setReason] = useState("");
@@ -246,7 +253,7 @@ function KeepForm({ option, done }: { option: SwapOption; done: () => void }) {
         value={reason}
         autoComplete="off"
         onChange={(event) => setReason(event.target.value)}
-        error={fetcher.data?.refusal && refusalWords(fetcher.data.refusal)}
+        error={fetcher.data?.refusal && refusalWords(reader, fetcher.data.refusal)}
       />
       <Button kind="solid" type="submit" className="min-h-12" disabled={fetcher.state !== "idle"}>
         Keep it

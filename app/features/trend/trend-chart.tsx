@@ -9,6 +9,7 @@ import {
   YAxis,
 } from "recharts";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { daysToIso, type StageTrend } from "~/core/logbook";
 import { niceTicks } from "~/ui/band-gauge/layout";
 import type { Spoken } from "../words/spoken";
@@ -19,23 +20,24 @@ import { trendRows } from "./trend-lines";
 export function TrendChart({
   trend,
   limits,
-  timeZone,
   unit,
   spoken,
 }: {
   trend: StageTrend;
   limits: { lo: number; hi: number };
-  timeZone: string;
   unit: string;
   spoken: Spoken;
 }) {
+  const reader = useWords();
   const { rows, from, to } = trendRows(trend);
   const values = rows.flatMap(({ t: _, ...row }) => Object.values(row));
   const spread = limits.hi - limits.lo;
   const low = Math.max(Math.min(limits.lo, ...values), limits.lo - 1.5 * spread) - 0.12 * spread;
   const high = Math.min(Math.max(limits.hi, ...values), limits.hi + 1.5 * spread) + 0.12 * spread;
   const tick = (t: number) =>
-    trend.axis === "time" ? `${shortDay(daysToIso(t), timeZone)} ${daysToIso(t).slice(2, 4)}` : formatNumber(t, 0);
+    trend.axis === "time"
+      ? `${shortDay(reader, daysToIso(t))} ${daysToIso(t).slice(2, 4)}`
+      : formatNumber(reader, t, 0);
   const crossing = trend.drift && (trend.drift.limit === "lo" ? trend.tightest : trend.loosest).crossing;
   return (
     <div className="h-80 bg-panel pt-3 pr-3" aria-hidden="true" data-picture="trend">

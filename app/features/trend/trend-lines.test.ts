@@ -1,7 +1,10 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import type { StageTrend } from "~/core/logbook";
 import { trendRows } from "./trend-lines";
 import { trendNews } from "./trend-words";
+
+const reader = readerOf();
 
 const line = (slope: number, level: number, crossing: object | null = null) =>
   ({ slope, slopeInterval: [slope, slope], level, crossing }) as StageTrend["mean"];
@@ -44,12 +47,12 @@ const limits = { lo: 0.05, hi: 0.2 };
 test("without a drift it looks a third of the way ahead; the headline says what comes", () => {
   const none = trend({ drift: null, loosest: line(0, 0.15, null) });
   expect(trendRows(none).to).toBeCloseTo(266, 9);
-  expect(trendNews(none, "Europe/London", "hours", limits)).toBe("It does not drift out by what was read so far");
-  expect(trendNews(trend(), "Europe/London", "hours", limits)).toBe("It will be too loose about 1 January 2027");
+  expect(trendNews(reader, none, "hours", limits)).toBe("It does not drift out by what was read so far");
+  expect(trendNews(reader, trend(), "hours", limits)).toBe("It will be too loose about 1 January 2027");
   const byUsage = trend({
     axis: "usage",
     drift: { limit: "lo", at: "12400.2", earliest: "12000", latest: "13000", coverage: 0.98 },
   });
-  expect(trendNews(byUsage, "Europe/London", "hours", limits)).toMatch(/^It will be too tight about 12.?400 hours$/);
-  expect(trendNews(none, "Europe/London", "hours", { lo: 0.05, hi: 0.16 })).toBe("It lies outside its limits already");
+  expect(trendNews(reader, byUsage, "hours", limits)).toMatch(/^It will be too tight about 12.?400 hours$/);
+  expect(trendNews(reader, none, "hours", { lo: 0.05, hi: 0.16 })).toBe("It lies outside its limits already");
 });

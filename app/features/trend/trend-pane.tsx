@@ -1,6 +1,7 @@
 import { lazy, Suspense, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
 import { Fold } from "~/ui/fold";
 import { SavePicture } from "../export/save-picture";
@@ -18,7 +19,6 @@ export function TrendPane({
   roundsRead,
   limits,
   spoken,
-  timeZone,
   unit,
   now,
 }: {
@@ -27,10 +27,10 @@ export function TrendPane({
   roundsRead: number;
   limits: { lo: number; hi: number };
   spoken: StageUnit;
-  timeZone: string;
   unit: string;
   now: string;
 }) {
+  const reader = useWords();
   const picture = useRef<HTMLDivElement>(null);
   const other = axis === "time" ? "usage" : "time";
   const search = new URLSearchParams(useSearchParams()[0]);
@@ -39,7 +39,7 @@ export function TrendPane({
     <section aria-labelledby="trend" className="min-w-0">
       <div className="flex flex-wrap gap-x-6 gap-y-2 items-center justify-between mb-2">
         <h2 id="trend" className="text-xl font-bold">
-          {trend ? trendNews(trend, timeZone, unit, limits, spoken.quantity, now) : "The trend needs three rounds"}
+          {trend ? trendNews(reader, trend, unit, limits, spoken.quantity, now) : "The trend needs three rounds"}
         </h2>
         <span className="flex gap-3 items-center">
           <Link to={`?${search}`} replace preventScrollReset className="min-h-11 inline-flex items-center">
@@ -52,22 +52,22 @@ export function TrendPane({
         <>
           <div ref={picture}>
             <Suspense fallback={<div className="h-80 bg-panel" />}>
-              <TrendChart trend={trend} limits={limits} timeZone={timeZone} unit={unit} spoken={spoken} />
+              <TrendChart trend={trend} limits={limits} unit={unit} spoken={spoken} />
             </Suspense>
           </div>
           <p className="mt-2">
-            {trend.drift && `${intervalWords(trend, timeZone, unit)}. `}
+            {trend.drift && `${intervalWords(reader, trend, unit)}. `}
             Dots: least and greatest of each round, rings: mean. Upright dotted lines: something was moved or replaced.
             Dashed: where it leads.
           </p>
           <Fold className="mt-1" summary="Why, and the figures">
             <p className="mb-2">
-              Least {slopeWords(trend.tightest, axis, unit, spoken)}; greatest{" "}
-              {slopeWords(trend.loosest, axis, unit, spoken)}. The slope is the median of the slopes of all pairs of
-              rounds between two moves (Theil–Sen), its interval from their order (Sen 1968), how surely it lies there
-              counted out: three rounds are 66 in a hundred, four 91, five and more 95 at least; the line starts anew at
-              every move. It is forecast only where the whole interval has one sign. Rounds as found and checked count;
-              those read while setting do not.
+              Least {slopeWords(reader, trend.tightest, axis, unit, spoken)}; greatest{" "}
+              {slopeWords(reader, trend.loosest, axis, unit, spoken)}. The slope is the median of the slopes of all
+              pairs of rounds between two moves (Theil–Sen), its interval from their order (Sen 1968), how surely it
+              lies there counted out: three rounds are 66 in a hundred, four 91, five and more 95 at least; the line
+              starts anew at every move. It is forecast only where the whole interval has one sign. Rounds as found and
+              checked count; those read while setting do not.
             </p>
             <table className="w-full text-left">
               <thead>
@@ -82,7 +82,7 @@ export function TrendPane({
                 {[...trend.points].reverse().map((point) => (
                   <tr key={`${point.t} ${point.madeAt}`} className="border-b border-rule">
                     <td className="py-1">
-                      {axis === "time" ? day(daysToIso(point.t), timeZone) : formatNumber(point.t, 0)}
+                      {axis === "time" ? day(reader, daysToIso(point.t)) : formatNumber(reader, point.t, 0)}
                     </td>
                     <td className="figure">{spoken.figure(point.min, 1)}</td>
                     <td className="figure">{spoken.figure(point.mean, 1)}</td>

@@ -1,17 +1,18 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import type { StageTrend } from "~/core/logbook";
 import type { JudgedQuantity } from "~/core/stages";
 import { endWords } from "../words/ends";
 import type { Spoken } from "../words/spoken";
 import { day } from "../words/times";
 
-const dateless = (axis: StageTrend["axis"], at: string, timeZone: string, unit: string): string =>
-  axis === "time" ? day(at, timeZone) : `${formatNumber(Number(at), 0)} ${unit}`;
+const dateless = (reader: Reader, axis: StageTrend["axis"], at: string, unit: string): string =>
+  axis === "time" ? day(reader, at) : `${formatNumber(reader, Number(at), 0)} ${unit}`;
 
 /** What the trend says, in a sentence: when it leaves its limits, that it has left them, or that it does not seem to. */
 export function trendNews(
+  reader: Reader,
   trend: StageTrend,
-  timeZone: string,
   unit: string,
   limits: { lo: number; hi: number },
   quantity: JudgedQuantity = "backlash",
@@ -24,23 +25,30 @@ export function trendNews(
   // A day that has gone by is no forecast any more.
   if (axis === "time" && now !== undefined && drift.at <= now)
     return `By its trend it is ${endWords[quantity][drift.limit]} by now: read it`;
-  return `It will be ${endWords[quantity][drift.limit]} about ${dateless(axis, drift.at, timeZone, unit)}`;
+  return `It will be ${endWords[quantity][drift.limit]} about ${dateless(reader, axis, drift.at, unit)}`;
 }
 
 /** How surely something lies in its interval, never more than is so: 0.983 is 98 %. */
-const surely = (coverage: number): string => `${formatNumber(Math.floor(100 * coverage + 1e-9), 0)} %`;
+const surely = (reader: Reader, coverage: number): string =>
+  `${formatNumber(reader, Math.floor(100 * coverage + 1e-9), 0)} %`;
 
 /** The interval of the forecast. */
-export function intervalWords(trend: StageTrend, timeZone: string, unit: string): string {
+export function intervalWords(reader: Reader, trend: StageTrend, unit: string): string {
   const { drift, axis } = trend;
   if (!drift) return "";
-  const latest = drift.latest === null ? "never" : dateless(axis, drift.latest, timeZone, unit);
-  return `${surely(drift.coverage)} between ${dateless(axis, drift.earliest, timeZone, unit)} and ${latest}`;
+  const latest = drift.latest === null ? "never" : dateless(reader, axis, drift.latest, unit);
+  return `${surely(reader, drift.coverage)} between ${dateless(reader, axis, drift.earliest, unit)} and ${latest}`;
 }
 
 /** Slope of a line in words, with its interval: over a year, or over a thousand of the meter's units. */
-export function slopeWords(line: StageTrend["tightest"], axis: StageTrend["axis"], unit: string, of: Spoken): string {
+export function slopeWords(
+  reader: Reader,
+  line: StageTrend["tightest"],
+  axis: StageTrend["axis"],
+  unit: string,
+  of: Spoken,
+): string {
   const [per, words] = axis === "time" ? [365.25, "a year"] : [1000, `a thousand ${unit}`];
   const f = (value: number) => of.figure(value * per, 1);
-  return `${f(line.slope)} ${of.unit} ${words} (${surely(line.coverage)}: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
+  return `${f(line.slope)} ${of.unit} ${words} (${surely(reader, line.coverage)}: ${f(line.slopeInterval[0])} to ${f(line.slopeInterval[1])})`;
 }

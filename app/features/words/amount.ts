@@ -1,4 +1,5 @@
-import { formatNumber, readUnits } from "~/app/features/words/figure";
+import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import type { MoveUnit } from "~/core/advice";
 import { accept, type Dimension, decimalsFor, nearestFraction, parseQuantity, type Result } from "~/core/quantity";
 import type { AdjusterMeans } from "~/data/queries/stages";
@@ -12,14 +13,20 @@ const parts: Record<string, string> = {
 };
 
 /** A size of a move, without its direction: "one eighth of a turn", "1 3/16 turns", "0.14 mm", "14°". */
-export function amountWords(amount: number, unit: MoveUnit, step: number, means?: AdjusterMeans | null): string {
+export function amountWords(
+  reader: Reader,
+  amount: number,
+  unit: MoveUnit,
+  step: number,
+  means?: AdjusterMeans | null,
+): string {
   const size = Math.abs(amount);
-  const millimetres = lengthWords(size, decimalsFor(step));
+  const millimetres = lengthWords(reader, size, decimalsFor(step));
   switch (means) {
     case "roller-holes": {
       const holes = Math.round(size / step);
       // With another barrel on it, which counts by half of its diameter.
-      if (Math.abs(size - holes * step) > 1e-6) return `${lengthWords(size, 2)} by holes and barrel`;
+      if (Math.abs(size - holes * step) > 1e-6) return `${lengthWords(reader, size, 2)} by holes and barrel`;
       return holes === 1 ? "one hole" : `${holes} holes`;
     }
     case "roller-diameter":
@@ -27,13 +34,13 @@ export function amountWords(amount: number, unit: MoveUnit, step: number, means?
     case "spacers":
       return `${millimetres} of spacer`;
     case "jack-screws":
-      return `${plainAmount(size, unit, step)} on both screws alike`;
+      return `${plainAmount(reader, size, unit, step)} on both screws alike`;
     default:
-      return plainAmount(size, unit, step);
+      return plainAmount(reader, size, unit, step);
   }
 }
 
-function plainAmount(size: number, unit: MoveUnit, step: number): string {
+function plainAmount(reader: Reader, size: number, unit: MoveUnit, step: number): string {
   switch (unit) {
     case "turns": {
       const { whole, num, den } = nearestFraction(size, 16);
@@ -42,33 +49,33 @@ function plainAmount(size: number, unit: MoveUnit, step: number): string {
       return `${whole} ${num}/${den} turns`;
     }
     case "deg":
-      return `${formatNumber(size, decimalsFor(step))}°`;
+      return `${formatNumber(reader, size, decimalsFor(step))}°`;
     case "mm-at-lever":
-      return `${lengthWords(size, decimalsFor(step))} at the lever's end`;
+      return `${lengthWords(reader, size, decimalsFor(step))} at the lever's end`;
     case "mm-of-shim":
-      return `${lengthWords(size, decimalsFor(step))} of shim`;
+      return `${lengthWords(reader, size, decimalsFor(step))} of shim`;
     case "mm":
-      return lengthWords(size, decimalsFor(step));
+      return lengthWords(reader, size, decimalsFor(step));
   }
 }
 
 /** A size before it is rounded to what a hand can set: "0.137 mm", "0.0054 in", "7.84°". */
-export function exactAmount(amount: number, unit: MoveUnit): string {
+export function exactAmount(reader: Reader, amount: number, unit: MoveUnit): string {
   const size = Math.abs(amount);
   switch (unit) {
     case "turns":
-      return `${formatNumber(size, 3)} turns`;
+      return `${formatNumber(reader, size, 3)} turns`;
     case "deg":
-      return `${formatNumber(size, 2)}°`;
+      return `${formatNumber(reader, size, 2)}°`;
     default:
-      return lengthWords(size, 3);
+      return lengthWords(reader, size, 3);
   }
 }
 
 /** In what a size is typed. */
-export function unitHint(unit: MoveUnit): string {
+export function unitHint(reader: Reader, unit: MoveUnit): string {
   const [lengths, other] =
-    readUnits() === "inch" ? ["Inches", "or with unit: 0.1 mm"] : ["Millimetres", "or with unit: 5 thou"];
+    reader.units === "inch" ? ["Inches", "or with unit: 0.1 mm"] : ["Millimetres", "or with unit: 5 thou"];
   return {
     turns: "Turns: 1/8, 0.25, 3 sixteenths, 45°",
     deg: "Degrees",
@@ -79,13 +86,13 @@ export function unitHint(unit: MoveUnit): string {
 }
 
 /** What was typed, so that it means the same to whoever takes over what stands in the field. */
-export const asTyped = (typed: string, unit: MoveUnit): string =>
-  unit === "turns" || unit === "deg" ? typed : withUnit(typed, lengthUnit(), "mm");
+export const asTyped = (reader: Reader, typed: string, unit: MoveUnit): string =>
+  unit === "turns" || unit === "deg" ? typed : withUnit(typed, lengthUnit(reader), "mm");
 
 /** The size of a move as typed, in the adjuster's unit; a length without a unit is in the reader's. */
-export function parseAmount(typed: string, unit: MoveUnit): Result<number> {
+export function parseAmount(reader: Reader, typed: string, unit: MoveUnit): Result<number> {
   const [dimension, bare]: [Dimension, string] =
-    unit === "turns" ? ["angle", "turn"] : unit === "deg" ? ["angle", "deg"] : ["length", lengthUnit()];
+    unit === "turns" ? ["angle", "turn"] : unit === "deg" ? ["angle", "deg"] : ["length", lengthUnit(reader)];
   const parsed = parseQuantity(typed, dimension, bare);
   return parsed.ok ? accept(unit === "turns" ? parsed.value.value / 360 : parsed.value.value) : parsed;
 }

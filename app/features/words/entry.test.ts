@@ -1,12 +1,18 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import type { Entry } from "~/core/logbook";
 import type { StageAdjuster } from "~/data/queries/stages";
 import { testStage } from "~/tests/stage";
 import { entryWords } from "./entry";
 
+const reader = readerOf();
+
 const adjuster = { name: "Jack screw", step: 1 / 16, positiveWord: "out", negativeWord: "in" } as StageAdjuster;
 const words = (kind: string, body: object, readings: object[] = []) => {
-  const { title, detail } = entryWords({ kind, body, readings } as unknown as Entry, { ...testStage("s"), adjuster });
+  const { title, detail } = entryWords(reader, { kind, body, readings } as unknown as Entry, {
+    ...testStage("s"),
+    adjuster,
+  });
   return `${title} | ${detail}`;
 };
 const result = {

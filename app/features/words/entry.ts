@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import {
   type Bodies,
   type Entry,
@@ -26,14 +27,14 @@ import { torqueWords } from "./torque";
 const phaseWords = { "as-found": "As found", set: "While setting", check: "Check round" } as const;
 
 /** What was read, with its unit: "0.12 to 0.15 mm", "210 to 240 N". */
-export function readWords(result: Pick<RoundResult, "min" | "max" | "quantity">): string {
-  const { range, unit } = judgedIn(result.quantity);
+export function readWords(reader: Reader, result: Pick<RoundResult, "min" | "max" | "quantity">): string {
+  const { range, unit } = judgedIn(reader, result.quantity);
   return `${range(result.min, result.max)} ${unit}`;
 }
 
 /** A side quantity with its name: "End float 0.04 to 0.06 mm". */
-export function sideValueWords(body: Bodies["side"]): string {
-  const { range, unit } = sideIn(body.quantity);
+export function sideValueWords(reader: Reader, body: Bodies["side"]): string {
+  const { range, unit } = sideIn(reader, body.quantity);
   return `${sideWords[body.quantity]} ${range(body.min, body.max)} ${unit}`;
 }
 
@@ -43,11 +44,11 @@ export type StageOfEntry = { adjuster: StageAdjuster; geometry: Pick<Stage["geom
 const placeIn = (element: StageElement | undefined, place: number): string =>
   element ? placeWords(frameOf(element), place) : `tooth ${place}`;
 
-const resultWords = (result: RoundResult) =>
-  `${result.gear ? `${result.gear}: ` : ""}${readWords(result)}, ${stateWord[verdictState[result.verdict]]}${result.holds === "too-wide" ? ", wider than its limits" : ""}`;
+const resultWords = (reader: Reader, result: RoundResult) =>
+  `${result.gear ? `${result.gear}: ` : ""}${readWords(reader, result)}, ${stateWord[verdictState[result.verdict]]}${result.holds === "too-wide" ? ", wider than its limits" : ""}`;
 
-const overdueWords = ({ overdue }: { overdue?: string }): string =>
-  overdue ? `; an instrument was overdue, since ${dateWords(overdue)}` : "";
+const overdueWords = (reader: Reader, { overdue }: { overdue?: string }): string =>
+  overdue ? `; an instrument was overdue, since ${dateWords(reader, overdue)}` : "";
 
 /** What somebody acknowledged, word for word; of an entry that kept the codes alone, what they stand for. */
 const saidWords = (said: readonly Said[]): string =>
@@ -73,7 +74,7 @@ export const outcomeWords: Record<RunOutcome, string> = {
 };
 
 /** An entry in a line: what was done, and what came of it. */
-export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string; detail: string } {
+export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): { title: string; detail: string } {
   const adjuster = stage?.adjuster;
   const element = stage?.geometry.element;
   switch (entry.kind) {
@@ -96,15 +97,15 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
       const { phase, result } = entry.body;
       const count = result.count === 1 ? placeIn(element, entry.readings[0]?.tooth ?? 1) : `${result.count} readings`;
       const onwards = entry.namesEntry ? ", gone on with" : "";
-      const detail = `${resultWords(result)}${overdueWords(entry.body)}`;
+      const detail = `${resultWords(reader, result)}${overdueWords(reader, entry.body)}`;
       return { title: `${phaseWords[phase]}, ${count}${onwards}`, detail };
     }
     case "side": {
       const { verdict, note } = entry.body;
       const said = verdict ? stateWord[verdictState[verdict]] : "no limits to judge it by";
       return {
-        title: sideValueWords(entry.body),
-        detail: [`${said}${overdueWords(entry.body)}`, note].filter(Boolean).join(". "),
+        title: sideValueWords(reader, entry.body),
+        detail: [`${said}${overdueWords(reader, entry.body)}`, note].filter(Boolean).join(". "),
       };
     }
     case "feel": {
@@ -125,16 +126,16 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
         : amount > 0
           ? "plus"
           : "minus";
-      const size = amountWords(amount, unit as never, adjuster?.step ?? 0.01, adjuster?.means);
+      const size = amountWords(reader, amount, unit as never, adjuster?.step ?? 0.01, adjuster?.means);
       return {
         title: `${adjuster?.name ?? "Moved"} ${size} ${word}`,
         detail: [
           did === "so" ? "As advised" : "Otherwise than advised",
-          stack ? `${capital(piecesText(stack.now))} in it now, ${piecesText(stack.was)} before` : "",
+          stack ? `${capital(piecesText(reader, stack.now))} in it now, ${piecesText(reader, stack.was)} before` : "",
           stack?.other
-            ? `On the other side ${piecesText(stack.other.now)} now, ${piecesText(stack.other.was)} before`
+            ? `On the other side ${piecesText(reader, stack.other.now)} now, ${piecesText(reader, stack.other.was)} before`
             : "",
-          feelerMm ? `Set on a feeler of ${leavesText(feelerMm)}` : "",
+          feelerMm ? `Set on a feeler of ${leavesText(reader, feelerMm)}` : "",
           note,
         ]
           .filter(Boolean)
@@ -143,15 +144,15 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     }
     case "clamp": {
       const { clamp, of, state, torqueNm, pass, passes } = entry.body;
-      const torque = torqueNm === null ? "" : `${torqueWords(torqueNm)}, pass ${pass} of ${passes}`;
+      const torque = torqueNm === null ? "" : `${torqueWords(reader, torqueNm)}, pass ${pass} of ${passes}`;
       return { title: `Clamp ${clamp} of ${of} ${state}`, detail: torque };
     }
     case "proof": {
       const { way, outcome, direction, speed, currentA, temperatureC, noise, gear } = entry.body;
       const measured = [
         outcome === null || outcome === "ran" ? "" : outcomeWords[outcome],
-        currentA === null ? "" : `${formatNumber(currentA, 1)} A`,
-        temperatureC === null ? "" : `${formatNumber(temperatureC, 0)} °C`,
+        currentA === null ? "" : `${formatNumber(reader, currentA, 1)} A`,
+        temperatureC === null ? "" : `${formatNumber(reader, temperatureC, 0)} °C`,
         noise,
       ];
       return {
@@ -166,7 +167,7 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     case "signature": {
       return {
         title: "Signed",
-        detail: [signedWords(entry.body.record), unprovenWords(entry.body.unproven), entry.body.comment]
+        detail: [signedWords(reader, entry.body.record), unprovenWords(entry.body.unproven), entry.body.comment]
           .filter(Boolean)
           .join(". "),
       };
@@ -180,14 +181,14 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
     case "usage": {
       const { reading, unit, total, newMeter } = entry.body;
       return {
-        title: `Meter ${formatNumber(reading, 0)} ${unit}`,
-        detail: newMeter ? `New meter; ${formatNumber(total, 0)} ${unit} in all` : "",
+        title: `Meter ${formatNumber(reader, reading, 0)} ${unit}`,
+        detail: newMeter ? `New meter; ${formatNumber(reader, total, 0)} ${unit} in all` : "",
       };
     }
     case "change":
       return {
         title: entry.body.what === "moved-along" ? "Moved along" : `Changed: ${changedWords[entry.body.what]}`,
-        detail: [entry.body.text, ...entry.body.warnings.map((warning) => `Noted: ${notedWords(warning)}`)]
+        detail: [entry.body.text, ...entry.body.warnings.map((warning) => `Noted: ${notedWords(reader, warning)}`)]
           .filter(Boolean)
           .join(". "),
       };
@@ -200,7 +201,7 @@ export function entryWords(entry: Entry, stage?: StageOfEntry): { title: string;
       return { title: `Kept from the bench: ${entry.body.tool}`, detail: entry.body.text };
     case "plan":
       return entry.body.date
-        ? { title: `Planned for ${dateWords(entry.body.date)}`, detail: entry.body.text }
+        ? { title: `Planned for ${dateWords(reader, entry.body.date)}`, detail: entry.body.text }
         : { title: "Nothing planned any more", detail: entry.body.text };
   }
 }
@@ -217,11 +218,15 @@ const changedWords = {
   "moved-along": "moved along",
 } as const;
 
-function signedWords({ asFound, asLeft, asLeftByFeel }: SignedRecord): string {
+function signedWords(reader: Reader, { asFound, asLeft, asLeftByFeel }: SignedRecord): string {
   // A gear exchanged in between: what was found is what the old one read.
   const exchanged = asFound?.teeth && asLeft && !sameTeeth(asFound.teeth, asLeft.teeth);
   const found = exchanged ? ` with ${asFound.teeth?.join(" : ")} teeth` : "";
-  const from = asFound ? `${readWords(asFound)} as found${found}` : "nothing measured as found";
-  const to = asLeft ? `${readWords(asLeft)} as left` : asLeftByFeel ? feltWords(asLeftByFeel) : "not read as left";
+  const from = asFound ? `${readWords(reader, asFound)} as found${found}` : "nothing measured as found";
+  const to = asLeft
+    ? `${readWords(reader, asLeft)} as left`
+    : asLeftByFeel
+      ? feltWords(asLeftByFeel)
+      : "not read as left";
   return `${from}, ${to}`;
 }

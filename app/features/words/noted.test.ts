@@ -1,8 +1,11 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import type { Unwise } from "~/core/stages";
 import { warningText } from "~/operations/warning-text";
 import { notedWords } from "./noted";
 import { unwiseWords } from "./unwise";
+
+const reader = readerOf();
 
 const warnings: Unwise[] = [
   { code: "odd-links", even: 102 },
@@ -14,9 +17,9 @@ const warnings: Unwise[] = [
 ];
 
 test("what was noted in the logbook is said as it was on the form", () => {
-  for (const warning of warnings) expect(notedWords(warningText(warning))).toBe(unwiseWords(warning));
+  for (const warning of warnings) expect(notedWords(reader, warningText(warning))).toBe(unwiseWords(reader, warning));
 });
 
 test("a warning of another release stays readable as it stands", () => {
-  expect(notedWords("brand-new, depth 0.2")).toBe("brand-new, depth 0.2");
+  expect(notedWords(reader, "brand-new, depth 0.2")).toBe("brand-new, depth 0.2");
 });

@@ -1,11 +1,14 @@
 import { expect, test } from "vitest";
 import { elementWords, sizeWords, tightWords } from "~/app/features/kinds";
+import { readerOf } from "~/app/features/words/reader";
 import { frameOf } from "~/core/stages";
 import { everyKind, vBelt } from "~/tests/elements";
 import { placeWords, readIn, stageUnit } from "./quantity";
 
+const reader = readerOf();
+
 test("every kind of stage in a line, with what tells it from another of its kind", () => {
-  expect(everyKind.map(elementWords)).toEqual([
+  expect(everyKind.map((element) => elementWords(reader, element))).toEqual([
     "gear pair 20 : 40, module 2",
     "gear pair 20 : 40, module 2, helix 15° right",
     "gear pair 17 : 68, module 2, internal",
@@ -20,11 +23,11 @@ test("every kind of stage in a line, with what tells it from another of its kind
     "roller chain 19 : 38, pitch 12.7 mm, 100 links",
     "end float",
   ]);
-  expect(sizeWords(everyKind[12] as never)).toBe("");
+  expect(sizeWords(reader, everyKind[12] as never)).toBe("");
 });
 
 test("what is read is spoken of by its kind: its unit, its digits, its tight spot", () => {
-  const said = everyKind.map((element) => `${stageUnit(element).said(1.234)} ${tightWords(element)}`);
+  const said = everyKind.map((element) => `${stageUnit(reader, element).said(1.234)} ${tightWords(element)}`);
   expect([said[0], said[5], said[7], said[10], said[11], said[12]]).toEqual([
     "1.23 mm the tight spot",
     "1.2 arcmin the tight spot",
@@ -38,9 +41,9 @@ test("what is read is spoken of by its kind: its unit, its digits, its tight spo
 test("readings in millimetres are written as finely as the instrument shows them, a tension is not", () => {
   const [pair, belt] = [everyKind[0], everyKind[7]];
   if (!pair || !belt) throw new Error("no elements");
-  expect(readIn(pair, { dimension: "length", resolution: 0.002 }).figure(0.1234)).toBe("0.123");
-  expect(readIn(pair, { dimension: "length", resolution: 0.5 }).figure(0.1234)).toBe("0.1");
-  expect(readIn(belt, { dimension: "length", resolution: 0.002 }).figure(240.4)).toBe("240");
+  expect(readIn(reader, pair, { dimension: "length", resolution: 0.002 }).figure(0.1234)).toBe("0.123");
+  expect(readIn(reader, pair, { dimension: "length", resolution: 0.5 }).figure(0.1234)).toBe("0.1");
+  expect(readIn(reader, belt, { dimension: "length", resolution: 0.002 }).figure(240.4)).toBe("240");
 });
 
 test("a place of a set is told by its belt and by where on it", () => {

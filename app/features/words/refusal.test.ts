@@ -1,6 +1,9 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import { refusalCodes } from "~/core/quantity";
 import { refusalWords } from "./refusal";
+
+const reader = readerOf();
 
 // That every code has words at all is for the compiler; this is about what they say.
 const numbers = [
@@ -35,11 +38,11 @@ const facts = {
 };
 
 test.each(refusalCodes)("%s is said in the trade's words", (code) => {
-  const words = refusalWords({ code, path: [], facts });
+  const words = refusalWords(reader, { code, path: [], facts });
   expect(words).not.toMatch(/undefined|null|NaN|\[object|JSON|server error|input/i);
   expect(words).toMatch(/[.?]$/);
 });
 
 test("what is said of a belt's path is not said of a chain", () => {
-  expect(refusalWords({ code: "no-path", path: [], facts: { kind: "chain" } })).not.toMatch(/belt/i);
+  expect(refusalWords(reader, { code: "no-path", path: [], facts: { kind: "chain" } })).not.toMatch(/belt/i);
 });

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import type { Refusal, RefusalCode } from "~/core/quantity";
 
 type Fact = number | string | undefined;
@@ -9,12 +10,12 @@ const waitWords = (seconds: number): string =>
   seconds < 90 ? `${seconds} ${seconds === 1 ? "second" : "seconds"}` : `${Math.ceil(seconds / 60)} minutes`;
 
 /** What a refusal means to the person at the machine. */
-export function refusalWords(refusal: Refusal): string {
+export function refusalWords(reader: Reader, refusal: Refusal): string {
   // A server of another release may have a code that is not known here.
   const said = words[refusal.code] ?? "This was not taken. What you typed is still here.";
   if (typeof said === "string") return said;
   return said(refusal, (fact) =>
-    typeof fact === "number" ? formatNumber(fact, Number.isInteger(fact) ? 0 : 3) : (fact ?? ""),
+    typeof fact === "number" ? formatNumber(reader, fact, Number.isInteger(fact) ? 0 : 3) : (fact ?? ""),
   );
 }
 

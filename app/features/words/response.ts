@@ -1,3 +1,4 @@
+import type { Reader } from "~/app/features/words/reader";
 import { type LearntResponse, type MoveUnit, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
 import { judgedBy, judgedUnit } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
@@ -13,30 +14,30 @@ const oneOf: Record<MoveUnit, (length: string) => string> = {
 };
 
 /** What a unit of an adjuster does, in the reader's units: "0.728 mm a mm", "58.1 lbf a turn", "0.97 of its law". */
-export function responsePerUnit({ adjuster, geometry }: Stage, perUnit: number): string {
+export function responsePerUnit(reader: Reader, { adjuster, geometry }: Stage, perUnit: number): string {
   if (!adjuster.adjuster) return "";
-  if (adjuster.adjuster.type === "eccentric") return `${formatNumber(perUnit, 2)} of its law`;
+  if (adjuster.adjuster.type === "eccentric") return `${formatNumber(reader, perUnit, 2)} of its law`;
   const quantity = judgedBy(geometry.element);
-  const read = spoken(judgedUnit[quantity].unit, 3);
-  const length = spoken("mm", 3);
+  const read = spoken(reader, judgedUnit[quantity].unit, 3);
+  const length = spoken(reader, "mm", 3);
   const unit = unitOf(adjuster.adjuster);
   const byLength = unit === "turns" || unit === "deg" ? 1 : length.per;
   const squared = quantity === "sag";
   const value = (perUnit * byLength) / read.per ** (squared ? 2 : 1);
-  return `${formatNumber(value, 3)} ${read.unit}${squared ? "²" : ""} ${withArticle(oneOf[unit](length.unit))}`;
+  return `${formatNumber(reader, value, 3)} ${read.unit}${squared ? "²" : ""} ${withArticle(oneOf[unit](length.unit))}`;
 }
 
 /** What is expected of a unit of an adjuster and how surely: by its law, or as its moves have taught. */
-export function responseWords(stage: Stage, learnt: LearntResponse): string {
+export function responseWords(reader: Reader, stage: Stage, learnt: LearntResponse): string {
   const { element } = stage.geometry;
-  const said = responsePerUnit(stage, learnt.perUnit);
-  const percent = formatNumber((100 * learnt.sd) / Math.abs(learnt.perUnit), 0);
+  const said = responsePerUnit(reader, stage, learnt.perUnit);
+  const percent = formatNumber(reader, (100 * learnt.sd) / Math.abs(learnt.perUnit), 0);
   const from =
     learnt.moves > 0
       ? `learnt from ${learnt.moves} of ${learnt.evidence.length} moves`
       : stiffnessGuessed(element)
         ? "by calculation from a guessed stiffness; nothing learnt yet"
-        : `by calculation; nothing learnt yet, taken as ±${formatNumber(100 * priorWidth(element), 0)} % (common practice)`;
+        : `by calculation; nothing learnt yet, taken as ±${formatNumber(reader, 100 * priorWidth(element), 0)} % (common practice)`;
   return `${said} ± ${percent} % (1 sd), ${from}`;
 }
 

@@ -1,5 +1,6 @@
+import type { Reader } from "~/app/features/words/reader";
 import { type UnitId, unitById } from "~/core/quantity";
-import { formatNumber, readUnits } from "./figure";
+import { formatNumber } from "./figure";
 
 /** A unit as its reader has it, with figures to so many digits. Values go in as the core keeps them: mm, N, N·m. */
 export type Spoken = {
@@ -24,13 +25,13 @@ const inches: Record<string, { id: UnitId; more: number }> = {
 const metric: Record<string, UnitId> = { mm: "mm", N: "N", N·m: "Nm" };
 
 /** @param unit as the core keeps the value; what has no inch of its own stays as it is */
-export function spoken(unit: string, digits: number): Spoken {
-  const other = readUnits() === "inch" ? inches[unit] : undefined;
+export function spoken(reader: Reader, unit: string, digits: number): Spoken {
+  const other = reader.units === "inch" ? inches[unit] : undefined;
   const shown = other && unitById(other.id);
   const symbol = shown?.symbol ?? unit;
   const per = shown?.factor ?? 1;
   // Inches are finer as they stand.
-  const figure = (value: number, more = 0) => formatNumber(value / per, digits + (other?.more ?? more));
+  const figure = (value: number, more = 0) => formatNumber(reader, value / per, digits + (other?.more ?? more));
   return {
     unit: symbol,
     bare: other?.id ?? metric[unit] ?? null,
@@ -45,11 +46,12 @@ export function spoken(unit: string, digits: number): Spoken {
 }
 
 /** A length as its reader has it: "0.12 mm", "0.0047 in". */
-export const lengthWords = (mm: number, digits: number): string => spoken("mm", digits).said(mm);
+export const lengthWords = (reader: Reader, mm: number, digits: number): string =>
+  spoken(reader, "mm", digits).said(mm);
 
 /** What was typed, with its unit behind it where a bare number would be taken for the usual one. */
 export const withUnit = (typed: string, unit: string, usual: string): string =>
   unit !== usual && /^[\s\d.,/-]*\d[\s\d.,/-]*$/.test(typed) ? `${typed.trim()} ${unit}` : typed.trim();
 
 /** What a length typed without a unit is in. */
-export const lengthUnit = (): "mm" | "in" => (readUnits() === "inch" ? "in" : "mm");
+export const lengthUnit = (reader: Reader): "mm" | "in" => (reader.units === "inch" ? "in" : "mm");

@@ -1,23 +1,24 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import { agoWords, clock, clockOrDay, dateWords, day, shortDay } from "./times";
 
-const zone = "Europe/Berlin";
+const reader = readerOf({ timeZone: "Europe/Berlin" });
 
 test("times stand in the zone of the workshop, over midnight and over the change of clocks", () => {
-  expect(clock("2026-03-29T00:59:00Z", zone)).toBe("01:59");
-  expect(clock("2026-03-29T01:00:00Z", zone)).toBe("03:00");
-  expect(day("2026-12-31T23:30:00Z", zone)).toBe("1 January 2027");
-  expect(shortDay("2026-12-31T22:30:00Z", zone)).toBe("31 Dec");
+  expect(clock(reader, "2026-03-29T00:59:00Z")).toBe("01:59");
+  expect(clock(reader, "2026-03-29T01:00:00Z")).toBe("03:00");
+  expect(day(reader, "2026-12-31T23:30:00Z")).toBe("1 January 2027");
+  expect(shortDay(reader, "2026-12-31T22:30:00Z")).toBe("31 Dec");
 });
 
 test("the clock on the day itself, the date on any other, by the workshop's midnight", () => {
   const now = "2026-11-25T12:00:00Z";
-  expect(clockOrDay("2026-11-24T23:05:00Z", zone, now)).toBe("00:05");
-  expect(clockOrDay("2026-11-24T22:55:00Z", zone, now)).toBe("24 Nov");
+  expect(clockOrDay(reader, "2026-11-24T23:05:00Z", now)).toBe("00:05");
+  expect(clockOrDay(reader, "2026-11-24T22:55:00Z", now)).toBe("24 Nov");
 });
 
 test("a date without a time is the same everywhere", () => {
-  expect(dateWords("2027-03-04")).toBe("4 March 2027");
+  expect(dateWords(reader, "2027-03-04")).toBe("4 March 2027");
 });
 
 test.each([
@@ -31,5 +32,5 @@ test.each([
   ["2024-11-27T12:00:00Z", "24 months ago"],
   ["2024-11-20T12:00:00Z", "2 years ago"],
 ])("%s is %s", (iso, words) => {
-  expect(agoWords(iso, "2026-11-25T12:00:00Z", zone)).toBe(words);
+  expect(agoWords(reader, iso, "2026-11-25T12:00:00Z")).toBe(words);
 });

@@ -1,10 +1,11 @@
+import type { Reader } from "~/app/features/words/reader";
 import type { ClampPattern } from "~/data/queries/stages";
 import { spoken } from "./spoken";
 
 /** As many decimals as the torque needs: 9 N·m, 1.2 N·m, 0.45 N·m. */
-export function torqueWords(torqueNm: number): string {
+export function torqueWords(reader: Reader, torqueNm: number): string {
   const digits = torqueNm >= 100 ? 0 : torqueNm >= 10 ? 1 : 2;
-  return spoken("N·m", decimalsOf(torqueNm, digits)).said(torqueNm);
+  return spoken(reader, "N·m", decimalsOf(torqueNm, digits)).said(torqueNm);
 }
 
 /** No more decimals than there is something in. */
@@ -27,14 +28,17 @@ export function threadWords({ threads }: Pick<ClampPattern, "threads">): string 
 }
 
 /** What wet compound does to a torque: dry to oiled is K 0.20 to 0.15 (Machinery's Handbook). */
-export function compoundWords({ threads, torqueNm }: Pick<ClampPattern, "threads" | "torqueNm">): string {
+export function compoundWords(
+  reader: Reader,
+  { threads, torqueNm }: Pick<ClampPattern, "threads" | "torqueNm">,
+): string {
   const wet = "Wet compound slips like oil (common practice): the torque on the maker's sheet for it comes first.";
   switch (threads) {
     case "dry":
-      return `${wet} Where there is none, three quarters of the dry torque, ${torqueWords(0.75 * torqueNm)}, draw the screw as far (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
+      return `${wet} Where there is none, three quarters of the dry torque, ${torqueWords(reader, 0.75 * torqueNm)}, draw the screw as far (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
     case "lubricated":
       return `${wet} Where there is none, the torque for oiled threads holds.`;
     default:
-      return `${wet} If ${torqueWords(torqueNm)} was given for dry threads, it overdraws a wet one by about a third (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
+      return `${wet} If ${torqueWords(reader, torqueNm)} was given for dry threads, it overdraws a wet one by about a third (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
   }
 }

@@ -1,16 +1,19 @@
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import { spurPair } from "~/core/gears";
 import { mustHold } from "~/core/quantity";
 import { checkElement, type StageElement, type Unwise } from "~/core/stages";
 import { chain, everyKind, toothedBelt } from "~/tests/elements";
 import { unwiseWords } from "./unwise";
 
+const reader = readerOf();
+
 const pair = (teeth: [number, number], moduleMm: number, centreDistanceMm: number): StageElement => ({
   kind: "gear-pair",
   pair: spurPair(teeth, moduleMm, centreDistanceMm),
   parts: {},
 });
-const said = (element: StageElement) => mustHold(checkElement(element)).map(unwiseWords);
+const said = (element: StageElement) => mustHold(checkElement(element)).map((unwise) => unwiseWords(reader, unwise));
 
 test.each<[string, StageElement, RegExp]>([
   // 10 : 40 uses 1.0946 of 1.5415 (handbook of ratios), 8 : 40 less than one.
@@ -52,5 +55,5 @@ test.each<[Unwise, string]>([
   [{ code: "little-wrap", wrapDeg: 110, leastDeg: 120 }, "110°; 120° are wanted"],
   [{ code: "centres-out-of-range", pitches: 93 }, "93 pitches"],
 ])("%o", (unwise, words) => {
-  expect(unwiseWords(unwise)).toContain(words);
+  expect(unwiseWords(reader, unwise)).toContain(words);
 });

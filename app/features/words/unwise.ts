@@ -1,38 +1,39 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { planetaryReasonText } from "~/calc/planetary-reason";
 import type { PitchMatch } from "~/core/gears";
 import type { Unwise } from "~/core/stages";
 
 const member = (i: 0 | 1): string => (i === 0 ? "pinion" : "gear");
-const f = (value: number, decimals = 2): string => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 2): string => formatNumber(reader, value, decimals);
 
 /** What is unwise about a pair, and what comes of it. It is said and recorded, never refused. */
-export function unwiseWords(unwise: Unwise): string {
+export function unwiseWords(reader: Reader, unwise: Unwise): string {
   switch (unwise.code) {
     case "undercut":
-      return `The ${member(unwise.member)} is undercut: its flanks are cut away at the root, and of the contact ratio ${f(unwise.path)} that the tips reach ${f(unwise.usable)} is usable. A positive shift helps.`;
+      return `The ${member(unwise.member)} is undercut: its flanks are cut away at the root, and of the contact ratio ${f(reader, unwise.path)} that the tips reach ${f(reader, unwise.usable)} is usable. A positive shift helps.`;
     case "thin-contact-ratio":
-      return `Usable contact ratio ${f(unwise.ratio)}: below 1.2 the load jumps from tooth to tooth; it will be heard (common practice).`;
+      return `Usable contact ratio ${f(reader, unwise.ratio)}: below 1.2 the load jumps from tooth to tooth; it will be heard (common practice).`;
     case "handed-on-with-a-jerk":
-      return `Usable contact ratio ${f(unwise.ratio)}: below 1.0 a tooth lets go before the next one has hold. The load is handed on with a jerk.`;
+      return `Usable contact ratio ${f(reader, unwise.ratio)}: below 1.0 a tooth lets go before the next one has hold. The load is handed on with a jerk.`;
     case "unequal-pitches":
-      return `Base pitches differ by ${f(Math.abs(unwise.errorPercent), 1)} %: ${matchWords[unwise.match]}`;
+      return `Base pitches differ by ${f(reader, Math.abs(unwise.errorPercent), 1)} %: ${matchWords[unwise.match]}`;
     case "thin-wall":
-      return `Only ${f(unwise.wallMm)} mm of wall is left under the ${member(unwise.member)}'s root; ${f(unwise.wantedMm)} mm, one tooth depth, is wanted, or the rim breaks before the tooth (common practice).`;
+      return `Only ${f(reader, unwise.wallMm)} mm of wall is left under the ${member(unwise.member)}'s root; ${f(reader, unwise.wantedMm)} mm, one tooth depth, is wanted, or the rim breaks before the tooth (common practice).`;
     case "teeth-jam":
-      return `At this centre distance the teeth overlap by ${f(-unwise.backlashMm)} mm: thinned teeth may still run, full ones jam.`;
+      return `At this centre distance the teeth overlap by ${f(reader, -unwise.backlashMm)} mm: thinned teeth may still run, full ones jam.`;
     case "tip-fouls-root":
-      return `The tip of the ${member(unwise.member)} runs into the root of the other by ${f(-unwise.clearanceMm)} mm.`;
+      return `The tip of the ${member(unwise.member)} runs into the root of the other by ${f(reader, -unwise.clearanceMm)} mm.`;
     case "worm-jams":
-      return `The centres stand ${f(unwise.byMm)} mm closer than nominal: full teeth jam there, thinned ones may still run.`;
+      return `The centres stand ${f(reader, unwise.byMm)} mm closer than nominal: full teeth jam there, thinned ones may still run.`;
     case "worm-thin":
-      return `The worm is ${f(unwise.quotient, 1)} modules thick; 8 to 18 are usual (common practice): it bends under load.`;
+      return `The worm is ${f(reader, unwise.quotient, 1)} modules thick; 8 to 18 are usual (common practice): it bends under load.`;
     case "worm-seems-self-locking":
-      return `At a lead of ${f(unwise.leadAngleDeg, 1)}° it seems to hold its load (common practice: below 5°). It is no brake: land the load first.`;
+      return `At a lead of ${f(reader, unwise.leadAngleDeg, 1)}° it seems to hold its load (common practice: below 5°). It is no brake: land the load first.`;
     case "bevel-undercut":
-      return `The ${member(unwise.member)} counts as a spur gear of ${f(unwise.virtualTeeth, 1)} teeth and is undercut below ${f(unwise.least, 1)}.`;
+      return `The ${member(unwise.member)} counts as a spur gear of ${f(reader, unwise.virtualTeeth, 1)} teeth and is undercut below ${f(reader, unwise.least, 1)}.`;
     case "bevel-internal":
-      return `At this shaft angle the gear's pitch angle is ${f(unwise.pitchAngleDeg, 1)}°: an internal or crown bevel.`;
+      return `At this shaft angle the gear's pitch angle is ${f(reader, unwise.pitchAngleDeg, 1)}°: an internal or crown bevel.`;
     case "not-coaxial":
     case "phases-do-not-meet":
     case "steps-do-not-meet":
@@ -40,21 +41,21 @@ export function unwiseWords(unwise: Unwise): string {
     case "no-ratio":
       return planetaryReasonText(unwise);
     case "of-a-gear":
-      return `With ${unwise.name} in: ${unwiseWords(unwise.of)}`;
+      return `With ${unwise.name} in: ${unwiseWords(reader, unwise.of)}`;
     case "gear-does-not-mesh":
-      return `The gear ${unwise.name} overlaps by ${f(-unwise.backlashMm)} mm at this centre distance: thinned teeth may still run, full ones jam.`;
+      return `The gear ${unwise.name} overlaps by ${f(reader, -unwise.backlashMm)} mm at this centre distance: thinned teeth may still run, full ones jam.`;
     case "few-teeth-in-mesh":
       return `Only ${unwise.teeth} teeth in mesh on the smaller pulley; six carry the full load, each one less takes about a fifth off (common practice).`;
     case "little-wrap":
-      return `The smaller wheel is wrapped by ${f(unwise.wrapDeg, 0)}°; ${f(unwise.leastDeg, 0)}° are wanted (common practice).`;
+      return `The smaller wheel is wrapped by ${f(reader, unwise.wrapDeg, 0)}°; ${f(reader, unwise.leastDeg, 0)}° are wanted (common practice).`;
     case "belt-slack":
-      return `The belt is ${f(unwise.byMm, 1)} mm longer than its path: it hangs, unless the centres part.`;
+      return `The belt is ${f(reader, unwise.byMm, 1)} mm longer than its path: it hangs, unless the centres part.`;
     case "odd-links":
       return `An odd number of links needs a cranked one, about a fifth weaker (common practice); ${unwise.even} would not.`;
     case "few-sprocket-teeth":
       return `A sprocket of ${unwise.teeth} teeth runs unevenly; 17 or more run quietly (common practice).`;
     case "centres-out-of-range":
-      return `The centres are ${f(unwise.pitches, 0)} pitches apart; 30 to 50 are usual, 80 the most (common practice).`;
+      return `The centres are ${f(reader, unwise.pitches, 0)} pitches apart; 30 to 50 are usual, 80 the most (common practice).`;
   }
 }
 

@@ -14,7 +14,6 @@ export async function loadAccount({ pool, person, now, how, shared }: Context, s
   return {
     name: person.name,
     role: person.role,
-    timeZone: person.timeZone,
     now: now.toISOString(),
     preferences: person.preferences,
     byPin: how === "pin",

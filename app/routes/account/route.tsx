@@ -3,6 +3,7 @@ import { GivePassword } from "~/app/features/identity/give-password";
 import { Posted } from "~/app/features/people/posted";
 import { PlaceHead } from "~/app/features/shell/head";
 import { agoWords, clockOrDay } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole, sessionIdOf, statusOf } from "~/app/session/session.server";
 import { deviceIdIn } from "~/app/session/session-cookie";
@@ -57,7 +58,8 @@ const roleWords = {
 };
 
 export default function AccountPage({ loaderData }: Route.ComponentProps) {
-  const { name, role, hasPin, sessions, preferences, timeZone, now, shared, byPin } = loaderData;
+  const reader = useWords();
+  const { name, role, hasPin, sessions, preferences, now, shared, byPin } = loaderData;
   return (
     <>
       <PlaceHead />
@@ -107,8 +109,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
                   <b>{deviceWords(session.device)}</b>
                   {session.here && ", here"}
                   <span className="block text-mid">
-                    since {clockOrDay(session.beganAt, timeZone, now)}, last used{" "}
-                    {agoWords(session.seenAt, now, timeZone)}
+                    since {clockOrDay(reader, session.beganAt, now)}, last used {agoWords(reader, session.seenAt, now)}
                   </span>
                 </span>
                 {!session.here && (

@@ -4,6 +4,7 @@ import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { QuickTouch } from "~/app/features/quick/quick-touch";
 import { PlaceHead } from "~/app/features/shell/head";
 import { clockOrDay, day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { type Kit, loadKit } from "~/app/routes/machine/load-kit.server";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { buttonClass } from "~/ui/button";
@@ -36,6 +37,7 @@ export async function clientLoader({ params, request, serverLoader }: Route.Clie
 
 /** Where the label on the machine leads. */
 export default function At({ loaderData: { kit, stageId } }: Route.ComponentProps) {
+  const reader = useWords();
   const { machine, stages } = kit;
   useKeptKit(machine.id);
   // One that was asked for and is not here is never taken for another.
@@ -57,8 +59,8 @@ export default function At({ loaderData: { kit, stageId } }: Route.ComponentProp
         </p>
         {machine.retiredAt ? (
           <p className="text-xl font-semibold border-l-4 border-outside pl-4 max-w-2xl" role="status">
-            This machine is out of service since {day(machine.retiredAt, kit.timeZone)}. Nothing can be logged on it.
-            Its logbook is kept: <Link to={`/machines/${machine.id}`}>look at it</Link>.
+            This machine is out of service since {day(reader, machine.retiredAt)}. Nothing can be logged on it. Its
+            logbook is kept: <Link to={`/machines/${machine.id}`}>look at it</Link>.
           </p>
         ) : !stage && stages.length > 0 ? (
           <p className="text-lg" role="status">
@@ -88,7 +90,7 @@ export default function At({ loaderData: { kit, stageId } }: Route.ComponentProp
             )}
             {job ? (
               <p className="text-lg max-w-2xl grid gap-3">
-                A job of {job.openedByName} is open on it since {clockOrDay(job.openedAt, kit.timeZone, kit.now)}:{" "}
+                A job of {job.openedByName} is open on it since {clockOrDay(reader, job.openedAt, kit.now)}:{" "}
                 {job.reason}.
                 <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
                   Go on with that job

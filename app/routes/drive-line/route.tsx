@@ -6,6 +6,7 @@ import { DriveLineEditor } from "~/app/features/drive-line/editor";
 import { useSavedForm } from "~/app/features/form/use-saved-form";
 import { PlaceHead } from "~/app/features/shell/head";
 import { refusalWords } from "~/app/features/words/refusal";
+import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
 import type { Refusal } from "~/core/quantity";
@@ -30,6 +31,7 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function DriveLinePage({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   const { machine, stages, revision: seenRevision } = loaderData;
   const known = loaderData.graph ?? emptyLine;
   const { fields, refusal, busy, send } = useSavedForm(`drive-line ${machine.id} ${seenRevision}`, {
@@ -68,7 +70,7 @@ export default function DriveLinePage({ loaderData }: Route.ComponentProps) {
             </Link>
             {(problem ?? refusal) && (
               <p role="alert" className="text-outside font-semibold text-lg">
-                {refusalWords((problem ?? refusal) as Refusal)}
+                {refusalWords(reader, (problem ?? refusal) as Refusal)}
               </p>
             )}
           </div>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { v7 } from "uuid";
 import { refusalWords } from "~/app/features/words/refusal";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { poolContext } from "~/app/session/request-context";
 import { beginSession, withDatabase } from "~/app/session/session.server";
@@ -32,6 +33,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 }
 
 export default function FirstLead({ loaderData, actionData }: Route.ComponentProps) {
+  const reader = useWords();
   const [ids] = useState(() => ({ id: v7(), workshopId: v7() }));
   const busy = useNavigation().state !== "idle";
   const refusal = actionData?.refusal;
@@ -40,7 +42,7 @@ export default function FirstLead({ loaderData, actionData }: Route.ComponentPro
     name,
     defaultValue: typed[name],
     autoComplete: "off",
-    error: refusal && refusal.path[0] === name ? refusalWords(refusal) : undefined,
+    error: refusal && refusal.path[0] === name ? refusalWords(reader, refusal) : undefined,
   });
   return (
     <main className="min-h-dvh grid place-items-center p-5">
@@ -84,7 +86,7 @@ export default function FirstLead({ loaderData, actionData }: Route.ComponentPro
             </Button>
             {refusal && refusal.path.length === 0 && (
               <p role="alert" className="text-outside font-semibold">
-                {refusalWords(refusal)}
+                {refusalWords(reader, refusal)}
               </p>
             )}
           </div>

@@ -1,5 +1,5 @@
 import { glanceOf } from "~/app/features/stage/stage-glance";
-import { inUnitsOf } from "~/app/features/words/figure";
+import { inUnitsOf, readerOf } from "~/app/features/words/reader";
 import { type FloorPlace, floorGroups, floorPage, retiredMachines } from "~/data/queries/floor";
 import { type OpenJob, openJobs } from "~/data/queries/jobs";
 import { openPointsOf } from "~/data/queries/open-points";
@@ -17,7 +17,7 @@ export type FloorAsked = { words: string; site: string | null; hall: string | nu
 
 /** A page of machines with their stages as they stand, worst first, and how the whole workshop stands by site and hall: in words, for whoever reads. */
 export async function loadFloor({ pool, person, now }: Context, asked: FloorAsked) {
-  const { timeZone } = person;
+  const pageReader = readerOf(person);
   const soon = new Date(now.getTime() + soonDays * 86_400_000);
   const [page, groups, retired] = await Promise.all([
     floorPage(pool, person.workshopId, soon, asked, asked.after, pageSize + 1),
@@ -43,11 +43,12 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
         .map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null }));
       const open = points.filter((point) => point.machineId === machine.id);
       const { id, name, tag, site, hall, place } = machine;
+      const reader = inUnitsOf(pageReader, machine);
       return {
         machine: { id, name, tag, where: [site, hall, place].filter(Boolean).join(", ") },
-        stages: own.map(({ stage, standing }) => glanceOf(stage, standing, machine)),
-        reasons: inUnitsOf(machine, () => machineReasons(own, open.length, { now: now.toISOString(), timeZone })),
-        due: dueWords(own, now.toISOString()),
+        stages: own.map(({ stage, standing }) => glanceOf(reader, stage, standing)),
+        reasons: machineReasons(reader, own, open.length, now.toISOString()),
+        due: dueWords(reader, own, now.toISOString()),
         jobs: jobs.filter((job) => job.machineId === machine.id).map(jobGlance),
         points: open,
       };
@@ -57,7 +58,6 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
     retired: retired.map(({ id, name, tag, retiredAt }) => ({ id, name, tag, retiredAt })),
     mayAdd: person.role === "lead",
     mayWork: mayWork.includes(person.role),
-    timeZone,
     now: now.toISOString(),
   };
 }

@@ -1,12 +1,15 @@
 import { describe, expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import type { Standing } from "~/core/logbook";
 import { judgeEnds } from "~/core/rounds";
 import type { FloorGroup } from "~/data/queries/floor";
 import { everyKind } from "~/tests/elements";
 import { floorNews, machineReasons } from "./news";
 
-const at = { now: "2026-11-25T08:00:00Z", timeZone: "Europe/London" };
-type StageNow = Parameters<typeof machineReasons>[0][number];
+const reader = readerOf();
+
+const now = "2026-11-25T08:00:00Z";
+type StageNow = Parameters<typeof machineReasons>[1][number];
 const limits = { lo: 0.12, hi: 0.3 };
 const ends = {
   quantity: "backlash" as const,
@@ -24,7 +27,7 @@ const stage = (
   const read = result === null ? null : { ...ends, ...result };
   const judged = read && judgeEnds(read, limits);
   const of = { name, limits, geometry: { element: everyKind[0] } };
-  return { stage: of, standing: { state, readAt: at.now, result: read, judged, ...more } } as unknown as StageNow;
+  return { stage: of, standing: { state, readAt: now, result: read, judged, ...more } } as unknown as StageNow;
 };
 const belt = (result: object): StageNow => stage("Belt", "outside", { result: { quantity: "tension", ...result } });
 const group = (more: Partial<FloorGroup>): FloorGroup => ({
@@ -84,6 +87,6 @@ describe("the reason is the worst stage's, in words", () => {
     [[stage("Good", "inside")], 0, ["Nothing to do"]],
     [[], 0, ["No stage is entered yet"]],
   ])("%#", (stages, points, reasons) => {
-    expect(machineReasons(stages, points, at)).toEqual(reasons);
+    expect(machineReasons(reader, stages, points, now)).toEqual(reasons);
   });
 });

@@ -3,6 +3,7 @@ import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
 import { feltWords } from "~/app/features/words/feel";
 import { sideWords } from "~/app/features/words/quantity";
+import type { Reader } from "~/app/features/words/reader";
 import { dateWords, day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";
 import type { FloorGroup } from "~/data/queries/floor";
@@ -12,7 +13,6 @@ type StageNow = {
   stage: Pick<Stage, "name"> & { geometry: Pick<Stage["geometry"], "element"> };
   standing: Standing | null;
 };
-type Now = { now: string; timeZone: string };
 
 const machines = (n: number, verb: [one: string, many: string]): string =>
   `${countWords(n)} ${n === 1 ? "machine" : "machines"} ${n === 1 ? verb[0] : verb[1]}`;
@@ -37,25 +37,25 @@ export function floorNews(groups: readonly FloorGroup[]): string {
 }
 
 /** Why a machine stands where it does in the list: its worst stage, in words; after it what else must not be forgotten. */
-export function machineReasons(stages: readonly StageNow[], points: number, at: Now): string[] {
+export function machineReasons(reader: Reader, stages: readonly StageNow[], points: number, now: string): string[] {
   if (stages.length === 0) return ["No stage is entered yet"];
-  const worst = stageReason(stages, at);
+  const worst = stageReason(reader, stages, now);
   const open = points > 0 ? [`${capital(countWords(points))} open ${points === 1 ? "point" : "points"}`] : [];
   return worst === null ? (open.length > 0 ? open : ["Nothing to do"]) : [worst, ...open];
 }
 
-function stageReason(stages: readonly StageNow[], at: Now): string | null {
+function stageReason(reader: Reader, stages: readonly StageNow[], now: string): string | null {
   const having = (state: Standing["state"]) => stages.find((item) => item.standing?.state === state);
   const outside = having("outside");
   if (outside) return outsideReason(outside);
   const near = having("near");
   if (near)
-    return `${near.stage.name}: too near its limit to tell${near.standing?.drift ? `, ${driftWords(near, at)}` : ""}`;
+    return `${near.stage.name}: too near its limit to tell${near.standing?.drift ? `, ${driftWords(reader, near, now)}` : ""}`;
   const drifting = stages
     .filter((item) => item.standing?.drift)
     .sort((a, b) => (a.standing?.drift?.at ?? "").localeCompare(b.standing?.drift?.at ?? ""))[0];
-  if (drifting?.standing?.drift && Date.parse(drifting.standing.drift.at) < Date.parse(at.now) + soonMs)
-    return `${drifting.stage.name}: ${driftWords(drifting, at)}`;
+  if (drifting?.standing?.drift && Date.parse(drifting.standing.drift.at) < Date.parse(now) + soonMs)
+    return `${drifting.stage.name}: ${driftWords(reader, drifting, now)}`;
   const unknown = stages.find((item) => !item.standing || item.standing.state === "unknown");
   if (unknown)
     return unknown.standing?.readAt
@@ -77,22 +77,22 @@ function outsideReason({ stage, standing }: StageNow): string {
 }
 
 /** "drifts out about 9 December", or that by its trend it already should have. */
-function driftWords({ standing }: StageNow, { now, timeZone }: Now): string {
+function driftWords(reader: Reader, { standing }: StageNow, now: string): string {
   const drift = standing?.drift;
   if (!drift) return "";
   const which = endWords[standing.result?.quantity ?? "backlash"][drift.limit];
   if (Date.parse(drift.at) <= Date.parse(now)) return `by its trend ${which} by now`;
-  return `drifts out, ${which}, about ${day(drift.at, timeZone).replace(/ \d{4}$/, "")}`;
+  return `drifts out, ${which}, about ${day(reader, drift.at).replace(/ \d{4}$/, "")}`;
 }
 
 type Planned = { stage: Pick<Stage, "name">; standing: { nextDate: string | null } | null };
 
 /** The earliest date that is due, where it has come or comes within a month. */
-export function dueWords(stages: readonly Planned[], now: string): string | null {
+export function dueWords(reader: Reader, stages: readonly Planned[], now: string): string | null {
   const due = stages
     .flatMap(({ stage, standing }) => (standing?.nextDate ? [{ name: stage.name, date: standing.nextDate }] : []))
     .sort((a, b) => a.date.localeCompare(b.date))[0];
   const days = due ? (Date.parse(due.date) - Date.parse(now)) / 86_400_000 : Number.POSITIVE_INFINITY;
   if (!due || days > 30) return null;
-  return `${days < -1 ? "Was due" : "Due"} ${dateWords(due.date)}, ${due.name.toLowerCase()}`;
+  return `${days < -1 ? "Was due" : "Due"} ${dateWords(reader, due.date)}, ${due.name.toLowerCase()}`;
 }

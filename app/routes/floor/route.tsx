@@ -4,6 +4,7 @@ import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
 import { StageCell } from "~/app/features/stage/stage-cell";
 import { clockOrDay, day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { FloorGroup, FloorPlace } from "~/data/queries/floor";
 import { buttonClass } from "~/ui/button";
@@ -33,7 +34,8 @@ function placeOf(text: string | null): FloorPlace | null {
 }
 
 export default function Floor({ loaderData }: Route.ComponentProps) {
-  const { rows, groups, words, site, hall, next, timeZone, now } = loaderData;
+  const reader = useWords();
+  const { rows, groups, words, site, hall, next, now } = loaderData;
   const total = groups.reduce((sum, group) => sum + group.machines, 0);
   const filtered = words !== "" || site !== null || hall !== null;
   return (
@@ -101,7 +103,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                   {jobs.map((job) => (
                     <p key={job.id} className="mt-1">
                       <Link to={`/jobs/${job.id}`} className="text-ink min-h-11 inline-flex items-center">
-                        Job open since {clockOrDay(job.openedAt, timeZone, now)}
+                        Job open since {clockOrDay(reader, job.openedAt, now)}
                         {stages.length > 1 &&
                           `, ${stages
                             .filter((item) => job.stageIds.includes(item.id))
@@ -122,7 +124,6 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                             point={point}
                             where={stages.find((item) => item.id === point.stageId)?.name ?? ""}
                             now={now}
-                            timeZone={timeZone}
                             mayClose={loaderData.mayWork}
                           />
                         ))}
@@ -157,7 +158,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                     <Link to={`/machines/${machine.id}`} className="min-h-11 inline-flex items-center text-ink">
                       {machine.name}, {machine.tag}
                     </Link>
-                    {machine.retiredAt && <span className="text-mid">, since {day(machine.retiredAt, timeZone)}</span>}
+                    {machine.retiredAt && <span className="text-mid">, since {day(reader, machine.retiredAt)}</span>}
                   </li>
                 ))}
               </ul>

@@ -30,7 +30,6 @@ export async function loadJobs({ pool, person, now }: Context, { words, before, 
     points: pointsPage.slice(0, pageSize),
     laterPoints: pointsPage.length > pageSize && lastPoint ? { at: lastPoint.openedAt, id: lastPoint.id } : null,
     mayWork: mayWork.includes(person.role),
-    timeZone: person.timeZone,
     now: now.toISOString(),
   };
 }

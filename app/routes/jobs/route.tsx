@@ -4,6 +4,7 @@ import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
 import { capital, countWords } from "~/app/features/words/count";
 import { dateWords, day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { isId } from "~/app/session/is-id";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { ListedJob } from "~/data/queries/jobs";
@@ -30,8 +31,9 @@ function placeOf(text: string | null): { at: string; id: string } | null {
 const placeText = ({ at, id }: { at: string; id: string }): string => encodeURIComponent(`${at} ${id}`);
 
 export default function Jobs({ loaderData }: Route.ComponentProps) {
-  const { open, due, done, points, timeZone, now, words } = loaderData;
-  const today = dayIn(now, timeZone);
+  const reader = useWords();
+  const { open, due, done, points, now, words } = loaderData;
+  const today = dayIn(now, reader.zone);
   const overdue = due.filter((item) => item.date < today).length;
   return (
     <>
@@ -48,7 +50,7 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
             <ul>
               {open.map((job) => (
                 <JobLine key={job.id} job={job} to={`/jobs/${job.id}`}>
-                  Since {day(job.openedAt, timeZone)}, {job.openedByName}
+                  Since {day(reader, job.openedAt)}, {job.openedByName}
                 </JobLine>
               ))}
               {open.length === 0 && <li className="text-mid">No job is open.</li>}
@@ -62,7 +64,7 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
               {due.map((item) => (
                 <li key={item.stageId} className="py-2 border-t border-rule flex flex-wrap gap-x-6">
                   <span className={`w-44 ${item.date < today ? "font-bold" : ""}`}>
-                    {dateWords(item.date)}
+                    {dateWords(reader, item.date)}
                     {item.date < today && <span className="block">overdue</span>}
                   </span>
                   <span className="grow">
@@ -96,7 +98,7 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
             <ul>
               {done.map((job) => (
                 <JobLine key={job.id} job={job} to={`/jobs/${job.id}`}>
-                  {job.signedAt && `Signed ${day(job.signedAt, timeZone)}, ${job.signedByName}`}
+                  {job.signedAt && `Signed ${day(reader, job.signedAt)}, ${job.signedByName}`}
                 </JobLine>
               ))}
               {done.length === 0 && (
@@ -132,7 +134,6 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
                 where={[point.machineName, point.stageName].filter(Boolean).join(", ")}
                 to={`/machines/${point.machineId}`}
                 now={now}
-                timeZone={timeZone}
                 mayClose={loaderData.mayWork}
               />
             ))}

@@ -45,7 +45,6 @@ export async function loadKit({ pool, person, now }: Context, machineId: string,
     standings,
     person: { id: person.id, name: person.name },
     mayWork: mayWork.includes(person.role),
-    timeZone: person.timeZone,
     now: now.toISOString(),
   };
 }

@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { logbookLine } from "~/app/features/logbook/logbook-line";
-import { readerOf, writeFor } from "~/app/features/words/figure";
+import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import { withoutGone } from "~/core/stages";
 import { driveLineOf } from "~/data/queries/drive-lines";
@@ -59,7 +59,7 @@ export async function loadMachine(
     // Stages out of service, or on another page of the drive line.
     missing.length > 0 ? stagesById(pool, [...new Set(missing)]) : [],
   ]);
-  writeFor(readerOf(person.preferences, machine));
+  const reader = readerOf(person, machine);
   const stageOf = (id: string | null) => [...stages, ...elsewhere].find((stage) => stage.id === id);
   const twinStandings = await standingsOfStages(
     pool,
@@ -84,11 +84,10 @@ export async function loadMachine(
     points,
     usage,
     files,
-    lines: entries.map((entry) => logbookLine(entry, stageOf(entry.stageId), corrections)),
+    lines: entries.map((entry) => logbookLine(reader, entry, stageOf(entry.stageId), corrections)),
     words,
     older: page.length > pageSize ? (entries[entries.length - 1]?.seq ?? null) : null,
     paged: from !== Number.MAX_SAFE_INTEGER,
-    timeZone: person.timeZone,
     mayWork: mayWork.includes(person.role) && machine.retiredAt === null,
     mayEdit: person.role === "lead",
     now: now.toISOString(),

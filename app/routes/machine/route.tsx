@@ -15,6 +15,7 @@ import { Search } from "~/app/features/shell/search";
 import { formatNumber } from "~/app/features/words/figure";
 import { refusalWords } from "~/app/features/words/refusal";
 import { clockOrDay, day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { parseNumber, type Refusal } from "~/core/quantity";
@@ -113,7 +114,8 @@ function neediest(stages: Route.ComponentProps["loaderData"]["stages"]): string 
 }
 
 export default function MachinePage({ loaderData, actionData }: Route.ComponentProps) {
-  const { machine, stages, jobs, timeZone, now } = loaderData;
+  const reader = useWords();
+  const { machine, stages, jobs, now } = loaderData;
   useKeptKit(machine.id);
   const place = [machine.site, machine.hall, machine.place].filter(Boolean).join(", ");
   const refusedOpening =
@@ -134,12 +136,12 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
               </p>
               {machine.usageTotal !== null && (
                 <p className="text-mid">
-                  <span className="figure">{formatNumber(machine.usageTotal, 0)}</span> {machine.usageUnit} run
+                  <span className="figure">{formatNumber(reader, machine.usageTotal, 0)}</span> {machine.usageUnit} run
                 </p>
               )}
               {machine.retiredAt && (
                 <p className="text-lg font-semibold text-outside" role="status">
-                  Out of service since {day(machine.retiredAt, timeZone)}. Its logbook stays.
+                  Out of service since {day(reader, machine.retiredAt)}. Its logbook stays.
                 </p>
               )}
             </div>
@@ -210,7 +212,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
               {jobs.map((job) => (
                 <li key={job.id}>
                   <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
-                    Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
+                    Go on with the job of {clockOrDay(reader, job.openedAt, now)}
                     {stages.length > 1 &&
                       `, ${stages.flatMap(({ stage }) => (job.stageIds.includes(stage.id) ? [stage.name] : [])).join(", ")}`}
                   </Link>
@@ -238,7 +240,6 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
                   point={point}
                   where={stages.find((item) => item.stage.id === point.stageId)?.stage.name ?? ""}
                   now={now}
-                  timeZone={loaderData.timeZone}
                   mayClose={loaderData.mayWork}
                 />
               ))}
@@ -246,8 +247,8 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
             </ul>
             {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages.map((item) => item.stage)} />}
           </section>
-          <UsageMeter machine={machine} readings={loaderData.usage} timeZone={timeZone} mayRead={loaderData.mayWork} />
-          <Files machineId={machine.id} files={loaderData.files} timeZone={timeZone} mayAdd={loaderData.mayWork} />
+          <UsageMeter machine={machine} readings={loaderData.usage} mayRead={loaderData.mayWork} />
+          <Files machineId={machine.id} files={loaderData.files} mayAdd={loaderData.mayWork} />
           {loaderData.twins.length > 0 && <Twins twins={loaderData.twins} model={machine.model} />}
           <section aria-labelledby="away">
             <h2 id="away" className="text-xl font-bold mb-2">
@@ -274,7 +275,7 @@ function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"
         <Search label="Find in the logbook" placeholder="Find in the logbook" words={words} />
       </div>
       {lines.length === 0 && <p>{words ? `Nothing in it has “${words}”.` : "Nothing is logged yet."}</p>}
-      <LogbookList lines={lines} timeZone={loaderData.timeZone} mayCorrect={loaderData.mayWork} />
+      <LogbookList lines={lines} mayCorrect={loaderData.mayWork} />
       <nav aria-label="Logbook pages" className="flex gap-6 mt-4">
         {(loaderData.paged || words) && (
           <Link to="?" className="text-on-tape min-h-11 inline-flex items-center">
@@ -319,13 +320,19 @@ function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["tw
 }
 
 function Service({ retired, actionData }: { retired: boolean; actionData: Route.ComponentProps["actionData"] }) {
+  const reader = useWords();
   const refusal = actionData && "refusal" in actionData && !("reason" in actionData) ? actionData.refusal : null;
   return (
     <Fold look="line" summary={retired ? "Take it into service again" : "Take it out of service"}>
       <Form method="post" className="flex flex-wrap gap-3 items-end">
         <input type="hidden" name="what" value={retired ? "back" : "retire"} />
         <input type="hidden" name="entryId" value={v7()} suppressHydrationWarning />
-        <Field label="Why?" name="text" className="grow max-w-md" error={refusal ? refusalWords(refusal) : undefined} />
+        <Field
+          label="Why?"
+          name="text"
+          className="grow max-w-md"
+          error={refusal ? refusalWords(reader, refusal) : undefined}
+        />
         <Button type="submit" large>
           {retired ? "Back into service" : "Out of service"}
         </Button>

@@ -7,7 +7,6 @@ export async function loadPeople({ pool, person, now }: Context) {
   return {
     accounts,
     here: person.id,
-    timeZone: person.timeZone,
     signAsks: person.signAsks,
     sealedAt: seal?.at ?? null,
     now: now.toISOString(),

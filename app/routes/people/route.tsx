@@ -5,6 +5,7 @@ import { GivePassword } from "~/app/features/identity/give-password";
 import { Posted } from "~/app/features/people/posted";
 import { PlaceHead } from "~/app/features/shell/head";
 import { agoWords, day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { backupContext, sealContext } from "~/app/session/request-context";
 import { asPerson } from "~/app/session/session.server";
@@ -53,8 +54,9 @@ const roleOptions = [
 ] as const;
 
 export default function People({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   if (!loaderData) return <PasswordFirst />;
-  const { accounts, here, timeZone, signAsks } = loaderData;
+  const { accounts, here, signAsks } = loaderData;
   const present = accounts.filter(({ leftAt }) => leftAt === null);
   return (
     <>
@@ -67,7 +69,7 @@ export default function People({ loaderData }: Route.ComponentProps) {
           <p className="text-mid mb-5">What somebody wrote stays under their name when their account is closed.</p>
           <ul aria-label="Accounts">
             {accounts.map((account) => (
-              <AccountLine key={account.id} account={account} here={account.id === here} timeZone={timeZone} />
+              <AccountLine key={account.id} account={account} here={account.id === here} />
             ))}
           </ul>
         </div>
@@ -91,12 +93,12 @@ export default function People({ loaderData }: Route.ComponentProps) {
           <h2 className="text-xl font-bold mt-6">Backup and seals</h2>
           <p>
             {loaderData.backupAt
-              ? `The last good backup was made ${agoWords(loaderData.backupAt, loaderData.now, timeZone)}.`
+              ? `The last good backup was made ${agoWords(reader, loaderData.backupAt, loaderData.now)}.`
               : "No backup is known."}
           </p>
           <p>
             {loaderData.sealedAt
-              ? `The logbooks were last sealed ${agoWords(loaderData.sealedAt, loaderData.now, timeZone)}, key ${loaderData.keyId}.`
+              ? `The logbooks were last sealed ${agoWords(reader, loaderData.sealedAt, loaderData.now)}, key ${loaderData.keyId}.`
               : "Nothing was sealed yet."}
           </p>
         </section>
@@ -206,7 +208,8 @@ function AccountFields({ account, error }: { account?: Account; error: (field: s
   );
 }
 
-function AccountLine({ account, here, timeZone }: { account: Account; here: boolean; timeZone: string }) {
+function AccountLine({ account, here }: { account: Account; here: boolean }) {
+  const reader = useWords();
   const gone = account.leftAt !== null;
   return (
     <li className="border-t border-rule py-3">
@@ -215,10 +218,10 @@ function AccountLine({ account, here, timeZone }: { account: Account; here: bool
           <b className="text-lg">{account.name}</b>
           {here && " (you)"} <span className="text-mid">{account.signIn}</span>
           <span className="block text-mid">
-            {account.role}, since {day(account.createdAt, timeZone)}
+            {account.role}, since {day(reader, account.createdAt)}
             {account.hasPin && ", has a PIN"}
-            {account.leftAt && `; closed ${day(account.leftAt, timeZone)}`}
-            {account.struckAt && `; name struck ${day(account.struckAt, timeZone)}`}
+            {account.leftAt && `; closed ${day(reader, account.leftAt)}`}
+            {account.struckAt && `; name struck ${day(reader, account.struckAt)}`}
           </span>
         </summary>
         <div className="grid md:grid-cols-2 gap-8 py-3">

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { entryWords } from "~/app/features/words/entry";
+import type { Reader } from "~/app/features/words/reader";
 import type { ReadingRecord } from "~/core/logbook";
 import { judgedUnit, sideUnit } from "~/core/stages";
 import type { NamedEntry } from "~/data/queries/entries";
@@ -56,10 +57,15 @@ const readingCells = (reading: ReadingRecord | null, unit: string) =>
     : Array.from({ length: 11 }, () => "");
 
 /** Entries as a table: one row each, a round one row a reading. Cells that a spreadsheet would take for a formula are quoted. */
-export function entriesAsCsv(entries: readonly NamedEntry[], stages: readonly Stage[], withHead: boolean): string {
+export function entriesAsCsv(
+  reader: Reader,
+  entries: readonly NamedEntry[],
+  stages: readonly Stage[],
+  withHead: boolean,
+): string {
   const rows = entries.flatMap((entry) => {
     const stage = stages.find((item) => item.id === entry.stageId);
-    const { title, detail } = entryWords(entry, stage);
+    const { title, detail } = entryWords(reader, entry, stage);
     const about = [
       entry.seq,
       entry.madeAt,

@@ -1,7 +1,10 @@
 import Papa from "papaparse";
 import { expect, test } from "vitest";
+import { readerOf } from "~/app/features/words/reader";
 import type { NamedEntry } from "~/data/queries/entries";
 import { entriesAsCsv } from "./csv.server";
+
+const reader = readerOf();
 
 const entry = (kind: string, body: object, readings: object[] = []): NamedEntry =>
   ({
@@ -33,6 +36,7 @@ const result = { quantity: "backlash", count: 2, min: 0.1, max: 0.2, verdict: "c
 
 test("a row for each entry, of a round one for each reading, struck ones too, all as wide as the head", () => {
   const text = entriesAsCsv(
+    reader,
     [
       entry("note", { text: 'said "fine", left' }),
       entry("round", { phase: "as-found", result }, [reading(1, "0,20"), reading(9, "5 thou", true)]),
@@ -53,6 +57,6 @@ test("a row for each entry, of a round one for each reading, struck ones too, al
 });
 
 test("what a spreadsheet would take for a formula stays text", () => {
-  const text = entriesAsCsv([entry("note", { text: "=HYPERLINK(1)" })], [], false);
+  const text = entriesAsCsv(reader, [entry("note", { text: "=HYPERLINK(1)" })], [], false);
   expect(text).toContain("'=HYPERLINK");
 });

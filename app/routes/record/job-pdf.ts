@@ -8,7 +8,7 @@ import { loadJobRecord, printedPaper } from "./load-record.server";
 export const loader = ({ params, context, request }: Route.LoaderArgs) =>
   asPerson(context, request, everyRole, async (asked) => {
     const record = await loadJobRecord(asked, params.jobId);
-    const name = `${record.machine.tag} job ${dayIn(record.job.openedAt, record.timeZone)}`;
+    const name = `${record.machine.tag} job ${dayIn(record.job.openedAt, asked.person.timeZone)}`;
     const paper = await printedPaper(asked, context.get(printerContext), { of: "job", record });
     return new Response(new Uint8Array(paper), { headers: downloadHeaders("application/pdf", name, "pdf") });
   });

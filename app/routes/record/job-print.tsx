@@ -7,6 +7,7 @@ import { PrintHead } from "~/app/features/record/print-head";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
 import { provisionalWords } from "~/app/features/words/state";
 import { clock, dateWords, day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isKind, jobRecord, wholeRound } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
@@ -22,7 +23,8 @@ export const loader = ({ params, context, request }: Route.LoaderArgs) =>
 
 /** The record of a job, to be printed. */
 export default function JobPrint({ loaderData }: Route.ComponentProps) {
-  const { machine, job, stages, entries, timeZone } = loaderData;
+  const reader = useWords();
+  const { machine, job, stages, entries } = loaderData;
   const signatures = entries.filter(isKind("signature"));
   const signature = signatures[0];
   return (
@@ -32,7 +34,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
         {machine.name}, <span className="figure">{machine.tag}</span>
       </h1>
       <p className="text-lg text-mid mb-6">
-        {day(job.openedAt, timeZone)}. {job.reason}
+        {day(reader, job.openedAt)}. {job.reason}
       </p>
       <h2 className="sr-only">{stages.length === 1 ? "The stage" : "The stages"}</h2>
       {stages.map((stage) => (
@@ -45,7 +47,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
         <h2 className="text-xl font-bold border-b-2 border-ink">{signature ? "Signed" : "Not signed yet"}</h2>
         {signature && (
           <p>
-            {signature.madeByName}, {day(signature.madeAt, timeZone)} {clock(signature.madeAt, timeZone)}.{" "}
+            {signature.madeByName}, {day(reader, signature.madeAt)} {clock(reader, signature.madeAt)}.{" "}
             {signature.body.comment}
           </p>
         )}
@@ -55,13 +57,13 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
             {item.body.provisional.length === 0
               ? "nothing left provisional"
               : item.body.provisional.map((code) => provisionalWords[code].toLowerCase()).join("; ")}
-            . {item.body.nextDate && `Next on ${dateWords(item.body.nextDate)}.`}
+            . {item.body.nextDate && `Next on ${dateWords(reader, item.body.nextDate)}.`}
           </p>
         ))}
       </section>
-      <PrintedEntries entries={entries} stages={stages} timeZone={timeZone} />
+      <PrintedEntries entries={entries} stages={stages} />
       <p className="text-mid mt-4">
-        Printed {day(loaderData.now, timeZone)}, {headWords(loaderData.head)}.
+        Printed {day(reader, loaderData.now)}, {headWords(loaderData.head)}.
       </p>
     </main>
   );

@@ -3,7 +3,7 @@ import type { Printer } from "~/app/background/printer.server";
 import { download, fileName } from "~/app/features/export/download.server";
 import { headWords } from "~/app/features/record/head-words";
 import type { Printed } from "~/app/features/record/printed";
-import { readerOf, writeFor } from "~/app/features/words/figure";
+import { readerOf } from "~/app/features/words/reader";
 import { findJob } from "~/app/routes/job/load-job.server";
 import { isId } from "~/app/session/is-id";
 import type { Database } from "~/data/postgres";
@@ -23,7 +23,6 @@ export async function loadJobRecord(asked: Context, jobId: string) {
   const job = await findJob(asked, jobId);
   const machine = job && (await machineById(pool, person.workshopId, job.machineId));
   if (!job || !machine) throw data({ code: "no-such-job" }, { status: 404 });
-  writeFor(readerOf(person.preferences, machine));
   const [found, entries, instruments, head] = await Promise.all([
     stagesById(pool, job.stageIds),
     entriesOfJob(pool, job.id),
@@ -31,14 +30,13 @@ export async function loadJobRecord(asked: Context, jobId: string) {
     endOf(pool, machine.id),
   ]);
   const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
-  return { job, machine, stages, entries, instruments, head, timeZone: person.timeZone, now: asked.now.toISOString() };
+  return { job, machine, stages, entries, instruments, head, now: asked.now.toISOString() };
 }
 export type LoadedRecord = Awaited<ReturnType<typeof loadJobRecord>>;
 
 const findMachine = async ({ pool, person }: Context, machineId: string) => {
   const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
   if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
-  writeFor(readerOf(person.preferences, machine));
   return machine;
 };
 
@@ -47,8 +45,9 @@ export async function jobFile(asked: Context, key: SealKey, jobId: string, endin
   const name = fileName(`${machine.tag} job ${dayIn(job.openedAt, asked.person.timeZone)} ${headWords(head)}`, ending);
   if (ending === "json")
     return download(exportLogbook(asked.pool, machine, asked.now, key, job.id), "application/json", name);
+  const reader = readerOf(asked.person, machine);
   async function* csv() {
-    yield entriesAsCsv(entries, stages, true);
+    yield entriesAsCsv(reader, entries, stages, true);
   }
   return download(csv(), "text/csv; charset=utf-8", name);
 }
@@ -66,10 +65,11 @@ export async function machineFile(
   const name = fileName(`${machine.tag} ${headWords(head)}`, ending);
   if (ending === "json") return download(exportLogbook(asked.pool, machine, asked.now, key), "application/json", name);
   const stages = await stagesOfMachines(asked.pool, [machine.id]);
+  const reader = readerOf(asked.person, machine);
   async function* csv() {
     for (let after = 0, first = true; ; first = false) {
       const page = await logbookFrom(asked.pool, machine.id, after, pageSize);
-      yield entriesAsCsv(page, stages, first);
+      yield entriesAsCsv(reader, page, stages, first);
       if (page.length < pageSize) return;
       after = page[page.length - 1]?.seq ?? after;
     }
@@ -87,7 +87,7 @@ export async function loadMachineRecord(asked: Context, machineId: string) {
     stagesOfMachines(asked.pool, [machine.id]),
     logbookFrom(asked.pool, machine.id, Math.max(0, head.seq - printedEntries), printedEntries),
   ]);
-  return { machine, stages, entries, head, timeZone: asked.person.timeZone, now: asked.now.toISOString() };
+  return { machine, stages, entries, head, now: asked.now.toISOString() };
 }
 
 /** The paper of a machine or a job, made beside the server; the same one again while nothing was entered on the machine. */
@@ -96,11 +96,11 @@ export async function printedPaper(
   printer: Printer,
   paper: Omit<Printed, "reader">,
 ): Promise<Uint8Array> {
-  const { machine, head, now, timeZone } = (paper as Printed).record;
-  const reader = readerOf(asked.person.preferences, machine);
+  const { machine, head, now } = (paper as Printed).record;
+  const reader = readerOf(asked.person, machine);
   const of =
     "job" in (paper as Printed).record ? (paper as { record: { job: { id: string } } }).record.job.id : machine.id;
-  const key = [of, head.hash, dayIn(now, timeZone), reader.decimal, reader.units, reader.asMachine].join(" ");
+  const key = [of, head.hash, dayIn(now, reader.zone), reader.decimal, reader.units, reader.asMachine].join(" ");
   return printer.print(key, { ...paper, reader } as Printed);
 }
 

@@ -2,6 +2,7 @@ import { headWords } from "~/app/features/record/head-words";
 import { PrintHead } from "~/app/features/record/print-head";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
 import { day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/machine-print";
 import { loadMachineRecord } from "./load-record.server";
@@ -14,9 +15,8 @@ export const loader = ({ params, context, request }: Route.LoaderArgs) =>
   asPerson(context, request, everyRole, (asked) => loadMachineRecord(asked, params.machineId));
 
 /** The newest part of a machine's logbook, to be printed. */
-export default function MachinePrint({
-  loaderData: { machine, stages, entries, timeZone, now, head },
-}: Route.ComponentProps) {
+export default function MachinePrint({ loaderData: { machine, stages, entries, now, head } }: Route.ComponentProps) {
+  const reader = useWords();
   return (
     <main className="p-8 max-sm:p-4 max-w-5xl mx-auto bg-panel print:p-0">
       <PrintHead path={`/machines/${machine.id}/record`} back={`/machines/${machine.id}`} />
@@ -24,10 +24,10 @@ export default function MachinePrint({
         {machine.name}, <span className="figure">{machine.tag}</span>
       </h1>
       <p className="text-lg text-mid mb-6">
-        Printed {day(now, timeZone)}, {headWords(head)}. The newest {entries.length} entries; the whole, with its
-        hashes, is in the JSON file.
+        Printed {day(reader, now)}, {headWords(head)}. The newest {entries.length} entries; the whole, with its hashes,
+        is in the JSON file.
       </p>
-      <PrintedEntries entries={entries} stages={stages} timeZone={timeZone} />
+      <PrintedEntries entries={entries} stages={stages} />
     </main>
   );
 }

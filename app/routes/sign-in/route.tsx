@@ -1,5 +1,6 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from "react-router";
 import { refusalWords } from "~/app/features/words/refusal";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { addressContext, poolContext } from "~/app/session/request-context";
 import { safePath } from "~/app/session/safe-path";
@@ -48,12 +49,13 @@ export async function action({ request, context }: Route.ActionArgs) {
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
+  const reader = useWords();
   const [search] = useSearchParams();
   const busy = useNavigation().state !== "idle";
   const refusal = actionData?.refusal;
   const { resting } = loaderData;
   const on = (field: string) =>
-    refusal && (refusal.path[0] ?? "password") === field ? refusalWords(refusal) : undefined;
+    refusal && (refusal.path[0] ?? "password") === field ? refusalWords(reader, refusal) : undefined;
   const to = <input type="hidden" name="to" value={search.get("to") ?? "/"} />;
   return (
     <main className="min-h-dvh grid place-items-center p-5">

@@ -13,6 +13,7 @@ import { LimitsFields } from "~/app/features/stage-form/limits-fields";
 import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-texts";
 import { readGeometry } from "~/app/features/stage-form/texts";
 import { refusalWords } from "~/app/features/words/refusal";
+import { useWords } from "~/app/features/words/use-words";
 import { loadMachineForm } from "~/app/routes/machine-form/load-form.server";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
@@ -35,6 +36,7 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function AddStage({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   const { machine, stages } = loaderData;
   const { fields, refusal, busy, send } = useSavedForm(`stage-new ${machine.id}`, {});
   const [problems, setProblems] = useState<Problems | null>(null);
@@ -81,7 +83,9 @@ export default function AddStage({ loaderData }: Route.ComponentProps) {
               </Link>
               {(refusal || wrong > 0) && (
                 <p role="alert" className="text-outside font-semibold text-lg">
-                  {refusal ? refusalWords(refusal) : `${wrong} ${wrong === 1 ? "field needs" : "fields need"} a look.`}
+                  {refusal
+                    ? refusalWords(reader, refusal)
+                    : `${wrong} ${wrong === 1 ? "field needs" : "fields need"} a look.`}
                 </p>
               )}
             </div>

@@ -13,6 +13,7 @@ import { LimitsFields } from "~/app/features/stage-form/limits-fields";
 import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-texts";
 import { readGeometry, textsOf } from "~/app/features/stage-form/texts";
 import { refusalWords } from "~/app/features/words/refusal";
+import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
 import { reviseStage } from "~/operations/revise-stage";
@@ -55,10 +56,11 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function ReviseStage({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   const { part, stage, machine, openJobBy, others } = loaderData;
   const { fields, refusal, busy, send } = useSavedForm(
     `stage ${stage.id} ${part} ${part === "stage" ? "" : stage[part].revision}`,
-    textsOf(stage),
+    textsOf(reader, stage),
   );
   const [problems, setProblems] = useState<Problems | null>(null);
   const [ids] = useState(() => ({ entryId: v7(), revisionId: v7() }));
@@ -115,7 +117,7 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
               </Link>
               {(refusal || Object.keys(problems ?? {}).length > 0) && (
                 <p role="alert" className="text-outside font-semibold text-lg">
-                  {refusal ? refusalWords(refusal) : "Look at the marked fields."}
+                  {refusal ? refusalWords(reader, refusal) : "Look at the marked fields."}
                 </p>
               )}
             </div>

@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { learnStage } from "~/app/features/job/entries/learn-stage";
-import { readerOf, writeFor } from "~/app/features/words/figure";
+import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import { isKind, meterOf, pastMoves, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
 import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
@@ -67,7 +67,7 @@ export async function loadStage(
   const moves = pastMoves(history, stage.adjuster.id, moved.get(stage.adjuster.id) ?? 0);
   const instrumentId = full && withAllReadings(counting, full)?.readings[0]?.instrumentId;
   const meter = meterOf(usage);
-  writeFor(readerOf(person.preferences, machine));
+  const reader = readerOf(person, machine);
   return {
     stage,
     machine,
@@ -76,7 +76,7 @@ export async function loadStage(
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {
-      choices: list.map((round) => roundChoice(round, person.timeZone)),
+      choices: list.map((round) => roundChoice(reader, round)),
       thin: withAllReadings(counting, thin),
       full: withAllReadings(counting, full),
       instrument: instrumentId ? await instrumentById(pool, person.workshopId, instrumentId) : null,
@@ -88,7 +88,6 @@ export async function loadStage(
     job: jobs.find((job) => job.stageIds.includes(stage.id)) ?? null,
     mayEdit: person.role === "lead" && stage.retiredAt === null,
     mayWork: mayWork.includes(person.role) && stage.retiredAt === null,
-    timeZone: person.timeZone,
     now: now.toISOString(),
   };
 }

@@ -21,6 +21,7 @@ import { stageUnit } from "~/app/features/words/quantity";
 import { clockOrDay } from "~/app/features/words/times";
 import { turnedWords } from "~/app/features/words/turned";
 import { unwiseWords } from "~/app/features/words/unwise";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { checkElement } from "~/core/stages";
@@ -64,7 +65,8 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function StagePage({ loaderData }: Route.ComponentProps) {
-  const { stage, machine, standing, timeZone, now, job } = loaderData;
+  const reader = useWords();
+  const { stage, machine, standing, now, job } = loaderData;
   const { element, arcDeg, turnedBy } = stage.geometry;
   const drawing = useRef<HTMLDivElement>(null);
   const checked = checkElement(element);
@@ -76,7 +78,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
         <header className="flex flex-wrap gap-x-8 gap-y-3 items-start">
           <div className="grow">
             <h1 className="text-3xl font-bold flex flex-wrap gap-x-4 items-center">
-              {stage.name} <span className="figure">{sizeWords(element)}</span>
+              {stage.name} <span className="figure">{sizeWords(reader, element)}</span>
               <span className="text-xl">
                 <StateMark state={standing?.state ?? "unknown"} />
               </span>
@@ -91,7 +93,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
           </div>
           {job ? (
             <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
-              Go on with the job of {clockOrDay(job.openedAt, timeZone, now)}
+              Go on with the job of {clockOrDay(reader, job.openedAt, now)}
             </Link>
           ) : (
             loaderData.mayWork && (
@@ -108,22 +110,16 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               axis={loaderData.axis}
               roundsRead={loaderData.roundsRead}
               limits={{ lo: stage.limits.lo, hi: stage.limits.hi }}
-              spoken={stageUnit(element)}
-              timeZone={timeZone}
+              spoken={stageUnit(reader, element)}
               unit={machine.usageUnit}
               now={now}
             />
             <RoundsCompared stage={stage} {...loaderData.rounds} />
           </div>
           <div className="grid gap-8 content-start min-w-0">
-            <StandingWhy stage={stage} standing={standing} timeZone={timeZone} />
-            {loaderData.wear && <WearPane wear={loaderData.wear} usageUnit={machine.usageUnit} timeZone={timeZone} />}
-            <LimitsHistory
-              stage={stage}
-              revisions={loaderData.limits}
-              timeZone={timeZone}
-              mayEdit={loaderData.mayEdit}
-            />
+            <StandingWhy stage={stage} standing={standing} />
+            {loaderData.wear && <WearPane wear={loaderData.wear} usageUnit={machine.usageUnit} />}
+            <LimitsHistory stage={stage} revisions={loaderData.limits} mayEdit={loaderData.mayEdit} />
             <LearntPane stage={stage} learnt={loaderData.learnt} mayEdit={loaderData.mayEdit} />
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">
@@ -140,16 +136,17 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                 />
               </div>
               <p className="mt-2">
-                {capital(elementWords(element))}
+                {capital(elementWords(reader, element))}
                 {madeOf(element) && `, ${madeOf(element)}`}. {stage.geometry.clamps.points.length} clamps{" "}
                 {stage.geometry.clamps.size}.
-                {arcDeg && ` Turns only from ${formatNumber(arcDeg[0], 0)}° to ${formatNumber(arcDeg[1], 0)}°.`}{" "}
+                {arcDeg &&
+                  ` Turns only from ${formatNumber(reader, arcDeg[0], 0)}° to ${formatNumber(reader, arcDeg[1], 0)}°.`}{" "}
                 {turnedWords[turnedBy]} Revision {stage.geometry.revision}.
               </p>
               <ul className="mt-2 grid gap-1">
                 {warnings.map((warning) => (
                   <li key={JSON.stringify(warning)} className="border-l-4 border-near pl-3">
-                    {unwiseWords(warning)}
+                    {unwiseWords(reader, warning)}
                   </li>
                 ))}
               </ul>
@@ -171,14 +168,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               </h2>
               <ul>
                 {loaderData.points.map((point) => (
-                  <OpenPointLine
-                    key={point.id}
-                    point={point}
-                    where=""
-                    now={now}
-                    timeZone={loaderData.timeZone}
-                    mayClose={loaderData.mayWork}
-                  />
+                  <OpenPointLine key={point.id} point={point} where="" now={now} mayClose={loaderData.mayWork} />
                 ))}
                 {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
               </ul>

@@ -1,4 +1,5 @@
 import { readWords } from "~/app/features/words/entry";
+import type { Reader } from "~/app/features/words/reader";
 import { day } from "~/app/features/words/times";
 import { type Entry, type EntryOf, firstOfRound, isKind, wholeRound } from "~/core/logbook";
 
@@ -41,8 +42,8 @@ export const partsOf = (counting: readonly Entry[], round: EntryOf<"round"> | nu
 export const withAllReadings = (counting: readonly Entry[], round: EntryOf<"round"> | null) =>
   round && { ...round, readings: wholeRound(counting, round) };
 
-/** In the figures of whoever reads; the machine's units have to be set before. */
-export const roundChoice = (round: EntryOf<"round">, timeZone: string) => ({
+/** In the figures of whoever reads. */
+export const roundChoice = (reader: Reader, round: EntryOf<"round">) => ({
   id: round.id,
-  words: `${day(round.madeAt, timeZone)}, ${round.body.phase === "as-found" ? "as found" : "as left"}: ${readWords(round.body.result)}`,
+  words: `${day(reader, round.madeAt)}, ${round.body.phase === "as-found" ? "as found" : "as left"}: ${readWords(reader, round.body.result)}`,
 });

@@ -4,6 +4,7 @@ import { PlaceHead } from "~/app/features/shell/head";
 import { InstrumentForm } from "~/app/features/stores/instrument-form";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { dateWords, shortDay } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isOverdue } from "~/core/logbook";
@@ -23,7 +24,6 @@ export async function loader({ params, context, request }: Route.LoaderArgs) {
     ...(await loadInstruments(asked)),
     instrument: null,
     certificates: [],
-    timeZone: asked.person.timeZone,
   }));
 }
 
@@ -36,7 +36,8 @@ export async function action({ context, request }: Route.ActionArgs) {
 }
 
 export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
-  const { instrument, certificates, role, today, timeZone } = loaderData;
+  const reader = useWords();
+  const { instrument, certificates, role, today } = loaderData;
   const shown = instrument && shownIn(instrument);
   return (
     <>
@@ -52,7 +53,7 @@ export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
               = {instrument.coverage}).{" "}
             </span>
             {isOverdue(instrument.dueOn, today) && (
-              <b className="text-outside">Overdue since {dateWords(instrument.dueOn ?? "")}.</b>
+              <b className="text-outside">Overdue since {dateWords(reader, instrument.dueOn ?? "")}.</b>
             )}
           </p>
         )}
@@ -74,7 +75,7 @@ export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
                       {certificate.name}
                     </a>
                     <span className="block text-mid">
-                      {shortDay(certificate.madeAt, timeZone)}, {certificate.madeByName}
+                      {shortDay(reader, certificate.madeAt)}, {certificate.madeByName}
                     </span>
                   </li>
                 ))}

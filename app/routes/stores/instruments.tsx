@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { PlaceHead } from "~/app/features/shell/head";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { dateWords } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isOverdue } from "~/core/logbook";
 import { shownIn } from "~/core/practice";
@@ -51,6 +52,7 @@ function instrumentNews(count: number, overdue: number): string {
 }
 
 function InstrumentLine({ instrument, today }: { instrument: Instrument; today: string }) {
+  const reader = useWords();
   const { symbol: unit, shown } = shownIn(instrument);
   const over = isOverdue(instrument.dueOn, today) && !instrument.retiredAt;
   return (
@@ -71,7 +73,7 @@ function InstrumentLine({ instrument, today }: { instrument: Instrument; today: 
       </p>
       <p className={over ? "text-outside font-semibold" : ""}>
         {instrument.dueOn
-          ? `${over ? "Overdue since" : "Due"} ${dateWords(instrument.dueOn)}`
+          ? `${over ? "Overdue since" : "Due"} ${dateWords(reader, instrument.dueOn)}`
           : "Nobody has said when it is due"}
       </p>
     </li>

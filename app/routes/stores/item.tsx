@@ -5,6 +5,7 @@ import { itemWords } from "~/app/features/stores/item-words";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { TakeForm } from "~/app/features/stores/take-form";
 import { day } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { kindsOfStock } from "~/core/stores";
@@ -35,7 +36,8 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function Item({ loaderData }: Route.ComponentProps) {
-  const { item, movements, role, timeZone } = loaderData;
+  const reader = useWords();
+  const { item, movements, role } = loaderData;
   return (
     <>
       <PlaceHead />
@@ -47,7 +49,7 @@ export default function Item({ loaderData }: Route.ComponentProps) {
               {item.count === 0 ? `${item.name}: none left` : `${item.name}: ${item.count} here`}
             </h1>
             <p className="text-mid">
-              {[kindsOfStock[item.kind].word, itemWords(item), item.place, item.gone ? "no longer made" : ""]
+              {[kindsOfStock[item.kind].word, itemWords(reader, item), item.place, item.gone ? "no longer made" : ""]
                 .filter(Boolean)
                 .join("; ")}
             </p>
@@ -97,7 +99,7 @@ export default function Item({ loaderData }: Route.ComponentProps) {
                     </td>
                     <td>
                       {movement.madeByName}
-                      <span className="block text-mid">{day(movement.madeAt, timeZone)}</span>
+                      <span className="block text-mid">{day(reader, movement.madeAt)}</span>
                     </td>
                   </tr>
                 ))}

@@ -1,5 +1,6 @@
 import { LabelPage } from "~/app/features/shell/label-page";
 import { itemWords } from "~/app/features/stores/item-words";
+import { useWords } from "~/app/features/words/use-words";
 import { originContext } from "~/app/session/request-context";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/label";
@@ -12,6 +13,7 @@ export const loader = ({ params, context, request }: Route.LoaderArgs) =>
 
 /** On a drawer or a bag: scanned, it leads to what lies there. */
 export default function ItemLabel({ loaderData: { item, svg, address } }: Route.ComponentProps) {
+  const reader = useWords();
   return (
     <LabelPage
       name={item.name}
@@ -19,7 +21,7 @@ export default function ItemLabel({ loaderData: { item, svg, address } }: Route.
       svg={svg}
       address={address}
     >
-      <span className="block text-xl figure">{itemWords(item)}</span>
+      <span className="block text-xl figure">{itemWords(reader, item)}</span>
       <span className="block">{item.place}</span>
     </LabelPage>
   );

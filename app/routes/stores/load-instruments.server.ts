@@ -14,7 +14,7 @@ export async function loadInstrument(asked: Context, id: string) {
   const instrument = instruments.find((one) => one.id === id);
   if (!instrument) throw data({ code: "no-such-instrument" }, { status: 404 });
   const certificates = await certificatesOf(asked.pool, instrument.id);
-  return { instrument, certificates, role, today, timeZone: asked.person.timeZone };
+  return { instrument, certificates, role, today };
 }
 
 export const loadCertificate = async ({ pool, person }: Context, id: string) =>

@@ -34,8 +34,8 @@ async function findItem({ pool, person }: Context, itemId: string) {
 export async function loadItem(asked: Context, itemId: string) {
   const item = await findItem(asked, itemId);
   const movements = await movementsOfItem(asked.pool, item.id, 100);
-  const { role, timeZone } = asked.person;
-  return { item, movements, role, timeZone };
+  const { role } = asked.person;
+  return { item, movements, role };
 }
 
 /** Labels of one item, or of all of a kind that a page shows: each leads to its item. */

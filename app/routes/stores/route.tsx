@@ -4,6 +4,7 @@ import { Search } from "~/app/features/shell/search";
 import { itemWords } from "~/app/features/stores/item-words";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { TakeForm } from "~/app/features/stores/take-form";
+import { useWords } from "~/app/features/words/use-words";
 import { isId } from "~/app/session/is-id";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
@@ -30,6 +31,7 @@ function placeOf(text: string | null): { nominalMm: number | null; id: string } 
 }
 
 export default function Stores({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   const { counts, items, kind, words, more, paged, role } = loaderData;
   const pieces = counts.find((count) => count.kind === kind)?.pieces ?? 0;
   const of = kindsOfStock[kind];
@@ -74,7 +76,9 @@ export default function Stores({ loaderData }: Route.ComponentProps) {
                   {item.name}
                 </Link>
                 {item.gone && <span className="text-mid">, no longer made</span>}
-                <span className="block text-mid">{[itemWords(item), item.place].filter(Boolean).join("; ")}</span>
+                <span className="block text-mid">
+                  {[itemWords(reader, item), item.place].filter(Boolean).join("; ")}
+                </span>
               </div>
               <p className={`text-2xl figure sm:text-right ${item.count === 0 ? "text-outside" : ""}`}>
                 {item.count}

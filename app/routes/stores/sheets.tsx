@@ -5,6 +5,7 @@ import { readNews } from "~/app/features/stores/read-news";
 import { SheetFates } from "~/app/features/stores/sheet-fates";
 import { StoresNav } from "~/app/features/stores/stores-nav";
 import { refusalWords } from "~/app/features/words/refusal";
+import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Refusal } from "~/core/quantity";
 import { type SheetReport, sheets } from "~/operations/sheets";
@@ -27,6 +28,7 @@ type State =
   | { is: "seen"; report: SheetReport };
 
 export default function Sheets({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   const { role } = loaderData;
   const [name, setName] = useState("stores");
   const sheet = loaderData.sheets.find((one) => one.name === name) ?? loaderData.sheets[0];
@@ -137,7 +139,7 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
             )}
             {state.is === "refused" && (
               <p role="alert" className="text-lg text-outside font-semibold border-l-4 border-outside pl-4">
-                {refusalWords(state.refusal)} Nothing was changed.
+                {refusalWords(reader, state.refusal)} Nothing was changed.
               </p>
             )}
             {state.is === "seen" && <SheetFates report={state.report} onSave={() => send(text, true)} />}

@@ -20,5 +20,5 @@ export async function loadSwap({ pool, person }: Context, stageId: string) {
     itemsOfKinds(pool, person.workshopId, ["gear"], mostGears),
     optionsOfStage(pool, stage.id),
   ]);
-  return { stage, machine, stock, kept, mayWork: mayWork.includes(person.role), timeZone: person.timeZone };
+  return { stage, machine, stock, kept, mayWork: mayWork.includes(person.role) };
 }

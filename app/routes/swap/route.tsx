@@ -9,6 +9,7 @@ import { swapQuestion } from "~/app/features/swap/question";
 import { SwapTable } from "~/app/features/swap/swap-table";
 import { formatNumber } from "~/app/features/words/figure";
 import { lengthWords, spoken } from "~/app/features/words/spoken";
+import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { gearPair, type SwapAnswer } from "~/core/gears";
@@ -47,6 +48,7 @@ function swapNews(answer: SwapAnswer | null): string {
 }
 
 export default function Swap({ loaderData }: Route.ComponentProps) {
+  const reader = useWords();
   const { stage, machine, stock, kept } = loaderData;
   const [texts, setTexts] = useState<Record<string, string>>({ from: "stores" });
   const setAll = (more: Record<string, string>) => setTexts((was) => ({ ...was, ...more }));
@@ -71,10 +73,11 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
           </h1>
           {pair && present?.ok && (
             <p className="text-lg">
-              Now <b className="figure">{pair.teeth.join(" : ")}</b>, module {formatNumber(pair.moduleMm, 3)}, at{" "}
-              <span className="figure">{lengthWords(present.value.centreDistanceMm, 2)}</span>; wanted is a backlash of{" "}
+              Now <b className="figure">{pair.teeth.join(" : ")}</b>, module {formatNumber(reader, pair.moduleMm, 3)},
+              at <span className="figure">{lengthWords(reader, present.value.centreDistanceMm, 2)}</span>; wanted is a
+              backlash of{" "}
               <span className="figure">
-                {spoken("mm", 2).range(stage.limits.lo, stage.limits.hi)} {spoken("mm", 2).unit}
+                {spoken(reader, "mm", 2).range(stage.limits.lo, stage.limits.hi)} {spoken(reader, "mm", 2).unit}
               </span>
               , {stage.limits.source}.
             </p>
@@ -122,7 +125,7 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             }
           />
         )}
-        <KeptOptions kept={kept} timeZone={loaderData.timeZone} mayDrop={loaderData.mayWork} />
+        <KeptOptions kept={kept} mayDrop={loaderData.mayWork} />
       </main>
     </>
   );

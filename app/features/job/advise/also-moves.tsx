@@ -1,3 +1,5 @@
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { sensitivityOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { stageUnit } from "../../words/quantity";
@@ -5,6 +7,7 @@ import { useJobScreen } from "../entries/job-context";
 
 /** What else the same move sets, as a motor does that carries a belt and a gear; and by how much, where that can be told. */
 export function AlsoMoves({ stage, changeMm }: { stage: Stage; changeMm: number }) {
+  const reader = useWords();
   const { data } = useJobScreen();
   const { alsoMoves } = stage.adjuster;
   if (alsoMoves.length === 0) return null;
@@ -16,7 +19,7 @@ export function AlsoMoves({ stage, changeMm }: { stage: Stage; changeMm: number 
         return (
           <li key={stageId}>
             It also moves the <b>{other.name}</b>
-            {effectWords(other, changeMm * perMm)}: read that again as well.
+            {effectWords(reader, other, changeMm * perMm)}: read that again as well.
           </li>
         );
       })}
@@ -24,10 +27,10 @@ export function AlsoMoves({ stage, changeMm }: { stage: Stage; changeMm: number 
   );
 }
 
-function effectWords({ geometry: { element }, limits }: Stage, changeMm: number): string {
+function effectWords(reader: Reader, { geometry: { element }, limits }: Stage, changeMm: number): string {
   const middle = limits.aim ?? (limits.lo + limits.hi) / 2;
   const slope = sensitivityOf(element, middle, middle);
-  const { said, name } = stageUnit(element);
+  const { said, name } = stageUnit(reader, element);
   if (slope === null) return "";
   const change = slope * changeMm;
   return `, its ${name} by about ${change > 0 ? "+" : "−"}${said(Math.abs(change))}`;

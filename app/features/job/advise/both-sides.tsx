@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import { carryAcross, type DrawerStage, type Piece, type Pieces, type StackOutcome } from "~/core/advice";
 import type { LaidStack, MovedStack } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
@@ -29,12 +30,13 @@ export function BothSides({
   measured: (pieces: Pieces) => Piece[];
   onTake: (outcome: StackOutcome, stack: MovedStack) => void;
 }) {
+  const reader = useWords();
   const { job } = useJobScreen();
   const field = `stack.other.${job.record.moves.length}`;
-  const text = job.draft.texts[field] ?? (known ? piecesTyped(known) : "");
-  const other = readPieces(text);
+  const text = job.draft.texts[field] ?? (known ? piecesTyped(reader, known) : "");
+  const other = readPieces(reader, text);
   const carried = other && text !== "" ? carryAcross(of, measured(other), wantedMm) : null;
-  const { unit, range } = stageUnit(stage.geometry.element);
+  const { unit, range } = stageUnit(reader, stage.geometry.element);
   return (
     <details open={known !== null}>
       <summary className="min-h-11 content-center cursor-pointer underline">
@@ -46,9 +48,9 @@ export function BothSides({
           value={text}
           autoComplete="off"
           onChange={(event) => job.changeText(field, event.target.value)}
-          onBlur={() => job.changeText(field, piecesKept(text))}
+          onBlur={() => job.changeText(field, piecesKept(reader, text))}
           hint="0.3 + 0.1; the sum of both sides stays"
-          error={other === null ? refusalWords({ code: "not-pieces", path: [], facts: {} }) : undefined}
+          error={other === null ? refusalWords(reader, { code: "not-pieces", path: [], facts: {} }) : undefined}
         />
         {carried && carried.outcome.amount === 0 && (
           <p className="text-lg" role="status">
@@ -71,13 +73,14 @@ export function BothSides({
               ))}
             </div>
             <p className="text-lg" role="status">
-              {carried.toOther.length > 0 && <>Carry {piecesText(carried.toOther)} to the other side. </>}
-              {carried.toHere.length > 0 && <>Bring {piecesText(carried.toHere)} to this side. </>}
-              That makes this side <b className="figure">{lengthWords(Math.abs(carried.outcome.amount), 3)}</b>{" "}
+              {carried.toOther.length > 0 && <>Carry {piecesText(reader, carried.toOther)} to the other side. </>}
+              {carried.toHere.length > 0 && <>Bring {piecesText(reader, carried.toHere)} to this side. </>}
+              That makes this side <b className="figure">{lengthWords(reader, Math.abs(carried.outcome.amount), 3)}</b>{" "}
               {carried.outcome.amount < 0 ? "thinner" : "thicker"}
               {Math.abs(carried.errorMm) > 0.0005 && (
                 <>
-                  , <span className="figure">{lengthWords(Math.abs(carried.errorMm), 3)}</span> off what is wanted
+                  , <span className="figure">{lengthWords(reader, Math.abs(carried.errorMm), 3)}</span> off what is
+                  wanted
                 </>
               )}
               . The end float stays. It should then read{" "}

@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { panesOf } from "~/app/features/kinds/panes";
+import { useWords } from "~/app/features/words/use-words";
 import {
   type DrawerStage,
   drawerQuestion,
@@ -59,6 +60,7 @@ export function DrawerPane({
   view: RoundView;
   onTake: (chosen: ChosenStack) => void;
 }) {
+  const reader = useWords();
   const { data, before, job } = useJobScreen();
   const { adjuster } = stage.adjuster;
   const known = useMemo(() => {
@@ -67,12 +69,12 @@ export function DrawerPane({
   }, [job.entries, stage.id, before.stack]);
   // After a move something else lies in it.
   const wasField = `stack.was.${job.record.moves.length}`;
-  const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(known.here) : "");
+  const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(reader, known.here) : "");
   const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
   const present = useMemo(() => {
-    const typed = readPieces(wasText);
+    const typed = readPieces(reader, wasText);
     return typed && asMeasured(typed, items);
-  }, [wasText, items]);
+  }, [reader, wasText, items]);
   const sensitivity = view.sensitivity;
   const of = useMemo((): DrawerStage | null => {
     if (adjuster?.type !== "shims" || sensitivity === null || present === null) return null;
@@ -110,13 +112,15 @@ export function DrawerPane({
           value={wasText}
           autoComplete="off"
           onChange={(event) => job.changeText(wasField, event.target.value)}
-          onBlur={() => job.changeText(wasField, piecesKept(wasText))}
+          onBlur={() => job.changeText(wasField, piecesKept(reader, wasText))}
           hint={
-            present && present.length > 0 && piecesTyped(present) !== piecesTyped(readPieces(wasText) ?? [])
-              ? `Taken as measured: ${piecesText(present)}`
+            present &&
+            present.length > 0 &&
+            piecesTyped(reader, present) !== piecesTyped(reader, readPieces(reader, wasText) ?? [])
+              ? `Taken as measured: ${piecesText(reader, present)}`
               : "0.5 + 2 × 0.1; empty: these go in besides"
           }
-          error={present === null ? refusalWords(notPieces) : undefined}
+          error={present === null ? refusalWords(reader, notPieces) : undefined}
         />
         <Field
           label="Pieces at most"
@@ -171,7 +175,7 @@ export function DrawerPane({
                 onChange={() => setChosen(i)}
               />
               <span className="figure">
-                {piecesText(other.shims)} = {lengthWords(other.totalMm, 3)}
+                {piecesText(reader, other.shims)} = {lengthWords(reader, other.totalMm, 3)}
               </span>
               {present !== null && <span className="text-mid">{handledWords(handled(present, other.shims))}</span>}
             </label>
@@ -212,7 +216,8 @@ function StackChoice({
   items: readonly StoreItem[];
   onTake: () => void;
 }) {
-  const { unit, figure, range } = stageUnit(stage.geometry.element);
+  const reader = useWords();
+  const { unit, figure, range } = stageUnit(reader, stage.geometry.element);
   const { taken, returned } = exchange(of.present, stack.shims);
   const isGap = judgedBy(stage.geometry.element) === "gap";
   const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : undefined;
@@ -226,7 +231,7 @@ function StackChoice({
             Take{" "}
             <b className="figure">
               {count > 1 && `${count} × `}
-              {lengthWords(thicknessMm, 3)}
+              {lengthWords(reader, thicknessMm, 3)}
             </b>
             {place(thicknessMm) && <span className="text-mid"> from {place(thicknessMm)}</span>}
           </li>
@@ -236,7 +241,7 @@ function StackChoice({
             Put back{" "}
             <b className="figure">
               {count > 1 && `${count} × `}
-              {lengthWords(thicknessMm, 3)}
+              {lengthWords(reader, thicknessMm, 3)}
             </b>
           </li>
         ))}

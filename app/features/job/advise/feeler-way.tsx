@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import { type FeelerStack, feelerFromSet, unitOf } from "~/core/advice";
 import { judgedBy, rockedWheel } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
@@ -31,6 +32,7 @@ function normalOf(element: Stage["geometry"]["element"]): number {
 
 /** Where the adjuster has no scale, the move ends in something hands can do. */
 export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundView; stack: FeelerStack | null }) {
+  const reader = useWords();
   const amount = Math.abs(view.move?.amount ?? 0);
   const unit = stage.adjuster.adjuster && unitOf(stage.adjuster.adjuster);
   if (!stack)
@@ -43,9 +45,9 @@ export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundVie
     <>
       <ol className="list-decimal pl-6 mt-2 text-lg" aria-label="By feeler">
         <li>
-          Feeler of <b className="text-now figure">{leavesText(stack.leavesMm)}</b> between the flanks there
+          Feeler of <b className="text-now figure">{leavesText(reader, stack.leavesMm)}</b> between the flanks there
           {Math.abs(stack.missMm) > 0.004 &&
-            ` (${lengthWords(Math.abs(stack.missMm), 2)} ${stack.missMm > 0 ? "more" : "less"} than wanted, the nearest there is)`}
+            ` (${lengthWords(reader, Math.abs(stack.missMm), 2)} ${stack.missMm > 0 ? "more" : "less"} than wanted, the nearest there is)`}
           .
         </li>
         <li>Push home until it is just held. Clamp.</li>
@@ -53,8 +55,8 @@ export function FeelerWay({ stage, view, stack }: { stage: Stage; view: RoundVie
       </ol>
       {unit === "mm" && (
         <p className="mt-2">
-          Or against a stop: clamp a stop <span className="figure">{lengthWords(amount, 2)}</span> off the part, on the
-          side to which it shall go, by a feeler of that; feeler out, push the part home against it, clamp.
+          Or against a stop: clamp a stop <span className="figure">{lengthWords(reader, amount, 2)}</span> off the part,
+          on the side to which it shall go, by a feeler of that; feeler out, push the part home against it, clamp.
         </p>
       )}
     </>

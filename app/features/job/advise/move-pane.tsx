@@ -2,6 +2,8 @@ import { type ReactNode, type RefObject, useState } from "react";
 import { afterEachPart, beforeReading, nothingToAdjust, notRound } from "~/app/features/kinds";
 import { panesOf } from "~/app/features/kinds/panes";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import {
   centreChange,
   type LearntResponse,
@@ -64,11 +66,12 @@ type Span = { min: number; max: number };
 
 /** A sentence with a number: where to stand the gear, which way, how much, what it will read then, how sure, and why. */
 export function MovePane(props: Props) {
+  const reader = useWords();
   const { stage, instrument, view } = props;
   const [otherwise, setOtherwise] = useState(false);
   const { element } = stage.geometry;
-  const unit = stageUnit(element);
-  const read = readIn(element, instrument);
+  const unit = stageUnit(reader, element);
+  const read = readIn(reader, element, instrument);
   if (!view || view.standTooth === null) {
     return (
       <section aria-label="Next move">
@@ -87,8 +90,8 @@ export function MovePane(props: Props) {
         )}
         {stage.geometry.arcDeg && (
           <p className="text-lg mt-2">
-            It turns only from {formatNumber(stage.geometry.arcDeg[0], 0)}° to{" "}
-            {formatNumber(stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
+            It turns only from {formatNumber(reader, stage.geometry.arcDeg[0], 0)}° to{" "}
+            {formatNumber(reader, stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
           </p>
         )}
         <Slack {...props} />
@@ -219,12 +222,13 @@ function howManyWords({ geometry: { element } }: Stage): string {
 const counted = (view: RoundView): number => view.readings.filter((reading) => !reading.struck).length;
 
 function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
+  const reader = useWords();
   const { adjuster } = stage;
   const words = "text-2xl font-semibold leading-snug";
   const { element } = stage.geometry;
   const { advice, judged } = view;
   if (!advice || !view.move || view.move.amount === 0 || !adjuster.adjuster)
-    return <p className={words}>{stayWords(stage, view)}</p>;
+    return <p className={words}>{stayWords(reader, stage, view)}</p>;
   const unit = unitOf(adjuster.adjuster);
   const steps = wholeSteps(moveSteps(adjuster.adjuster, view.move.amount), adjuster.step);
   const dead = nearDeadPoint(adjuster.adjuster);
@@ -236,19 +240,19 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
       <p className={words}>
         {standWords(element, view.standTooth)}
         {adjuster.name}{" "}
-        <span className="text-now">{amountWords(view.move.amount, unit, adjuster.step, adjuster.means)}</span>{" "}
+        <span className="text-now">{amountWords(reader, view.move.amount, unit, adjuster.step, adjuster.means)}</span>{" "}
         {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}
         {advice.reasons.includes("guessed-stiffness") &&
           ": a safe part of the way, because nobody knows how stiff it is. Then read again, and the rest follows"}
         .
       </p>
       {view.move.verdict !== "conforms" && view.move.other && !advice.reasons.includes("guessed-stiffness") && (
-        <p className="text-lg mt-2">{nearestWords(stage, view.move.other)}</p>
+        <p className="text-lg mt-2">{nearestWords(reader, stage, view.move.other)}</p>
       )}
       {dead !== null && (
         <p className="text-lg mt-2 border-l-4 border-near pl-3">
-          The eccentric stands {formatNumber(dead, 0)}° from its dead point: it moves little there, and past it the
-          other way.
+          The eccentric stands {formatNumber(reader, dead, 0)}° from its dead point: it moves little there, and past it
+          the other way.
         </p>
       )}
       {!adjuster.hasScale && <FeelerWay stage={stage} view={view} stack={feelerFor({ stage, instruments }, view)} />}
@@ -258,10 +262,10 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
             <li key={`${step.kind}-${i}`}>
               {step.kind === "draw-back"
                 ? "Bring the part back against the screw by hand; slackening alone moves nothing."
-                : `${step.kind === "slacken" ? "Slacken" : "Push"} ${amountWords(step.amount, unit, adjuster.step, adjuster.means)}${step.kind === "push" ? ", then read again" : ""}.`}
+                : `${step.kind === "slacken" ? "Slacken" : "Push"} ${amountWords(reader, step.amount, unit, adjuster.step, adjuster.means)}${step.kind === "push" ? ", then read again" : ""}.`}
             </li>
           ))}
-          {afterEachPart(element) && <li>{afterEachPart(element)}</li>}
+          {afterEachPart(reader, element) && <li>{afterEachPart(reader, element)}</li>}
         </ol>
       )}
       <OtherMember stage={stage} amount={view.move.amount} />
@@ -277,24 +281,25 @@ function ReadPicture({ stage, now, then }: { stage: Stage; now: Span | null; the
 
 /** The same move by another part of the stage, where there is one. */
 function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
+  const reader = useWords();
   const { element } = stage.geometry;
-  return panesOf(element).otherMember?.({ stage, element, changeMm: centreWay(stage, amount) }) ?? null;
+  return panesOf(element).otherMember?.(reader, { stage, element, changeMm: centreWay(stage, amount) }) ?? null;
 }
 
 /** What the setting on the other side of the nearest one would read. */
-function nearestWords(stage: Stage, other: Setting): string {
+function nearestWords(reader: Reader, stage: Stage, other: Setting): string {
   const { adjuster } = stage;
-  const { range, unit } = stageUnit(stage.geometry.element);
+  const { range, unit } = stageUnit(reader, stage.geometry.element);
   const reads = `${range(other.min, other.max)} ${unit}, ${stateWord[verdictState[other.verdict]]}`;
   if (other.amount === 0) return `That is the nearest it can be set. Left where it stands it reads ${reads}.`;
   const size = adjuster.adjuster
-    ? amountWords(other.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)
+    ? amountWords(reader, other.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)
     : "";
   return `That is the nearest it can be set. ${capital(size)} ${other.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would read ${reads}.`;
 }
 
 /** What is said where no move is asked for; where it is outside it is never said to be left. */
-function stayWords(stage: Stage, view: RoundView): string {
+function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
   const { advice, state, judged } = view;
   const { adjuster } = stage;
   const { element } = stage.geometry;
@@ -310,6 +315,6 @@ function stayWords(stage: Stage, view: RoundView): string {
   if (advice.reasons.includes("best-possible"))
     return `${leave}A further move would change less than this reading can tell.${out}`;
   if (view.move?.other)
-    return `${leave}It stands at the nearest setting there is. ${nearestWords(stage, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
+    return `${leave}It stands at the nearest setting there is. ${nearestWords(reader, stage, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
   return `${leave}The adjuster has no way left that brings it nearer.${out}`;
 }

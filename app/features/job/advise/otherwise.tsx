@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import { unitOf } from "~/core/advice";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
@@ -21,13 +22,14 @@ export function Otherwise({
   onOtherwise: (amount: number, note: string) => Refusal | null;
   onDone: () => void;
 }) {
+  const reader = useWords();
   const { adjuster } = stage;
   const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const way = texts["move.way"] === "minus" ? "minus" : "plus";
   const submit = (event: React.FormEvent) => {
     event.preventDefault();
-    const amount = parseAmount(texts["move.amount"] ?? "", unit);
+    const amount = parseAmount(reader, texts["move.amount"] ?? "", unit);
     if (!amount.ok) return setRefusal({ ...amount.refusal, path: ["amount"] });
     const refused = onOtherwise(way === "minus" ? -amount.value : amount.value, texts["move.note"] ?? "");
     setRefusal(refused);
@@ -40,9 +42,9 @@ export function Otherwise({
         label={`${adjuster.name}: how much?`}
         value={texts["move.amount"] ?? ""}
         onChange={(event) => onText("move.amount", event.target.value)}
-        hint={unitHint(unit)}
-        onBlur={() => onText("move.amount", asTyped(texts["move.amount"] ?? "", unit))}
-        error={refusal?.path[0] === "amount" ? refusalWords(refusal) : undefined}
+        hint={unitHint(reader, unit)}
+        onBlur={() => onText("move.amount", asTyped(reader, texts["move.amount"] ?? "", unit))}
+        error={refusal?.path[0] === "amount" ? refusalWords(reader, refusal) : undefined}
       />
       <Choice
         legend="Which way?"
@@ -58,7 +60,7 @@ export function Otherwise({
         label="Why"
         value={texts["move.note"] ?? ""}
         onChange={(event) => onText("move.note", event.target.value)}
-        error={refusal && refusal.path[0] !== "amount" ? refusalWords(refusal) : undefined}
+        error={refusal && refusal.path[0] !== "amount" ? refusalWords(reader, refusal) : undefined}
       />
       <Button kind="solid" large type="submit">
         Log this move

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { type RollerSetting, rollerSettings } from "~/core/advice";
 import { accept, parseQuantity, type Refusal, type Result, severalQuantities } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
@@ -28,6 +29,7 @@ export function RollerPane({
   onText: (name: string, text: string) => void;
   onMove: (amount: number, note: string) => Refusal | null;
 }) {
+  const reader = useWords();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { adjuster, limits } = stage;
   if (adjuster.means !== "roller-holes" || !adjuster.adjuster) return null;
@@ -48,21 +50,21 @@ export function RollerPane({
           aim: limits.aim ?? undefined,
           hi: limits.hi,
         });
-  const unit = stageUnit(stage.geometry.element);
+  const unit = stageUnit(reader, stage.geometry.element);
   const words = ({ holes, barrelMm }: RollerSetting) => {
     const count = Math.abs(holes);
     const row =
       count === 0
         ? "in the hole where it is"
         : `${count === 1 ? "one hole" : `${count} holes`} ${holes > 0 ? adjuster.positiveWord : adjuster.negativeWord}`;
-    return `${row}, ${barrelMm === nowMm ? "the barrel that is on it" : `a barrel of ${lengthWords(barrelMm, 1)}`}`;
+    return `${row}, ${barrelMm === nowMm ? "the barrel that is on it" : `a barrel of ${lengthWords(reader, barrelMm, 1)}`}`;
   };
   const take = (setting: RollerSetting) => {
-    const note = `${words(setting)}, from a barrel of ${lengthWords(nowMm ?? 0, 1)}`;
+    const note = `${words(setting)}, from a barrel of ${lengthWords(reader, nowMm ?? 0, 1)}`;
     const refused = onMove(setting.amount, note);
     setRefusal(refused);
     if (refused) return;
-    onText("roller.now", formatNumber(setting.barrelMm, 1));
+    onText("roller.now", formatNumber(reader, setting.barrelMm, 1));
   };
   return (
     <section aria-labelledby="roller" className="border-t border-rule pt-3 grid gap-3">
@@ -76,7 +78,7 @@ export function RollerPane({
           value={texts["roller.now"] ?? ""}
           autoComplete="off"
           onChange={(event) => onText("roller.now", event.target.value)}
-          error={now && !now.ok ? refusalWords(now.refusal) : undefined}
+          error={now && !now.ok ? refusalWords(reader, now.refusal) : undefined}
         />
         <Field
           label="Barrels at hand"
@@ -84,7 +86,7 @@ export function RollerPane({
           value={texts["roller.barrels"] ?? ""}
           autoComplete="off"
           onChange={(event) => onText("roller.barrels", event.target.value)}
-          error={atHand && !atHand.ok ? refusalWords(atHand.refusal) : undefined}
+          error={atHand && !atHand.ok ? refusalWords(reader, atHand.refusal) : undefined}
         />
       </div>
       {settings.length > 0 && (
@@ -111,7 +113,7 @@ export function RollerPane({
       )}
       {refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(refusal)}
+          {refusalWords(reader, refusal)}
         </p>
       )}
     </section>

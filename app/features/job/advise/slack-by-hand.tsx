@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { slackMove, unitOf } from "~/core/advice";
 import type { Refusal, Result } from "~/core/quantity";
 import { slackByHand } from "~/core/stages";
@@ -26,12 +27,13 @@ type Props = {
  * for its sag does not hold there, its slack is set all the same.
  */
 export function SlackByHand({ stage, texts, onText, onMove }: Props) {
+  const reader = useWords();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { adjuster, geometry } = stage;
   const typed = texts["slack.movement"] ?? "";
   const run = slackByHand(geometry.element);
   if (!run || !adjuster.adjuster) return null;
-  const read = typed.trim() === "" ? null : parseAmount(typed, "mm");
+  const read = typed.trim() === "" ? null : parseAmount(reader, typed, "mm");
   const sized: Result<{ movementMm: number }> | null =
     read && (read.ok ? { ok: true, value: { movementMm: Math.abs(read.value) } } : read);
   const found = sized?.ok
@@ -39,14 +41,14 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
     : sized;
   const move = found?.ok ? found.value : null;
   const wrong = found && !found.ok ? found.refusal : refusal;
-  const percent = (share: number) => `${formatNumber(share, 1)} %`;
+  const percent = (share: number) => `${formatNumber(reader, share, 1)} %`;
   const amount =
     move && move.amount !== 0
-      ? `${amountWords(move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)} ${move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}`
+      ? `${amountWords(reader, move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)} ${move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}`
       : "";
   const log = () => {
     if (!move || !sized?.ok) return;
-    const note = `Slack by hand ${lengthWords(sized.value.movementMm, 1)} in all, ${percent(move.percent)} of the span to each side`;
+    const note = `Slack by hand ${lengthWords(reader, sized.value.movementMm, 1)} in all, ${percent(move.percent)} of the span to each side`;
     const refused = onMove(move.amount, note);
     setRefusal(refused);
     if (!refused) onText("slack.movement", "");
@@ -64,12 +66,12 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
       )}
       <Field
         label="Moves to and fro, in all"
-        hint={`mm; wanted about ${lengthWords(0.03 * run.spanMm, 0)}`}
+        hint={`mm; wanted about ${lengthWords(reader, 0.03 * run.spanMm, 0)}`}
         inputMode="decimal"
         autoComplete="off"
         value={typed}
         onChange={(event) => onText("slack.movement", event.target.value)}
-        error={wrong ? refusalWords(wrong) : undefined}
+        error={wrong ? refusalWords(reader, wrong) : undefined}
       />
       {move && (
         <p className="text-2xl font-semibold leading-snug" aria-live="polite">
@@ -85,7 +87,7 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
           ) : (
             <>
               It has {percent(move.percent)} of slack. {adjuster.name} <span className="text-now">{amount}</span>: it
-              then moves {lengthWords(move.thenMm, 0)} in all, {percent(move.thenPercent)}
+              then moves {lengthWords(reader, move.thenMm, 0)} in all, {percent(move.thenPercent)}
               {move.reaches ? "" : ", the nearest it can be set and still outside"}.
             </>
           )}

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { notRound, sensitivityWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import type { LearntResponse } from "~/core/advice";
 import { shownIn } from "~/core/practice";
 import { frameOf, strandRead } from "~/core/stages";
@@ -28,9 +29,10 @@ export function WhyMove({
   view: RoundView;
   learnt: LearntResponse | null;
 }) {
+  const reader = useWords();
   const { limits, adjuster } = stage;
   const { element } = stage.geometry;
-  const unit = stageUnit(element);
+  const unit = stageUnit(reader, element);
   const { advice, judged, sensitivity } = view;
   const { fit } = judged;
   const upper = judged.quantity === "elongation";
@@ -94,10 +96,10 @@ export function WhyMove({
             Guard bands of that uncertainty at {upper ? "the limit" : "both limits"} (ISO 14253-1)
           </Fact>
           {sensitivity !== null && (
-            <Fact name={`A ${lengthUnit()} of it`}>{sensitivityWords(element, sensitivity, strand)}</Fact>
+            <Fact name={`A ${lengthUnit(reader)} of it`}>{sensitivityWords(reader, element, sensitivity, strand)}</Fact>
           )}
-          {learnt && adjuster.adjuster && <Fact name="Response">{responseWords(stage, learnt)}</Fact>}
-          {fit && <Fact name="Waves found">{wavesWords(element, fit)}</Fact>}
+          {learnt && adjuster.adjuster && <Fact name="Response">{responseWords(reader, stage, learnt)}</Fact>}
+          {fit && <Fact name="Waves found">{wavesWords(reader, element, fit)}</Fact>}
           {fit && (
             <Fact name={frameOf(element).teeth ? "Worst over the hunting cycle" : "Worst round the turn"}>
               {unit.range(fit.least.value, fit.greatest.value, 1)} {unit.unit}
@@ -106,8 +108,8 @@ export function WhyMove({
           )}
           {advice?.move && adjuster.adjuster && (
             <Fact name="Move before rounding">
-              {exactAmount(advice.move.amount, advice.move.unit)}, which is{" "}
-              {lengthWords(Math.abs(advice.move.centreDistanceChangeMm), 3)} {advice.move.direction}
+              {exactAmount(reader, advice.move.amount, advice.move.unit)}, which is{" "}
+              {lengthWords(reader, Math.abs(advice.move.centreDistanceChangeMm), 3)} {advice.move.direction}
             </Fact>
           )}
         </dl>

@@ -21,6 +21,5 @@ export type JobLoaded = {
   drafts: StoredDraft[];
   before: StageBefore[];
   person: { id: string; name: string };
-  timeZone: string;
   now: string;
 };

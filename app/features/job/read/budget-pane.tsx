@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import { judge } from "~/core/limits";
 import { limitsThatJudge } from "~/core/rounds";
 import { judgedBy, judgedUnit } from "~/core/stages";
@@ -20,8 +21,9 @@ type Props = {
 
 /** The parts of a reading's uncertainty, and what would settle the place that lies nearest to a limit. */
 export function BudgetPane({ stage, view, budget, instrument, instruments }: Props) {
+  const reader = useWords();
   const { unit: kept, digits } = judgedUnit[judgedBy(stage.geometry.element)];
-  const { unit, figure } = spoken(kept, digits + 2);
+  const { unit, figure } = spoken(reader, kept, digits + 2);
   const rows: [string, number | null, string][] = [
     ["step of the instrument", budget.resolution, "r/√6, two positions of the pointer"],
     ["its certificate", budget.calibration, "U/k"],
@@ -53,6 +55,7 @@ export function BudgetPane({ stage, view, budget, instrument, instruments }: Pro
 
 /** The place whose mean lies nearest to a limit, what its readings decide, and what would. */
 function Settles({ stage, view, budget, instrument, instruments }: Props) {
+  const reader = useWords();
   const { element } = stage.geometry;
   const limits = limitsThatJudge(judgedBy(element), stage.limits);
   const places = new Map<number, number[]>();
@@ -65,7 +68,7 @@ function Settles({ stage, view, budget, instrument, instruments }: Props) {
   });
   const nearest = means.sort((a, b) => Math.abs(a.marginToNearest) - Math.abs(b.marginToNearest))[0];
   if (!nearest) return null;
-  const { unit, figure } = stageUnit(element);
+  const { unit, figure } = stageUnit(reader, element);
   const settles = whatSettles(budget, Math.abs(nearest.marginToNearest), nearest.count);
   const f = (value: number) => figure(value, 1);
   return (

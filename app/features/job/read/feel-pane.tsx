@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import { type Feel, type FeltAt, type FeltJudged, feelMethods, feels } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
@@ -34,6 +35,7 @@ const feelHints: Record<Feel, string> = {
 
 /** A round by feel: five words from loose to tight, one touch a place. A keyboard's 1 to 5 do the same. */
 export function FeelPane(props: Props) {
+  const reader = useWords();
   const { felt, judged, tooth } = props;
   const feel = (word: Feel) => tooth !== null && props.onFelt([...felt, { tooth, feel: word }]);
   // The keys work wherever the focus is, as long as nobody types into a field.
@@ -70,7 +72,7 @@ export function FeelPane(props: Props) {
       </div>
       {props.problem && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(props.problem)}
+          {refusalWords(reader, props.problem)}
         </p>
       )}
       {judged && (

@@ -1,6 +1,7 @@
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { partingWay } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import {
   type FeltAt,
   type FeltJudged,
@@ -30,6 +31,7 @@ const firstPlaces = 6;
 
 /** A round by feel, where nothing is measured: it is kept beside numeric ones, and says that it is by feel. */
 export function FeelStation({ phase }: { phase: RoundPhase }) {
+  const reader = useWords();
   const { stage, job, stationPath } = useJobScreen();
   const { texts } = job.draft;
   const [problem, setProblem] = useState<Refusal | null>(null);
@@ -90,7 +92,7 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
           paintedTooth={tight === null ? null : tight - 1}
           currentTooth={next === null || last ? null : next - 1}
           counterClockwise={false}
-          figure={stageUnit(stage.geometry.element).figure}
+          figure={stageUnit(reader, stage.geometry.element).figure}
           headline="by feel"
           subline="marks are not to scale"
           label={`Gear of ${teeth} teeth, ${shown.length} places felt${tight === null ? "" : `, tight spot at tooth ${tight}`}`}

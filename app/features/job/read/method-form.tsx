@@ -1,5 +1,7 @@
 import type { RefObject } from "react";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { Sense } from "~/core/logbook";
 import { isOverdue } from "~/core/logbook";
 import { type Dimension, parseQuantity, type Refusal, type RefusalCode } from "~/core/quantity";
@@ -52,6 +54,7 @@ export const bareUnits: Record<MeasuredQuantity, readonly string[]> = Object.fro
 
 /** What is held still while the other is read, and where it is usual. */
 export function heldOf(
+  reader: Reader,
   element: StageElement,
   quantity: MeasuredQuantity,
 ): {
@@ -70,7 +73,7 @@ export function heldOf(
         usual: (spanOf(element) ?? 64) / 64,
         dimension: "length",
         bare: "mm",
-        said: (mm) => `pressed in by ${lengthWords(mm, 1)}`,
+        said: (mm) => `pressed in by ${lengthWords(reader, mm, 1)}`,
       };
     case "span-deflection":
       return {
@@ -79,7 +82,7 @@ export function heldOf(
         usual: 10,
         dimension: "force",
         bare: "N",
-        said: (newton) => `pressed with ${spoken("N", 1).said(newton)}`,
+        said: (newton) => `pressed with ${spoken(reader, "N", 1).said(newton)}`,
       };
     case "elongation":
       return {
@@ -88,7 +91,7 @@ export function heldOf(
         usual: usualPitches,
         dimension: "length",
         bare: "mm",
-        said: (pitches) => `${formatNumber(pitches, 0)} of them`,
+        said: (pitches) => `${formatNumber(reader, pitches, 0)} of them`,
       };
     default:
       return null;
@@ -96,7 +99,12 @@ export function heldOf(
 }
 
 /** How it is read, from the texts of the form; what cannot be understood counts as left out, and the form says so. */
-export function methodOf(stage: Stage, texts: Record<string, string>, instruments: readonly Instrument[]): Method {
+export function methodOf(
+  reader: Reader,
+  stage: Stage,
+  texts: Record<string, string>,
+  instruments: readonly Instrument[],
+): Method {
   const { element } = stage.geometry;
   const ways = waysToMeasure(element);
   const quantity = ways.find((way) => way === texts["method.quantity"]) ?? ways[0] ?? "circumferential-backlash";
@@ -121,7 +129,7 @@ export function methodOf(stage: Stage, texts: Record<string, string>, instrument
   const angle = byIndicator
     ? value("method.angle", "angle", "deg", (deg) => (Math.abs(deg) < 60 ? null : "inclined-too-far"))
     : null;
-  const needs = heldOf(element, quantity);
+  const needs = heldOf(reader, element, quantity);
   const held = needs && value("method.held", needs.dimension, needs.bare, over0);
   const temperatureC = value("method.temperature", "temperature", "C", (c) =>
     c > -60 && c < 300 ? null : c < 0 ? "too-small" : "too-large",
@@ -173,9 +181,9 @@ export const methodInput = (method: Method) => ({
 });
 
 /** What one reading by this method is worth, as it is now set up. */
-function worthWords(stage: Stage, method: Method): string {
+function worthWords(reader: Reader, stage: Stage, method: Method): string {
   const values = typedRound(stage.geometry.element, method.instrument, method, []);
-  const unit = stageUnit(stage.geometry.element);
+  const unit = stageUnit(reader, stage.geometry.element);
   const linear = method.quantity !== "span-frequency" && method.quantity !== "span-deflection";
   const sure = values.ok && linear ? `±${unit.said(values.value.expandedUncertainty, 1)} of ${unit.name}. ` : "";
   return `${sure}${measuredWords[method.quantity].worth}`;
@@ -186,23 +194,22 @@ export function MethodForm({
   stage,
   texts,
   instruments,
-  timeZone,
   onText,
   fields,
 }: {
   stage: Stage;
   texts: Record<string, string>;
   instruments: readonly Instrument[];
-  timeZone: string;
   onText: (name: string, text: string) => void;
   /** Told of its fields, by name, so that one with a problem can be given the focus. */
   fields: RefObject<Map<string, HTMLInputElement>>;
 }) {
-  const method = methodOf(stage, texts, instruments);
-  const today = dayIn(new Date(), timeZone);
+  const reader = useWords();
+  const method = methodOf(reader, stage, texts, instruments);
+  const today = dayIn(new Date(), reader.zone);
   const overdue = isOverdue(method.instrument.dueOn, today);
   const { element } = stage.geometry;
-  const held = heldOf(element, method.quantity);
+  const held = heldOf(reader, element, method.quantity);
   const byIndicator = method.quantity === "circumferential-backlash";
   const gears = switchGears(element);
   const field = (name: string) => ({
@@ -215,7 +222,8 @@ export function MethodForm({
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => onText(name, event.target.value),
     autoComplete: "off",
   });
-  const problem = (name: string) => (method.problem?.path[0] === name ? refusalWords(method.problem) : undefined);
+  const problem = (name: string) =>
+    method.problem?.path[0] === name ? refusalWords(reader, method.problem) : undefined;
   return (
     <details className="border-t border-rule pt-1 shrink-0" open={method.problem !== null || undefined}>
       <summary className="min-h-11 content-center cursor-pointer">
@@ -246,7 +254,7 @@ export function MethodForm({
           </select>
         </label>
         <p>
-          <b>Worth:</b> {worthWords(stage, method)}
+          <b>Worth:</b> {worthWords(reader, stage, method)}
         </p>
         <label className="block">
           <span className="block font-semibold mb-1">Instrument</span>
@@ -265,8 +273,8 @@ export function MethodForm({
         </label>
         {overdue && (
           <p className="border-l-4 border-outside pl-3">
-            Its calibration was due on {dateWords(method.instrument.dueOn ?? "")}. The reading is taken, and the logbook
-            says so.
+            Its calibration was due on {dateWords(reader, method.instrument.dueOn ?? "")}. The reading is taken, and the
+            logbook says so.
           </p>
         )}
         {gears.length > 0 && (

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import type { Frame } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { MarkShape, stateText, stateWord } from "~/ui/state-mark";
@@ -21,6 +22,7 @@ export function ReadingList({
   onGo: (tooth: number) => void;
   onStrike: (index: number) => void;
 }) {
+  const reader = useWords();
   const rows = round.readings
     .map((reading, index) => ({ reading, index, seen: readings.find((r) => r.index === index) }))
     .reverse();
@@ -43,7 +45,9 @@ export function ReadingList({
               <span className="figure min-w-9 pr-2">
                 {frame.belts > 1 ? placeWords(frame, reading.tooth) : reading.tooth}
               </span>
-              <span className="figure w-12 text-mid">{seen ? `${formatNumber(seen.angleDeg % 360, 0)}°` : ""}</span>
+              <span className="figure w-12 text-mid">
+                {seen ? `${formatNumber(reader, seen.angleDeg % 360, 0)}°` : ""}
+              </span>
               <span
                 className={`figure grow text-right text-xl font-semibold pr-2 ${reading.struck ? "line-through text-mid" : seen ? stateText[seen.state] : ""}`}
               >

@@ -1,5 +1,6 @@
 import { type RefObject, useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import { feltOfStage, firstOfRound, hasClick, isKind, type RoundPhase, sameTeeth } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { placesToRead } from "~/core/rounds";
@@ -41,12 +42,16 @@ export function ReadingStation({ phase }: { phase: RoundPhase }) {
 }
 
 function NumberStation({ phase }: { phase: RoundPhase }) {
+  const reader = useWords();
   const { data, stage, job, stationPath } = useJobScreen();
   const navigate = useNavigate();
   const soButton = useRef<HTMLButtonElement>(null);
   const round = job.draft.rounds[phase];
   const { texts } = job.draft;
-  const method = useMemo(() => methodOf(stage, texts, data.instruments), [stage, texts, data.instruments]);
+  const method = useMemo(
+    () => methodOf(reader, stage, texts, data.instruments),
+    [reader, stage, texts, data.instruments],
+  );
   const [problem, setProblem] = useState<Refusal | null>(null);
   const { learnt, response, recorded, known, last, wentOtherWay } = useKnown(method.gear);
   const goesOn = useGoingOn(phase);
@@ -214,7 +219,6 @@ function NumberStation({ phase }: { phase: RoundPhase }) {
                 stage={stage}
                 texts={texts}
                 instruments={data.instruments}
-                timeZone={data.timeZone}
                 onText={job.changeText}
               />
               <SidePane stage={stage} />

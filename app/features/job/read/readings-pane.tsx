@@ -1,5 +1,7 @@
 import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
 import { type Frame, type MeasuredQuantity, measuredUnit, placeAngle } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
@@ -52,6 +54,7 @@ type Props = {
 
 /** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back (`readingStep`). */
 export function ReadingsPane(props: Props) {
+  const reader = useWords();
   const { round, change, positions, frame, view, field } = props;
   const unit = measuredUnit[props.quantity];
   const named = (place: number) => placeWords(frame, place);
@@ -78,9 +81,9 @@ export function ReadingsPane(props: Props) {
   };
 
   const { questioned } = props;
-  const said = understood(round.field, plan);
+  const said = understood(reader, round.field, plan);
   const last = aside.asks === null ? undefined : round.readings[aside.asks];
-  const problem = aside.problem && problemWords(aside.problem, props.quantity);
+  const problem = aside.problem && problemWords(reader, aside.problem, props.quantity);
   return (
     <section aria-label="Readings" className="flex flex-col gap-1.5 grow min-h-0 max-lg:contents">
       <div className="bg-panel border-2 border-ink flex items-center max-lg:order-2 has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
@@ -104,7 +107,9 @@ export function ReadingsPane(props: Props) {
             {tooth === null ? "all read" : named(tooth)}
           </span>
           <span className="block figure text-mid">
-            {tooth === null ? `${counted.length}` : `${formatNumber(placeAngle(frame, { tooth, turn: 1 }), 0)}°`}
+            {tooth === null
+              ? `${counted.length}`
+              : `${formatNumber(reader, placeAngle(frame, { tooth, turn: 1 }), 0)}°`}
           </span>
         </p>
       </div>
@@ -113,7 +118,7 @@ export function ReadingsPane(props: Props) {
         role="status"
         className={`min-h-6 max-lg:order-2 ${problem || props.problem ? "text-outside font-semibold" : "text-mid"}`}
       >
-        {problem ?? (props.problem ? refusalWords(props.problem) : said)}
+        {problem ?? (props.problem ? refusalWords(reader, props.problem) : said)}
       </p>
       {questioned && !last && (
         <div className="border-2 border-near bg-panel p-3 grid gap-2 max-lg:order-2" role="alert">
@@ -196,7 +201,7 @@ const stepOfKey: Record<string, (isEmpty: boolean) => ReadingStep | null> = {
   Escape: () => ({ do: "leave-asking" }),
 };
 
-function problemWords(problem: ReadingProblem, quantity: MeasuredQuantity): string {
+function problemWords(reader: Reader, problem: ReadingProblem, quantity: MeasuredQuantity): string {
   switch (problem) {
     case "every-place-read":
       return "Every place is read. Choose one in the list to read it again, or finish the round.";
@@ -207,16 +212,16 @@ function problemWords(problem: ReadingProblem, quantity: MeasuredQuantity): stri
         ? "Backlash is not below nothing. Zero it between the flanks and read again."
         : "That is below nothing. Read it again.";
     default:
-      return refusalWords(problem);
+      return refusalWords(reader, problem);
   }
 }
 
 /** What the app understood, while one types. */
-function understood(field: string, plan: Pick<ReadingPlan, "bareUnit" | "unit">): string {
+function understood(reader: Reader, field: string, plan: Pick<ReadingPlan, "bareUnit" | "unit">): string {
   if (field.trim() === "") return "";
   const { unit } = plan;
   const parsed = parseQuantity(typedAs(field, plan), unit.dimension, unit.bare);
-  return parsed.ok ? spoken(unit.unit, 3).said(parsed.value.value * unit.factor) : "…";
+  return parsed.ok ? spoken(reader, unit.unit, 3).said(parsed.value.value * unit.factor) : "…";
 }
 
 function UnitKey({

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { drawnWords, tightWords } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import type { PartOutline } from "~/core/drawing";
 import { frameOf, partOutline, placeCount } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
@@ -26,13 +27,14 @@ export function RoundPane({
   currentTooth: number | null;
   counterClockwise: boolean;
 }) {
+  const reader = useWords();
   const { element } = stage.geometry;
   const part = useOutline(stage);
-  const spoken = stageUnit(element);
+  const spoken = stageUnit(reader, element);
   const { unit } = spoken;
   const words = drawnWords(element, placeCount(frameOf(element)));
   const { lo, hi } = stage.limits;
-  const headline = view ? readIn(element, instrument).range(view.now.min, view.now.max) : "no reading";
+  const headline = view ? readIn(reader, element, instrument).range(view.now.min, view.now.max) : "no reading";
   const how = view?.judged.fit ? `${unit}, fitted` : unit;
   const frame = frameOf(element);
   const label = view

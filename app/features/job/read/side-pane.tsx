@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { sideRemark } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
 import { shownIn } from "~/core/practice";
 import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
 import { measuredUnit, type SideQuantity, sidesOf } from "~/core/stages";
@@ -28,6 +29,7 @@ const asked: Record<SideQuantity, readonly string[]> = {
 
 /** Read beside what the stage is judged by: end float, wear, runout, alignment, each with limits of its own or none. */
 export function SidePane({ stage }: { stage: Stage }) {
+  const reader = useWords();
   const { job, data } = useJobScreen();
   const { texts } = job.draft;
   const quantities = sidesOf(stage.geometry.element);
@@ -79,7 +81,7 @@ export function SidePane({ stage }: { stage: Stage }) {
         </p>
         <p className="text-mid">
           {limits
-            ? `Limits ${limitWords(limits.lo, limits.hi, sideIn(quantity))}, ${limits.source}`
+            ? `Limits ${limitWords(limits.lo, limits.hi, sideIn(reader, quantity))}, ${limits.source}`
             : "No limits are given for it: it is kept, not judged."}
         </p>
         {instruments.length > 1 && (
@@ -100,10 +102,10 @@ export function SidePane({ stage }: { stage: Stage }) {
         )}
         {instrument && (
           <p>
-            A reading by the {instrument.name} is good to <b>±{sideIn(quantity).said(u, 2)}</b> (k = 2): its step of{" "}
-            {shownIn(instrument).shown(instrument.resolution)} {shownIn(instrument).symbol} at zero and at the reading,
-            and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} {shownIn(instrument).symbol} of its
-            certificate.
+            A reading by the {instrument.name} is good to <b>±{sideIn(reader, quantity).said(u, 2)}</b> (k = 2): its
+            step of {shownIn(instrument).shown(instrument.resolution)} {shownIn(instrument).symbol} at zero and at the
+            reading, and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} {shownIn(instrument).symbol} of
+            its certificate.
           </p>
         )}
         {quantity === "elongation" && (
@@ -124,14 +126,14 @@ export function SidePane({ stage }: { stage: Stage }) {
             value={texts[name(i)] ?? ""}
             onChange={(event) => job.changeText(name(i), event.target.value)}
             autoComplete="off"
-            error={problem && (problem.path[1] ?? 0) === i ? refusalWords(problem) : undefined}
+            error={problem && (problem.path[1] ?? 0) === i ? refusalWords(reader, problem) : undefined}
           />
         ))}
         <Button onClick={log}>Log the {sideWords[quantity].toLowerCase()}</Button>
         <ul aria-label="Read beside it">
           {job.record.sides.map(({ id, body }) => (
             <li key={id} className="flex gap-3 items-center min-h-9">
-              {sideValueWords(body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
+              {sideValueWords(reader, body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
             </li>
           ))}
         </ul>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useFetcher, useRouteLoaderData } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { loader as rootLoader } from "~/app/root";
 import { isKind } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
@@ -12,6 +13,7 @@ import { useJobScreen } from "../entries/job-context";
 
 /** Who countersigned a signed job; or, for a lead who did not sign it, the way to. */
 export function Countersign() {
+  const reader = useWords();
   const { data, job } = useJobScreen();
   const person = useRouteLoaderData<typeof rootLoader>("root")?.person;
   const fetcher = useFetcher<{ refusal?: Refusal }>();
@@ -22,7 +24,7 @@ export function Countersign() {
   if (done)
     return (
       <p className="text-lg font-semibold">
-        Countersigned by {done.madeByName}, {day(done.madeAt, data.timeZone)}
+        Countersigned by {done.madeByName}, {day(reader, done.madeAt)}
         {done.body.comment && <span className="block font-normal">{done.body.comment}</span>}
       </p>
     );
@@ -44,7 +46,7 @@ export function Countersign() {
         value={comment}
         autoComplete="off"
         onChange={(event) => setComment(event.target.value)}
-        error={refusal && refusal.path[0] !== "secret" ? refusalWords(refusal) : undefined}
+        error={refusal && refusal.path[0] !== "secret" ? refusalWords(reader, refusal) : undefined}
       />
       {(person.byPin || person.asksToSign || refusal?.path[0] === "secret") && (
         <Field
@@ -53,7 +55,7 @@ export function Countersign() {
           autoComplete="off"
           value={secret}
           onChange={(event) => setSecret(event.target.value)}
-          error={refusal?.path[0] === "secret" ? refusalWords(refusal) : undefined}
+          error={refusal?.path[0] === "secret" ? refusalWords(reader, refusal) : undefined}
         />
       )}
       <div>

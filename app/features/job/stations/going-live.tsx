@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { seenBeforePower } from "~/operations/entries/seen-before-power";
 import { Button } from "~/ui/button";
@@ -10,6 +11,7 @@ import { PressList, saidOf } from "./press-list";
 
 /** Asked before power comes on. The app says what it saw and what nobody told it, and keeps both; it refuses nothing a competent person may do. */
 export function GoingLive({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const reader = useWords();
   const { data, job } = useJobScreen();
   const [pressed, setPressed] = useState<string[]>([]);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -55,7 +57,7 @@ export function GoingLive({ open, onOpenChange }: { open: boolean; onOpenChange:
       />
       {refusal && (
         <p role="alert" className="text-outside font-semibold mt-2">
-          {refusalWords(refusal)}
+          {refusalWords(reader, refusal)}
         </p>
       )}
       <div className="flex gap-3 mt-4">

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import { isSlack } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
@@ -60,6 +61,7 @@ export function ledgerNews(things: number, slack: number, unknown: number): stri
 }
 
 function Things() {
+  const reader = useWords();
   const { job } = useJobScreen();
   const other = job.draft.texts["ledger.other"] ?? "";
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -109,7 +111,7 @@ function Things() {
             setRefusal(null);
             job.changeText("ledger.other", event.target.value);
           }}
-          error={refusal ? refusalWords(refusal) : undefined}
+          error={refusal ? refusalWords(reader, refusal) : undefined}
         />
         <Button type="submit" large className="whitespace-nowrap">
           Put in

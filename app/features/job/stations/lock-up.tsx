@@ -1,4 +1,5 @@
 import { Link, useSearchParams } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
 import type { ClampPattern } from "~/data/queries/stages";
@@ -14,6 +15,7 @@ type Touch = { clamp: number; pass: number; state: ClampState };
  * (detail 2) would log the next clamp, which nobody has touched.
  */
 export function LockUp() {
+  const reader = useWords();
   const { stage, job, entriesHere, stationPath } = useJobScreen();
   const [search] = useSearchParams();
   const pattern = stage.geometry.clamps;
@@ -56,7 +58,7 @@ export function LockUp() {
                     : next.pass === 1
                       ? ": after starting every screw, to "
                       : ": to "}
-                  <span className="figure">{torqueWords(torque ?? 0)}</span>.
+                  <span className="figure">{torqueWords(reader, torque ?? 0)}</span>.
                 </>
               )}
             </p>
@@ -67,11 +69,11 @@ export function LockUp() {
             </div>
             <p className="text-lg">
               Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>. {pattern.size}, full torque{" "}
-              <span className="figure">{torqueWords(pattern.torqueNm)}</span>, {threadWords(pattern)}. Touch another
-              clamp in the drawing if you took it first.
+              <span className="figure">{torqueWords(reader, pattern.torqueNm)}</span>, {threadWords(pattern)}. Touch
+              another clamp in the drawing if you took it first.
             </p>
             {next.state === "dressed" && (
-              <p className="text-lg border-l-4 border-near pl-3">{compoundWords(pattern)}</p>
+              <p className="text-lg border-l-4 border-near pl-3">{compoundWords(reader, pattern)}</p>
             )}
           </>
         ) : (

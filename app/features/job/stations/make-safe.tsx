@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
@@ -13,6 +14,7 @@ const locked = "locked";
 
 /** Made safe: the lock or what was done in its place, then each caution by a press of its own, then the name. */
 export function MakeSafe() {
+  const reader = useWords();
   const { data, job, stationPath } = useJobScreen();
   const navigate = useNavigate();
   const list = useRef<HTMLDivElement>(null);
@@ -94,7 +96,7 @@ export function MakeSafe() {
                 setRefusal(null);
                 job.changeText("lock", event.target.value);
               }}
-              error={refusal ? refusalWords(refusal) : undefined}
+              error={refusal ? refusalWords(reader, refusal) : undefined}
             />
           )}
           <div ref={list}>
@@ -113,7 +115,7 @@ export function MakeSafe() {
           )}
           {how && refusal && (
             <p role="alert" className="text-outside font-semibold">
-              {refusalWords(refusal)}
+              {refusalWords(reader, refusal)}
             </p>
           )}
           <div>

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { TextArea } from "~/ui/field";
@@ -7,6 +8,7 @@ import { useJobScreen } from "../entries/job-context";
 
 /** A note on the tape. */
 export function NoteForm() {
+  const reader = useWords();
   const { job } = useJobScreen();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const text = job.draft.texts.note ?? "";
@@ -25,7 +27,7 @@ export function NoteForm() {
           setRefusal(null);
           job.changeText("note", event.target.value);
         }}
-        error={refusal ? refusalWords(refusal) : undefined}
+        error={refusal ? refusalWords(reader, refusal) : undefined}
       />
       <div>
         <Button type="submit">Put it on the tape</Button>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
+import { useWords } from "~/app/features/words/use-words";
 import { isKind, type RunOutcome, type RunWay, runOutcomes } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { gearNames } from "~/core/stages";
@@ -21,6 +22,7 @@ const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn"];
 
 /** Powered runs, direction by speed, beside those of last time. */
 export function Prove() {
+  const reader = useWords();
   const { job, stage, stationPath } = useJobScreen();
   const [asking, setAsking] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -37,7 +39,7 @@ export function Prove() {
       setRefusal(null);
       job.changeText(`proof.${name}`, event.target.value);
     },
-    error: refusal?.path[0] === name ? refusalWords(refusal) : undefined,
+    error: refusal?.path[0] === name ? refusalWords(reader, refusal) : undefined,
     autoComplete: "off",
   });
   const put = async (outcome: RunOutcome) => {
@@ -135,7 +137,7 @@ export function Prove() {
           </datalist>
           {refusal && !["current", "temperature", "noise"].includes(String(refusal.path[0])) && (
             <p role="alert" className="text-outside font-semibold">
-              {refusalWords(refusal)}
+              {refusalWords(reader, refusal)}
             </p>
           )}
           <p className="font-semibold -mb-2">
@@ -173,7 +175,8 @@ const cellsOf = (gears: readonly (string | undefined)[]) =>
   gears.flatMap((gear) => directions.flatMap((direction) => speeds.map((speed) => ({ gear, direction, speed }))));
 
 function Runs() {
-  const { data, job, stage, before: known } = useJobScreen();
+  const reader = useWords();
+  const { job, stage, before: known } = useJobScreen();
   const earlier = known.proofs.filter(isKind("proof"));
   const lastJob = earlier[0]?.jobId;
   const before = earlier.filter((entry) => entry.jobId === lastJob);
@@ -187,8 +190,8 @@ function Runs() {
     run
       ? [
           run.body.outcome === null || run.body.outcome === "ran" ? "" : outcomeWords[run.body.outcome],
-          run.body.currentA === null ? "" : `${formatNumber(run.body.currentA, 1)} A`,
-          run.body.temperatureC === null ? "" : `${formatNumber(run.body.temperatureC, 0)} °C`,
+          run.body.currentA === null ? "" : `${formatNumber(reader, run.body.currentA, 1)} A`,
+          run.body.temperatureC === null ? "" : `${formatNumber(reader, run.body.temperatureC, 0)} °C`,
           run.body.noise,
         ]
           .filter(Boolean)
@@ -201,7 +204,7 @@ function Runs() {
           <tr className="border-b-2 border-ink">
             <th className="py-2">Run</th>
             <th>Now</th>
-            <th>{before[0] ? `Last time, ${shortDay(before[0].madeAt, data.timeZone)}` : "Last time"}</th>
+            <th>{before[0] ? `Last time, ${shortDay(reader, before[0].madeAt)}` : "Last time"}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,3 +1,4 @@
+import { useWords } from "~/app/features/words/use-words";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
 import { FollowUp } from "../../offline/follow-up";
@@ -8,6 +9,7 @@ import { refusalWords } from "../../words/refusal";
 
 /** An entry that the server would not take: why, what was in it, and what can be done with it. Nothing goes by itself. */
 export function RefusedStrip({ waiting, stages }: { waiting: Waiting; stages: readonly Stage[] }) {
+  const reader = useWords();
   const { refusal } = waiting;
   return (
     <div
@@ -15,7 +17,7 @@ export function RefusedStrip({ waiting, stages }: { waiting: Waiting; stages: re
       className="bg-panel border-b-2 border-outside px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 gap-y-2 items-center shrink-0"
     >
       <p className="grow">
-        <b>Not taken into the logbook:</b> {refusal && refusalWords(refusal)}{" "}
+        <b>Not taken into the logbook:</b> {refusal && refusalWords(reader, refusal)}{" "}
         <span className="select-all">{contentWords(waiting.payload, stages)}</span>
       </p>
       {refusal?.code === "job-signed" ? (

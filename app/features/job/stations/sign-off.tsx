@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link, useRouteLoaderData } from "react-router";
 import { v7 } from "uuid";
+import { useWords } from "~/app/features/words/use-words";
 import type { loader as rootLoader } from "~/app/root";
 import { feltOfStage, isKind, type JobRecord, type RoundResult, ranWell } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
@@ -27,6 +28,7 @@ import { Countersign } from "./countersign";
 
 /** One page: as found, what was done, as left, what stays provisional, when to come back. Signed, it never changes. */
 export function SignOff() {
+  const reader = useWords();
   const { data, job } = useJobScreen();
   const signature = job.entries.find(isKind("signature"));
   return (
@@ -41,7 +43,7 @@ export function SignOff() {
             {data.stages.length === 1 && `, ${data.stages[0]?.name}`}
           </h2>
           <p className="text-lg text-mid">
-            {day(data.job.openedAt, data.timeZone)}. {data.job.reason}
+            {day(reader, data.job.openedAt)}. {data.job.reason}
           </p>
         </header>
         {data.stages.map((stage) => (
@@ -55,6 +57,7 @@ export function SignOff() {
 
 /** A stage of a job: as found, done, as left. */
 export function StageOnPage({ stage, record, named }: { stage: Stage; record: JobRecord; named: boolean }) {
+  const reader = useWords();
   const { limits } = stage;
   const asLeft = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const leftByFeel = !asLeft && !record.changedSinceFeel ? record.lastFeel : null;
@@ -80,7 +83,7 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
         <ul className="text-lg">
           {record.firstBuild && <li>First build: there was nothing as found.</li>}
           {record.moves.map((move) => {
-            const { title, detail } = entryWords(move, stage);
+            const { title, detail } = entryWords(reader, move, stage);
             return (
               <li key={move.id}>
                 {title}. <span className="text-mid">{detail}</span>
@@ -93,7 +96,7 @@ export function StageOnPage({ stage, record, named }: { stage: Stage; record: Jo
           </li>
           {record.sides.map(({ id, body }) => (
             <li key={id} className="flex gap-3 items-center">
-              {sideValueWords(body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
+              {sideValueWords(reader, body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
             </li>
           ))}
         </ul>
@@ -151,7 +154,8 @@ function Round({
   beside: RoundResult | null;
   missing: string;
 }) {
-  const { unit, figure, per } = stageUnit(element);
+  const reader = useWords();
+  const { unit, figure, per } = stageUnit(reader, element);
   return (
     <section>
       <h3 className="font-bold text-lg mb-1 flex gap-3 items-center">
@@ -160,7 +164,7 @@ function Round({
       {result ? (
         <>
           <p className="figure text-2xl font-semibold">
-            {readWords(result)}{" "}
+            {readWords(reader, result)}{" "}
             <span className="font-text text-base font-normal text-mid">
               tightest at {placeOf(element, result.tightTooth ?? 1)}, ±{figure(result.expandedUncertainty, 1)}
               {result.carriedFrom ? ", carried over from the tight spot" : ""}
@@ -178,7 +182,7 @@ function Round({
               unit={unit}
               figure={figure}
               per={per}
-              label={`${title}: ${readWords(result)}, limits ${figure(limits.lo)} to ${figure(limits.hi)}`}
+              label={`${title}: ${readWords(reader, result)}, limits ${figure(limits.lo)} to ${figure(limits.hi)}`}
             />
           </div>
         </>
@@ -190,6 +194,7 @@ function Round({
 }
 
 function Sign() {
+  const reader = useWords();
   const { data, job } = useJobScreen();
   const [ticked, setTicked] = useState<string[]>([]);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -264,7 +269,7 @@ function Sign() {
           setRefusal(null);
           job.changeText("sign.comment", event.target.value);
         }}
-        error={refusal?.path[0] === "comment" ? refusalWords(refusal) : undefined}
+        error={refusal?.path[0] === "comment" ? refusalWords(reader, refusal) : undefined}
       />
       {(signer?.asksToSign || refusal?.path[0] === "secret") && (
         <Field
@@ -274,12 +279,12 @@ function Sign() {
           value={secret}
           onChange={(event) => setSecret(event.target.value)}
           hint="Without a network it is asked for later"
-          error={refusal?.path[0] === "secret" ? refusalWords(refusal) : undefined}
+          error={refusal?.path[0] === "secret" ? refusalWords(reader, refusal) : undefined}
         />
       )}
       {refusal && refusal.path[0] !== "comment" && refusal.path[0] !== "secret" && (
         <p role="alert" className="text-outside font-semibold text-lg">
-          {refusalWords(refusal)}
+          {refusalWords(reader, refusal)}
         </p>
       )}
       <Button kind="now" large type="submit" disabled={busy || !job.allHere}>
@@ -291,6 +296,7 @@ function Sign() {
 }
 
 function Signed() {
+  const reader = useWords();
   const { data, job } = useJobScreen();
   const { items } = useOutbox();
   const signatures = job.entries.filter(isKind("signature"));
@@ -304,8 +310,8 @@ function Signed() {
   return (
     <section aria-label="Signature" className="grid gap-3 content-start">
       <h2 className="text-2xl font-bold">
-        Signed by {signature.madeByName}, {day(signature.madeAt, data.timeZone)}{" "}
-        <span className="figure">{clock(signature.madeAt, data.timeZone)}</span>
+        Signed by {signature.madeByName}, {day(reader, signature.madeAt)}{" "}
+        <span className="figure">{clock(reader, signature.madeAt)}</span>
       </h2>
       {waits && (
         <p className="text-lg border-l-4 border-near pl-3" role="status">
@@ -326,12 +332,12 @@ function Signed() {
       {signatures.map((item) => (
         <p key={item.id} className="text-lg">
           {several && `${nameOf(item.stageId)}: `}
-          {item.body.nextDate ? `Next on ${dateWords(item.body.nextDate)}.` : "No next date was set."}
+          {item.body.nextDate ? `Next on ${dateWords(reader, item.body.nextDate)}.` : "No next date was set."}
         </p>
       ))}
       {corrections.map((entry) => (
         <p key={entry.id} className="text-lg border-l-4 border-ink pl-3">
-          Corrected {day(entry.madeAt, data.timeZone)}: {entry.body.text}
+          Corrected {day(reader, entry.madeAt)}: {entry.body.text}
         </p>
       ))}
       {!waits && <Countersign />}

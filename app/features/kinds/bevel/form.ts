@@ -1,11 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { bevelPair } from "~/core/bevels";
 import { numberText as n } from "../../form/number-text";
 import { bothTeeth, choice, over0Or, pitch, pressureAngle, slant } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { BevelFields } from "./fields";
 
-const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
 export const bevel: KindForm<"bevel"> = {
   Fields: BevelFields,
@@ -26,27 +27,30 @@ export const bevel: KindForm<"bevel"> = {
       },
     };
   },
-  texts: ({ bevel: pair, shimmed, faceWidthMm }) => ({
+  texts: (reader, { bevel: pair, shimmed, faceWidthMm }) => ({
     kind: "bevel",
     shimmed,
     z1: String(pair.teeth[0]),
     z2: String(pair.teeth[1]),
-    pitch: n(pair.moduleMm),
-    shafts: n(pair.shaftAngleDeg),
-    alpha: n(pair.pressureAngleDeg),
-    spiral: pair.spiralAngleDeg === 0 ? "" : n(Math.abs(pair.spiralAngleDeg)),
+    pitch: n(reader, pair.moduleMm),
+    shafts: n(reader, pair.shaftAngleDeg),
+    alpha: n(reader, pair.pressureAngleDeg),
+    spiral: pair.spiralAngleDeg === 0 ? "" : n(reader, Math.abs(pair.spiralAngleDeg)),
     hand: pair.spiralAngleDeg < 0 ? "left" : "right",
-    face: n(faceWidthMm),
+    face: n(reader, faceWidthMm),
   }),
-  figures: (element) => {
+  figures: (reader, element) => {
     const pair = bevelPair(element.bevel);
     return [
-      ["Ratio", f(element.bevel.teeth[1] / element.bevel.teeth[0])],
-      ["Pitch angles", `${f(pair.pitchAngleDeg[0], 2)}° and ${f(pair.pitchAngleDeg[1], 2)}° (ISO 23509)`],
-      ["Cone distance", `${f(pair.coneDistanceMm, 2)} mm, outer`],
+      ["Ratio", f(reader, element.bevel.teeth[1] / element.bevel.teeth[0])],
+      [
+        "Pitch angles",
+        `${f(reader, pair.pitchAngleDeg[0], 2)}° and ${f(reader, pair.pitchAngleDeg[1], 2)}° (ISO 23509)`,
+      ],
+      ["Cone distance", `${f(reader, pair.coneDistanceMm, 2)} mm, outer`],
       [
         "A tenth of shim",
-        `pinion ${f(pair.backlashPerAxialMm[0] / 10)} mm, gear ${f(pair.backlashPerAxialMm[1] / 10)} mm of backlash (2·tan α·sin δ/cos β)`,
+        `pinion ${f(reader, pair.backlashPerAxialMm[0] / 10)} mm, gear ${f(reader, pair.backlashPerAxialMm[1] / 10)} mm of backlash (2·tan α·sin δ/cos β)`,
       ],
     ];
   },

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { chainDrive } from "~/core/chains";
 import { spanOf, stagePath } from "~/core/stages";
 import { numberText as n } from "../../form/number-text";
@@ -7,7 +8,7 @@ import type { Figure, KindForm } from "../kind-form";
 import { movedByRun, readRun, runMeans, runShims, runTexts } from "../runs/form";
 import { ChainFields } from "./fields";
 
-const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
 export const chain: KindForm<"chain"> = {
   Fields: ChainFields,
@@ -19,15 +20,15 @@ export const chain: KindForm<"chain"> = {
     ...readRun(read),
     inclinationDeg: read.angleOr("incline", 0),
   }),
-  texts: (element) => ({
-    ...runTexts(element),
-    beltPitch: n(element.pitchMm),
+  texts: (reader, element) => ({
+    ...runTexts(reader, element),
+    beltPitch: n(reader, element.pitchMm),
     z1: String(element.teeth[0]),
     z2: String(element.teeth[1]),
     links: String(element.links),
-    incline: n(element.inclinationDeg),
+    incline: n(reader, element.inclinationDeg),
   }),
-  figures: (element) => {
+  figures: (reader, element) => {
     const { pitchMm, teeth, links, idlers } = element;
     const drive = chainDrive({ pitchMm, teeth }, { links });
     const path = stagePath(element);
@@ -35,14 +36,14 @@ export const chain: KindForm<"chain"> = {
     const need = path.value.laid.lengthMm / pitchMm;
     const straight: Figure[] =
       idlers.length === 0 && drive.value.centreDistanceMm
-        ? [["Straight at", `${f(drive.value.centreDistanceMm, 2)} mm of centres`]]
+        ? [["Straight at", `${f(reader, drive.value.centreDistanceMm, 2)} mm of centres`]]
         : [];
     return [
-      ["Ratio", f(drive.value.ratio)],
-      ["Links on this path", `${f(need, 2)}; ${links} are fitted, ${f(links - need, 2)} over`],
+      ["Ratio", f(reader, drive.value.ratio)],
+      ["Links on this path", `${f(reader, need, 2)}; ${links} are fitted, ${f(reader, links - need, 2)} over`],
       ...straight,
-      ["Slack span", `${f(spanOf(element) ?? 0, 1)} mm`],
-      ["Unevenness", `${f(drive.value.chordalSpeedVariationPercent[0], 2)} % of speed (1 − cos 180°/z)`],
+      ["Slack span", `${f(reader, spanOf(element) ?? 0, 1)} mm`],
+      ["Unevenness", `${f(reader, drive.value.chordalSpeedVariationPercent[0], 2)} % of speed (1 − cos 180°/z)`],
     ];
   },
   turned: "whole",

@@ -1,4 +1,5 @@
 import { lengthWords, spoken } from "~/app/features/words/spoken";
+import { useWords } from "~/app/features/words/use-words";
 import { type ChainElement, runDiameters, spanOf } from "~/core/stages";
 
 type Span = { min: number; max: number };
@@ -17,6 +18,7 @@ export function SagPicture({
   now: Span | null;
   then: Span | null;
 }) {
+  const reader = useWords();
   const span = spanOf(chain) ?? 1;
   const [d1, d2] = runDiameters(chain);
   const scale = (width - 40) / (span + (d1 + d2) / 2);
@@ -32,7 +34,7 @@ export function SagPicture({
         viewBox={`0 0 ${width} ${y + deepest + 44}`}
         className="w-full h-auto"
         role="img"
-        aria-label={`Sag in the middle of the slack span of ${lengthWords(span, 0)}, from the straight line`}
+        aria-label={`Sag in the middle of the slack span of ${lengthWords(reader, span, 0)}, from the straight line`}
       >
         <path
           d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * scale} ${from} ${y}Z`}
@@ -72,7 +74,7 @@ export function SagPicture({
         </text>
         <text x={middle} y={y + deepest + 34} textAnchor="middle" fontSize="16" className="fill-mid">
           {now
-            ? `sag ${spoken("mm", 1).range(now.min, now.max)} ${spoken("mm", 1).unit}`
+            ? `sag ${spoken(reader, "mm", 1).range(now.min, now.max)} ${spoken(reader, "mm", 1).unit}`
             : "the sag is read here, the other strand tight"}
         </text>
       </svg>

@@ -7,8 +7,8 @@ import { pullOf } from "../runs/words";
 
 export const chain: KindWords<"chain"> = {
   name: "roller chain",
-  size: ({ teeth }) => teeth.join(" : "),
-  line: ({ pitchMm, links }, head) => `${head}, pitch ${f(pitchMm)} mm, ${links} links`,
+  size: (_, { teeth }) => teeth.join(" : "),
+  line: (reader, { pitchMm, links }, head) => `${head}, pitch ${f(reader, pitchMm)} mm, ${links} links`,
   drawn: (places) => `Chain of ${places} links`,
   tightSpot: (element) => (isSteep(element) ? tightSpotOf.mesh : tightSpotOf.chain),
   beforeReading: (element) =>
@@ -24,12 +24,12 @@ export const chain: KindWords<"chain"> = {
   notRound: () => "the chain is worn unevenly",
   nothingToAdjust:
     "Wear cannot be adjusted away: a worn chain is replaced, with its sprockets if they are hooked. Its slack can be taken up, felt by hand.",
-  sensitivity: (element, sensitivity, strand) => {
-    const pull = formatNumber(pullOf(element).pull, 2);
-    const length = lengthUnit();
+  sensitivity: (reader, element, sensitivity, strand) => {
+    const pull = formatNumber(reader, pullOf(element).pull, 2);
+    const length = lengthUnit(reader);
     const hangs = strand === "arc";
     const slope = hangs ? `−3·L·${pull}/(16·s)` : `−L·${pull}/(4·y)`;
-    return `${slope}, L ${lengthWords(spanOf(element) ?? 0, 0)}: ${formatNumber(sensitivity, 2)} ${length} of ${hangs ? "sag" : "half the movement"} for each ${length}, now; the slack goes as its square (Machinery's Handbook${hangs ? "" : "; by hand a triangle, 2y²/L"})`;
+    return `${slope}, L ${lengthWords(reader, spanOf(element) ?? 0, 0)}: ${formatNumber(reader, sensitivity, 2)} ${length} of ${hangs ? "sag" : "half the movement"} for each ${length}, now; the slack goes as its square (Machinery's Handbook${hangs ? "" : "; by hand a triangle, 2y²/L"})`;
   },
   waves: () => null,
   madeOf: () => "",

@@ -12,11 +12,11 @@ export const gap: KindForm<"gap"> = {
     places: read.has("gapPlaces") ? count(read, "gapPlaces", 1) : 1,
     diameterMm: over0(read, "gapDiameter"),
   }),
-  texts: ({ what, places, diameterMm }) => ({
+  texts: (reader, { what, places, diameterMm }) => ({
     kind: "gap",
     gapWhat: what,
     gapPlaces: String(places),
-    gapDiameter: n(diameterMm),
+    gapDiameter: n(reader, diameterMm),
   }),
   figures: () => [["A millimetre of shim", "a millimetre of gap, unless the adjuster says otherwise"]],
   turned: "no",

@@ -10,7 +10,7 @@ const whatWords = {
 export const gap: KindWords<"gap"> = {
   name: "gap",
   size: () => "",
-  line: ({ what }) => whatWords[what],
+  line: (_, { what }) => whatWords[what],
   drawn: (places) => `${places} places`,
   tightSpot: () => tightSpotOf.gap,
   beforeReading: () =>

@@ -1,3 +1,4 @@
+import type { Reader } from "~/app/features/words/reader";
 import { parseNumber } from "~/core/quantity";
 import type { SwitchGear } from "~/core/stages";
 import { numberText as n } from "../../form/number-text";
@@ -20,5 +21,7 @@ export function readGears(read: Reading): SwitchGear[] {
   return gears;
 }
 
-export const gearsText = (gears: readonly SwitchGear[]): string =>
-  gears.map(({ name, teeth, profileShift }) => [name, ...teeth, ...profileShift.map((x) => n(x))].join(" ")).join("\n");
+export const gearsText = (reader: Reader, gears: readonly SwitchGear[]): string =>
+  gears
+    .map(({ name, teeth, profileShift }) => [name, ...teeth, ...profileShift.map((x) => n(reader, x))].join(" "))
+    .join("\n");

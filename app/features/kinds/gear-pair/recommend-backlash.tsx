@@ -1,5 +1,7 @@
 import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
+import { useWords } from "~/app/features/words/use-words";
 import type { PairGeometry } from "~/core/gears";
 import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/limits";
 import { parseQuantity } from "~/core/quantity";
@@ -9,6 +11,7 @@ import { TextField, useForm } from "../../form/text-field";
 
 /** Backlash of a gear pair where no maker says, with its formula. */
 export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
+  const reader = useWords();
   const { fields } = useForm();
   const [plastic, setPlastic] = useState(false);
   const runouts = ["runout1", "runout2"].map((name) => parseQuantity(fields.texts[name] ?? "", "length", "mm"));
@@ -20,11 +23,11 @@ export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
   return (
     <section aria-label="Recommended limits" className="border-l-4 border-ink pl-4 grid gap-2">
       <p className="text-lg">
-        Recommended: <b className="figure">{formatNumber(loMm, 2)}</b> to{" "}
-        <b className="figure">{formatNumber(hiMm, 2)}</b> mm. {byWords[by]}
+        Recommended: <b className="figure">{formatNumber(reader, loMm, 2)}</b> to{" "}
+        <b className="figure">{formatNumber(reader, hiMm, 2)}</b> mm. {byWords[by]}
       </p>
       <p className="figure text-mid">
-        {formulaWords(found.value, pair.moduleMm, pair.centreDistanceMm ?? 0, anglesShown(pair))}
+        {formulaWords(reader, found.value, pair.moduleMm, pair.centreDistanceMm ?? 0, anglesShown(pair))}
       </p>
       <Tick
         label="A gear is moulded or printed"
@@ -39,8 +42,8 @@ export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
         <Button
           onClick={() =>
             fields.setAll({
-              lo: formatNumber(loMm, 2),
-              hi: formatNumber(hiMm, 2),
+              lo: formatNumber(reader, loMm, 2),
+              hi: formatNumber(reader, hiMm, 2),
               aim: "",
               "limits.quantity": "circumferential-backlash",
               sourceKind: "recommended",
@@ -69,12 +72,13 @@ const sourceWords: Record<RecommendedLimits["by"], string> = {
 };
 
 function formulaWords(
+  reader: Reader,
   { normalMm, forRunoutMm, by, loMm }: RecommendedLimits,
   m: number,
   a: number,
   angles: { workingDeg: number; baseHelixDeg: number } | null,
 ): string {
-  const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+  const f = (value: number, decimals = 3) => formatNumber(reader, value, decimals);
   const lower =
     normalMm !== null
       ? `j_bn = ⅔·(0.06 + 0.0005·${f(a, 2)} + 0.03·${f(m, 2)}) = ${f(normalMm)}; j_t = j_bn/(cos ${f(angles?.workingDeg ?? 20, 2)}°·cos ${f(angles?.baseHelixDeg ?? 0, 2)}°) = ${f(loMm, 2)} mm`

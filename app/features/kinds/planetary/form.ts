@@ -1,11 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { planetarySet } from "~/core/planetary";
 import { numberText as n } from "../../form/number-text";
 import { count, pitch, type Reading } from "../field-readers";
 import type { Figure, KindForm } from "../kind-form";
 import { PlanetaryFields } from "./fields";
 
-const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
 export const planetary: KindForm<"planetary"> = {
   Fields: PlanetaryFields,
@@ -43,30 +44,31 @@ export const planetary: KindForm<"planetary"> = {
       },
     };
   },
-  texts: ({ set }) => ({
+  texts: (reader, { set }) => ({
     kind: "planetary",
     planetary: set.kind === "simple" ? "simple" : "compound",
     sun: String(set.sun),
     planets: String(set.planets),
     planetA: String(set.planet[0]),
-    planetB: n(set.planet[1]),
+    planetB: n(reader, set.planet[1]),
     ring1: String(set.ring[0]),
-    ring2: n(set.ring[1]),
-    pitch: n(set.moduleMm),
+    ring2: n(reader, set.ring[1]),
+    pitch: n(reader, set.moduleMm),
     fixed: set.fixed,
     input: set.input,
     output: set.output,
   }),
-  figures: ({ set: given }) => {
+  figures: (reader, { set: given }) => {
     const set = planetarySet(given);
     if (!set.ok) return [];
     const { ratio, neighbourGapMm, clockingSteps } = set.value;
-    const gap: Figure[] = neighbourGapMm === undefined ? [] : [["Between planets", `${f(neighbourGapMm, 2)} mm`]];
+    const gap: Figure[] =
+      neighbourGapMm === undefined ? [] : [["Between planets", `${f(reader, neighbourGapMm, 2)} mm`]];
     const clocking: Figure[] = clockingSteps
-      ? [["Clocking", `each planet ${f(clockingSteps, 3)} teeth on from the one before`]]
+      ? [["Clocking", `each planet ${f(reader, clockingSteps, 3)} teeth on from the one before`]]
       : [];
     return [
-      ["Ratio", ratio === null ? "none" : `${f(ratio)}${ratio < 0 ? ", reversed" : ""} (Willis)`],
+      ["Ratio", ratio === null ? "none" : `${f(reader, ratio)}${ratio < 0 ? ", reversed" : ""} (Willis)`],
       ...gap,
       ...clocking,
     ];

@@ -4,8 +4,8 @@ import { perUnitWords } from "../plain-words";
 
 export const planetary: KindWords<"planetary"> = {
   name: "planetary set",
-  size: ({ set }) => [set.sun, ...set.planet, ...set.ring].join(" / "),
-  line: ({ set }, head) => `${head}, ${set.planets} planets`,
+  size: (_, { set }) => [set.sun, ...set.planet, ...set.ring].join(" / "),
+  line: (_, { set }, head) => `${head}, ${set.planets} planets`,
   drawn: (places) => `${places} places`,
   tightSpot: () => tightSpotOf.mesh,
   beforeReading: () =>

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { parseNumber } from "~/core/quantity";
 import {
   type BeltElement,
@@ -14,7 +15,7 @@ import { numberText as n } from "../../form/number-text";
 import { lines, over0, type Reading, type Texts } from "../field-readers";
 import type { Figure } from "../kind-form";
 
-const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
 /** What belts and chains are set by. */
 export const runMeans: readonly AdjusterMeans[] = [
@@ -80,20 +81,26 @@ function readIdlers(read: Reading): Idler[] {
   });
 }
 
-export const runTexts = ({ kind, centreDistanceMm, idlers, moved }: BeltElement | ChainElement): Texts => ({
+export const runTexts = (
+  reader: Reader,
+  { kind, centreDistanceMm, idlers, moved }: BeltElement | ChainElement,
+): Texts => ({
   kind,
-  centres: n(centreDistanceMm),
+  centres: n(reader, centreDistanceMm),
   idlers: idlers
-    .map(({ x, y, diameterMm, side, strand }) => `${n(x)} ${n(y)} ${n(diameterMm)} ${side} ${strand}`)
+    .map(
+      ({ x, y, diameterMm, side, strand }) =>
+        `${n(reader, x)} ${n(reader, y)} ${n(reader, diameterMm)} ${side} ${strand}`,
+    )
     .join("\n"),
   moved: String(moved),
 });
 
-export const beltTexts = (element: BeltElement): Texts => ({
-  ...runTexts(element),
-  mass: n(element.massKgPerM),
-  stiffness: n(element.stiffnessN),
-  bending: element.bendingStiffnessNMm2 === 0 ? "" : n(element.bendingStiffnessNMm2),
+export const beltTexts = (reader: Reader, element: BeltElement): Texts => ({
+  ...runTexts(reader, element),
+  mass: n(reader, element.massKgPerM),
+  stiffness: n(reader, element.stiffnessN),
+  bending: element.bendingStiffnessNMm2 === 0 ? "" : n(reader, element.bendingStiffnessNMm2),
 });
 
 /** Wraps on driver and driven, degrees. */
@@ -103,16 +110,16 @@ export const wrapsOf = ({ laid, driven }: StagePath): readonly [number, number] 
 ];
 
 /** @param lengthMm of the belt */
-export function beltFigures(element: BeltElement, path: StagePath, lengthMm: number): Figure[] {
+export function beltFigures(reader: Reader, element: BeltElement, path: StagePath, lengthMm: number): Figure[] {
   const { laid } = path;
   const [first, second] = wrapsOf(path);
   return [
-    ["Ratio", f(Math.abs(ratiosOf(element)[0]?.ratio ?? 1))],
+    ["Ratio", f(reader, Math.abs(ratiosOf(element)[0]?.ratio ?? 1))],
     [
       "Path",
-      `${f(laid.lengthMm, 2)} mm; the belt has ${f(lengthMm, 2)} mm, ${f(Math.abs(lengthMm - laid.lengthMm), 2)} ${lengthMm < laid.lengthMm ? "to stretch" : "to take up"}`,
+      `${f(reader, laid.lengthMm, 2)} mm; the belt has ${f(reader, lengthMm, 2)} mm, ${f(reader, Math.abs(lengthMm - laid.lengthMm), 2)} ${lengthMm < laid.lengthMm ? "to stretch" : "to take up"}`,
     ],
-    ["Wrap", `${f(first, 1)}° and ${f(second, 1)}°`],
-    ["Span that is read", `${f(spanOf(element) ?? 0, 1)} mm, the longest`],
+    ["Wrap", `${f(reader, first, 1)}° and ${f(reader, second, 1)}°`],
+    ["Span that is read", `${f(reader, spanOf(element) ?? 0, 1)} mm, the longest`],
   ];
 }

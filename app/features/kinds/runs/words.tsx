@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { lengthUnit, lengthWords, spoken } from "~/app/features/words/spoken";
 import { type BeltElement, pathPull, type StageElement, stagePath } from "~/core/stages";
 import { tightSpotOf } from "../kind-words";
@@ -13,11 +14,11 @@ export function pullOf(element: BeltElement | Extract<StageElement, { kind: "cha
 }
 
 /** EA·pull/L, with where EA comes from. */
-export function beltSensitivityWords(element: BeltElement, sensitivity: number): string {
+export function beltSensitivityWords(reader: Reader, element: BeltElement, sensitivity: number): string {
   const { pull, lengthMm } = pullOf(element);
-  const [length, force] = [spoken("mm", 0), spoken("N", 1)];
-  const perLength = formatNumber((sensitivity * length.per) / force.per, 1);
-  return `EA·${formatNumber(pull, 2)}/${lengthWords(lengthMm, 0)} = ${perLength} ${force.unit} for each ${lengthUnit()}${element.stiffnessN === null ? "; EA is not known and taken as if the aim stretched the belt by 0.2 % (common practice)" : ""}`;
+  const [length, force] = [spoken(reader, "mm", 0), spoken(reader, "N", 1)];
+  const perLength = formatNumber(reader, (sensitivity * length.per) / force.per, 1);
+  return `EA·${formatNumber(reader, pull, 2)}/${lengthWords(reader, lengthMm, 0)} = ${perLength} ${force.unit} for each ${lengthUnit(reader)}${element.stiffnessN === null ? "; EA is not known and taken as if the aim stretched the belt by 0.2 % (common practice)" : ""}`;
 }
 
 /** What toothed and V-belts have in common. */

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { beltDrive } from "~/core/belts";
 import { stagePath, type ToothedBeltElement } from "~/core/stages";
 import { numberText as n } from "../../form/number-text";
@@ -8,7 +9,7 @@ import type { Figure, KindForm } from "../kind-form";
 import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims, wrapsOf } from "../runs/form";
 import { ToothedBeltFields } from "./fields";
 
-const f = (value: number, decimals: number) => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals: number) => formatNumber(reader, value, decimals);
 
 export const toothedBelt: KindForm<"toothed-belt"> = {
   Fields: ToothedBeltFields,
@@ -19,22 +20,22 @@ export const toothedBelt: KindForm<"toothed-belt"> = {
     beltTeeth: count(read, "beltTeeth", 6),
     ...readBelt(read),
   }),
-  texts: (element) => ({
-    ...beltTexts(element),
-    beltPitch: n(element.pitchMm),
+  texts: (reader, element) => ({
+    ...beltTexts(reader, element),
+    beltPitch: n(reader, element.pitchMm),
     z1: String(element.teeth[0]),
     z2: String(element.teeth[1]),
     beltTeeth: String(element.beltTeeth),
   }),
-  figures: (element) => {
+  figures: (reader, element) => {
     const path = stagePath(element);
     if (!path.ok) return [];
     const [first, second] = wrapsOf(path.value);
     const { teeth, beltTeeth, pitchMm, idlers } = element;
     return [
-      ...beltFigures(element, path.value, beltTeeth * pitchMm),
-      ["Teeth in mesh", `${f((teeth[0] * first) / 360, 1)} and ${f((teeth[1] * second) / 360, 1)}`],
-      ...(idlers.length === 0 ? [beltsThatFit(element)] : []),
+      ...beltFigures(reader, element, path.value, beltTeeth * pitchMm),
+      ["Teeth in mesh", `${f(reader, (teeth[0] * first) / 360, 1)} and ${f(reader, (teeth[1] * second) / 360, 1)}`],
+      ...(idlers.length === 0 ? [beltsThatFit(reader, element)] : []),
     ];
   },
   turned: "whole",
@@ -48,11 +49,11 @@ export const toothedBelt: KindForm<"toothed-belt"> = {
   shims: runShims,
 };
 
-function beltsThatFit({ pitchMm, teeth, centreDistanceMm }: ToothedBeltElement): Figure {
+function beltsThatFit(reader: Reader, { pitchMm, teeth, centreDistanceMm }: ToothedBeltElement): Figure {
   const belts = beltDrive({ by: "teeth", pitchMm, teeth }, { centreDistanceMm });
   const around = belts.ok ? (belts.value.nearestBelts ?? []) : [];
   return [
     "Belts that fit",
-    around.map((belt) => `${belt.beltTeeth} teeth at ${f(belt.centreDistanceMm, 2)} mm`).join(", "),
+    around.map((belt) => `${belt.beltTeeth} teeth at ${f(reader, belt.centreDistanceMm, 2)} mm`).join(", "),
   ];
 }

@@ -5,8 +5,8 @@ import { beltWords } from "../runs/words";
 export const toothedBelt: KindWords<"toothed-belt"> = {
   ...beltWords,
   name: "toothed belt",
-  size: ({ teeth }) => teeth.join(" : "),
-  line: ({ pitchMm, beltTeeth }, head) => `${head}, pitch ${f(pitchMm)} mm, ${beltTeeth} teeth`,
+  size: (_, { teeth }) => teeth.join(" : "),
+  line: (reader, { pitchMm, beltTeeth }, head) => `${head}, pitch ${f(reader, pitchMm)} mm, ${beltTeeth} teeth`,
   drawn: (places) => `Pulley of ${places} teeth`,
   beforeReading: () =>
     "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the longest free span in its middle; the same span each time.",

@@ -15,16 +15,16 @@ export const vBelt: KindForm<"v-belt"> = {
     belts: read.has("belts") ? count(read, "belts", 1) : 1,
     ...readBelt(read),
   }),
-  texts: (element) => ({
-    ...beltTexts(element),
-    d1: n(element.pitchDiameterMm[0]),
-    d2: n(element.pitchDiameterMm[1]),
-    beltLength: n(element.lengthMm),
+  texts: (reader, element) => ({
+    ...beltTexts(reader, element),
+    d1: n(reader, element.pitchDiameterMm[0]),
+    d2: n(reader, element.pitchDiameterMm[1]),
+    beltLength: n(reader, element.lengthMm),
     belts: String(element.belts),
   }),
-  figures: (element) => {
+  figures: (reader, element) => {
     const path = stagePath(element);
-    return path.ok ? beltFigures(element, path.value, element.lengthMm) : [];
+    return path.ok ? beltFigures(reader, element, path.value, element.lengthMm) : [];
   },
   turned: "whole",
   usualLimits: "tension",

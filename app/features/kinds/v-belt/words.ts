@@ -6,9 +6,9 @@ import { beltWords } from "../runs/words";
 export const vBelt: KindWords<"v-belt"> = {
   ...beltWords,
   name: "V-belt",
-  size: ({ pitchDiameterMm }) => pitchDiameterMm.map((d) => `⌀${formatNumber(d, 0)}`).join(" : "),
-  line: ({ belts, lengthMm }, head) =>
-    `${belts > 1 ? `${belts} ${head.replace("belt", "belts")}` : head}, ${f(lengthMm, 0)} mm long`,
+  size: (reader, { pitchDiameterMm }) => pitchDiameterMm.map((d) => `⌀${formatNumber(reader, d, 0)}`).join(" : "),
+  line: (reader, { belts, lengthMm }, head) =>
+    `${belts > 1 ? `${belts} ${head.replace("belt", "belts")}` : head}, ${f(reader, lengthMm, 0)} mm long`,
   drawn: (places) => `${places} places`,
   beforeReading: ({ belts }) =>
     belts > 1

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { wormFriction } from "~/core/stages";
 import { wormEfficiency, wormPair } from "~/core/worms";
 import { numberText as n } from "../../form/number-text";
@@ -6,7 +7,7 @@ import { choice, count, over0, pitch, pressureAngle } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { WormFields } from "./fields";
 
-const f = (value: number, decimals = 3) => formatNumber(value, decimals);
+const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
 export const worm: KindForm<"worm"> = {
   Fields: WormFields,
@@ -22,29 +23,29 @@ export const worm: KindForm<"worm"> = {
       centreDistanceMm: over0(read, "centres"),
     },
   }),
-  texts: ({ worm: w, hand }) => ({
+  texts: (reader, { worm: w, hand }) => ({
     kind: "worm",
     hand,
     starts: String(w.wormStarts),
     z2: String(w.wheelTeeth),
-    pitch: n(w.axialModuleMm),
-    d1: n(w.wormPitchDiameterMm),
-    alpha: n(w.pressureAngleDeg),
-    centres: n(w.centreDistanceMm),
+    pitch: n(reader, w.axialModuleMm),
+    d1: n(reader, w.wormPitchDiameterMm),
+    alpha: n(reader, w.pressureAngleDeg),
+    centres: n(reader, w.centreDistanceMm),
   }),
-  figures: (element) => {
+  figures: (reader, element) => {
     const pair = wormPair(element.worm);
     return [
-      ["Ratio", f(pair.ratio)],
-      ["Lead angle", `${f(pair.leadAngleDeg, 2)}°, tan γ = z1·m_x/d1`],
-      ["Nominal centres", `${f(pair.nominalCentreDistanceMm)} mm, (d1 + z2·m_x)/2`],
+      ["Ratio", f(reader, pair.ratio)],
+      ["Lead angle", `${f(reader, pair.leadAngleDeg, 2)}°, tan γ = z1·m_x/d1`],
+      ["Nominal centres", `${f(reader, pair.nominalCentreDistanceMm)} mm, (d1 + z2·m_x)/2`],
       [
         "A tenth of centres",
-        `${f(pair.backlashPerCentreMm / 10)} mm at the wheel (2·tan ${f(pair.axialPressureAngleDeg, 2)}°)`,
+        `${f(reader, pair.backlashPerCentreMm / 10)} mm at the wheel (2·tan ${f(reader, pair.axialPressureAngleDeg, 2)}°)`,
       ],
       [
         "Efficiency, worm driving",
-        `${f(100 * wormEfficiency(element.worm, wormFriction), 0)} % at a friction of ${f(wormFriction, 2)} (common practice)`,
+        `${f(reader, 100 * wormEfficiency(element.worm, wormFriction), 0)} % at a friction of ${f(reader, wormFriction, 2)} (common practice)`,
       ],
     ];
   },

@@ -1,4 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
+import type { Reader } from "~/app/features/words/reader";
 import { lengthUnit } from "~/app/features/words/spoken";
 import { degrees } from "~/core/numerics";
 import { type WormElement, wormFriction } from "~/core/stages";
@@ -10,22 +11,24 @@ import { toothedWords } from "../toothed/words";
 export const worm: KindWords<"worm"> = {
   ...toothedWords,
   name: "worm and wheel",
-  size: (element) => `${element.worm.wormStarts} : ${element.worm.wheelTeeth}`,
-  line: (element, head) => `${head}, axial module ${f(element.worm.axialModuleMm)}, ${element.hand}-hand`,
+  size: (_, element) => `${element.worm.wormStarts} : ${element.worm.wheelTeeth}`,
+  line: (reader, element, head) =>
+    `${head}, axial module ${f(reader, element.worm.axialModuleMm)}, ${element.hand}-hand`,
   drawn: (places) => `Wheel of ${places} teeth`,
   stand: (where) => <>Stand the wheel with {where}, the tight spot, at the worm. </>,
   beforeReading: () =>
     "Hold the load, then rock the wheel both ways with the worm locked along its axis. What the worm floats is read apart: no mesh adjustment takes it away. A worm that seems self-locking is no brake.",
   parting: (_, way) => (way === "apart" ? "Move the worm away from the wheel" : "Move the worm towards the wheel"),
-  sensitivity: (element, sensitivity) => {
-    const length = lengthUnit();
-    return `2·tan ${formatNumber(wormPair(element.worm).axialPressureAngleDeg, 2)}° = ${formatNumber(sensitivity, 3)} ${length} at the wheel for each ${length} of centre distance (ISO/TR 14521 symbols)`;
+  sensitivity: (reader, element, sensitivity) => {
+    const length = lengthUnit(reader);
+    return `2·tan ${formatNumber(reader, wormPair(element.worm).axialPressureAngleDeg, 2)}° = ${formatNumber(reader, sensitivity, 3)} ${length} at the wheel for each ${length} of centre distance (ISO/TR 14521 symbols)`;
   },
   side: (_, quantity) =>
     quantity === "end-float"
       ? " It feels like play of the mesh, and no mesh adjustment takes it away: it belongs to the worm's bearings."
       : "",
-  afterEachPart: (element) => `After every part ${freeTurnWords(element)}: it must run free, with no tight spot.`,
+  afterEachPart: (reader, element) =>
+    `After every part ${freeTurnWords(reader, element)}: it must run free, with no tight spot.`,
   thrust: {
     driver: "worm",
     driven: "wheel",
@@ -38,10 +41,10 @@ export const worm: KindWords<"worm"> = {
 const leadThatHolds = 15;
 
 /** How a worm stage is felt free: by its output where the lead lets it, else by so many turns of the worm. */
-export function freeTurnWords({ worm: w }: WormElement): string {
+export function freeTurnWords(reader: Reader, { worm: w }: WormElement): string {
   const turns = w.wheelTeeth / w.wormStarts;
   const lead = degrees(Math.atan((w.wormStarts * w.axialModuleMm) / w.wormPitchDiameterMm));
   return lead < leadThatHolds
-    ? `turn the worm ${Number.isInteger(turns) ? turns : formatNumber(turns, 1)} turns by hand, one turn of the output (a worm of so small a lead cannot be turned from its output, and must not be forced)`
+    ? `turn the worm ${Number.isInteger(turns) ? turns : formatNumber(reader, turns, 1)} turns by hand, one turn of the output (a worm of so small a lead cannot be turned from its output, and must not be forced)`
     : "release the drive and turn the output a turn by hand";
 }
