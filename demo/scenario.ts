@@ -219,6 +219,7 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
   ["table", "reducer", built("Reducer fitted", [64, 0.4])],
   ["strapper", "infeed", built("New belt fitted", [70, -2])],
   ["strapper", "head", built("Head fitted", [85, 1])],
+  ["lift", "motor-coupling", built("Motor changed, shafts lined up", [128, 0.015])],
   ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
   ["lift", "emergency", built("Flange refitted", [58, 0.05])],

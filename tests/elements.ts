@@ -103,5 +103,18 @@ export const everyKind: StageElement[] = [
   vBelt,
   chain,
   { ...chain, inclinationDeg: 80 },
+  {
+    kind: "coupling",
+    make: "jaw",
+    ends: [
+      { shaftMm: 28, boreMm: 28.02, hold: "key", key: { keyMm: 8, slotMm: 8.02 } },
+      { shaftMm: 24, boreMm: 24.01, hold: "clamp" },
+    ],
+    rimDiameterMm: 65,
+    gapMm: 16,
+    allow: { radialMm: 0.22, angularDeg: 1, axialMm: 1 },
+    rpm: 1450,
+    feet: { frontMm: 180, rearMm: 460 },
+  },
   { kind: "gap", what: "end-float", places: 3, diameterMm: 60 },
 ];

@@ -18,17 +18,18 @@ export function naiveJudgement({ quantity, values, fitted, lo, hi, uncertainty: 
   let outside = false;
   let doubtful = false;
   const seen = [...values, ...fitted];
+  // A chain cannot be too little worn, nor can shafts be too much in line.
+  const onlyAbove = quantity === "elongation" || quantity === "shaft-offset";
   for (const value of seen) {
-    // A chain cannot be too little worn.
-    const tooLow = quantity !== "elongation" && value < lo - u;
+    const tooLow = !onlyAbove && value < lo - u;
     const tooHigh = value > hi + u;
-    const surelyLow = quantity === "elongation" || value >= lo + u;
+    const surelyLow = onlyAbove || value >= lo + u;
     const surelyHigh = value <= hi - u;
     if (tooLow || tooHigh) outside = true;
     else if (!surelyLow || !surelyHigh) doubtful = true;
   }
   let holds = "provable";
-  if (quantity !== "elongation") {
+  if (!onlyAbove) {
     let least = Number.POSITIVE_INFINITY;
     let greatest = Number.NEGATIVE_INFINITY;
     for (const value of seen) {

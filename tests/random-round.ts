@@ -40,6 +40,7 @@ const band: Record<string, [number, number]> = {
   tension: [180, 260],
   sag: [11.5, 23.5],
   elongation: [0, 2],
+  "shaft-offset": [0, 0.1],
   gap: [0.1, 0.3],
 };
 

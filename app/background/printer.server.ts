@@ -52,8 +52,12 @@ export function openPrinter(workerFile: string | null, report: (error: Error) =>
     thread.on("message", ({ paper, failure }: { paper?: Uint8Array; failure?: string }) =>
       answer?.(paper ? { paper } : { failure: new Error(failure) }),
     );
-    thread.on("error", (error) => lose(thread, error));
-    thread.on("exit", () => lose(thread, new Error("the thread that makes papers ended")));
+    // Its death may be heard of before the last paper that it sent; its end never is.
+    let why = new Error("the thread that makes papers ended");
+    thread.on("error", (error) => {
+      why = error;
+    });
+    thread.on("exit", () => lose(thread, why));
     return thread;
   };
 

@@ -1,34 +1,22 @@
 import * as z from "zod";
 import { fitCoupling } from "../../core/couplings";
+import { allowanceSchema, couplingEndSchema, shaftErrorsSchema } from "../../core/couplings/schema";
 import { both, finite, notNegative, ordered, positive } from "../fields";
 import { tool } from "../tool";
 
 const window = z.strictObject({ lo: finite, hi: finite }).superRefine(ordered("lo", "hi"));
 const usual = { lo: 0, hi: 0.05 };
-const shaft = { shaftMm: positive, boreMm: positive };
-const end = z.discriminatedUnion("hold", [
-  z.strictObject({
-    ...shaft,
-    hold: z.literal("key"),
-    key: z.strictObject({ keyMm: positive, slotMm: positive }),
-  }),
-  z.strictObject({ ...shaft, hold: z.literal("flat"), flat: z.strictObject(shaft) }),
-  z.strictObject({ ...shaft, hold: z.literal("clamp") }),
-]);
-const three = <T extends z.ZodType>(size: T) =>
-  z.strictObject({ radialMm: size.optional(), angularDeg: size.optional(), axialMm: size.optional() });
-
 const share = z.number().optional();
 
 export const couplingTool = tool({
   name: "coupling",
   purpose: "whether a coupling fits both shafts, has room to grow, lives with their errors and carries the torque",
   input: z.strictObject({
-    ends: both(end),
+    ends: both(couplingEndSchema),
     clearanceMm: window.default(usual),
     holdClearanceMm: window.default(usual),
-    errors: three(notNegative).optional(),
-    allow: three(positive).optional(),
+    errors: shaftErrorsSchema.optional(),
+    allow: allowanceSchema.optional(),
     growth: z
       .strictObject({
         lengthMm: both(notNegative),

@@ -119,6 +119,7 @@ const advised: Record<JudgedQuantity, Quantity | null> = {
   tension: "tension",
   sag: "sag",
   elongation: null,
+  "shaft-offset": null,
   gap: "clearance",
 };
 

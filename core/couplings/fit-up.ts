@@ -1,25 +1,16 @@
 import { accept, type Result, refuse } from "../quantity";
+import type { CouplingEnd, ShaftErrors } from "./schema";
 
 type Window = { lo: number; hi: number };
-
-/** A shaft in its hub, and what keeps it from turning there. */
-export type CouplingEnd = { shaftMm: number; boreMm: number } & (
-  | { hold: "key"; key: { keyMm: number; slotMm: number } }
-  | { hold: "flat"; flat: { shaftMm: number; boreMm: number } }
-  | { hold: "clamp" }
-);
-
-/** Errors of the two shafts as sizes. */
-type Errors = { radialMm?: number | undefined; angularDeg?: number | undefined; axialMm?: number | undefined };
 
 export type CouplingQuestion = {
   ends: readonly [CouplingEnd, CouplingEnd];
   clearanceMm: Window;
   /** Of a key in its slot, or across a flat: a loose one hammers. */
   holdClearanceMm: Window;
-  errors?: Errors | undefined;
+  errors?: ShaftErrors | undefined;
   /** What the coupling allows of each alone. */
-  allow?: Errors | undefined;
+  allow?: ShaftErrors | undefined;
   growth?:
     | {
         /** From each fixed bearing to its hub's face. */

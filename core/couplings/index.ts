@@ -6,4 +6,5 @@ export {
   alignShafts,
   type DialRound,
 } from "./align";
-export { type CouplingEnd, type CouplingFault, type CouplingFit, type CouplingQuestion, fitCoupling } from "./fit-up";
+export { type CouplingFault, type CouplingFit, type CouplingQuestion, fitCoupling } from "./fit-up";
+export type { CouplingEnd } from "./schema";

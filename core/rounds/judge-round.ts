@@ -61,9 +61,9 @@ export type JudgedRound = RoundEnds &
     questioned: number[];
   };
 
-/** A worn chain only gets longer: its lower limit says nothing. */
+/** A worn chain only gets longer, and no offset is too little: their lower limit says nothing. */
 export const limitsThatJudge = (quantity: JudgedQuantity, { lo, hi }: { lo: number; hi: number }): Limits =>
-  quantity === "elongation" ? { hi } : { lo, hi };
+  quantity === "elongation" || quantity === "shaft-offset" ? { hi } : { lo, hi };
 
 export const scaleOf = (quantity: JudgedQuantity): ShiftScale => (quantity === "sag" ? "square" : "linear");
 

@@ -1,5 +1,6 @@
 import type { BevelElement } from "./kinds/bevel/schema";
 import type { ChainElement } from "./kinds/chain/schema";
+import type { CouplingElement } from "./kinds/coupling/schema";
 import type { GapElement } from "./kinds/gap/schema";
 import type { GearElement } from "./kinds/gear-pair/schema";
 import type { PlanetaryElement } from "./kinds/planetary/schema";
@@ -16,6 +17,7 @@ export type Elements = {
   "toothed-belt": ToothedBeltElement;
   "v-belt": VBeltElement;
   chain: ChainElement;
+  coupling: CouplingElement;
   gap: GapElement;
 };
 export type StageKind = keyof Elements;
@@ -26,6 +28,7 @@ export type { Idler, Moved } from "./runs/schema";
 export type {
   BevelElement,
   ChainElement,
+  CouplingElement,
   GapElement,
   GearElement,
   PlanetaryElement,

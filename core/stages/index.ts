@@ -10,6 +10,7 @@ export type {
   BeltElement,
   BevelElement,
   ChainElement,
+  CouplingElement,
   Elements,
   GapElement,
   GearElement,

@@ -1,7 +1,7 @@
 import type { Dimension } from "../quantity";
 
 /** What a stage is judged by, all in the units of `judgedUnit`. */
-export type JudgedQuantity = "backlash" | "lost-motion" | "tension" | "sag" | "elongation" | "gap";
+export type JudgedQuantity = "backlash" | "lost-motion" | "tension" | "sag" | "elongation" | "shaft-offset" | "gap";
 
 /** What can be held to a stage and read. */
 export const measuredQuantities = [
@@ -16,16 +16,19 @@ export const measuredQuantities = [
   "sag",
   "hand-movement",
   "elongation",
+  "rim-swing",
+  "shaft-offset",
   "gap",
   "end-float",
   "runout",
   "offset",
   "angle",
+  "hub-gap",
 ] as const;
 export type MeasuredQuantity = (typeof measuredQuantities)[number];
 
 /** Read beside the quantity that a stage is judged by, each with limits of its own where somebody gave them. */
-export const sideQuantities = ["end-float", "elongation", "runout", "offset", "angle"] as const;
+export const sideQuantities = ["end-float", "elongation", "runout", "offset", "angle", "hub-gap"] as const;
 export type SideQuantity = (typeof sideQuantities)[number];
 
 /** `factor` turns the canonical value of the dimension into the unit in which the quantity is kept. */
@@ -48,11 +51,14 @@ export const measuredUnit: Record<MeasuredQuantity, QuantityUnit> = {
   sag: { ...mm, digits: 1 },
   "hand-movement": { ...mm, digits: 1 },
   elongation: mm,
+  "rim-swing": mm,
+  "shaft-offset": mm,
   gap: mm,
   "end-float": mm,
   runout: mm,
   offset: mm,
   angle: { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 2 },
+  "hub-gap": mm,
 };
 
 export const judgedUnit: Record<JudgedQuantity, { unit: string; digits: number }> = {
@@ -61,6 +67,7 @@ export const judgedUnit: Record<JudgedQuantity, { unit: string; digits: number }
   tension: { unit: "N", digits: 0 },
   sag: { unit: "mm", digits: 1 },
   elongation: { unit: "%", digits: 2 },
+  "shaft-offset": { unit: "mm", digits: 2 },
   gap: { unit: "mm", digits: 2 },
 };
 
@@ -70,6 +77,7 @@ export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = 
   runout: { unit: "mm", digits: 2 },
   offset: { unit: "mm", digits: 1 },
   angle: { unit: "°", digits: 2 },
+  "hub-gap": { unit: "mm", digits: 2 },
 };
 
 /** Of two values the one that is tighter: the greater tension, the lesser backlash, sag or gap. */

@@ -16,6 +16,8 @@ export type RuleCode =
   | "angle-v"
   | "offset-belt"
   | "offset-chain"
+  | "align-speed"
+  | "coupling-axial"
   | "runout-shows";
 
 /** What only a person can say. */

@@ -1,6 +1,7 @@
 import * as z from "zod";
 import { bevelSchema } from "./kinds/bevel/schema";
 import { chainSchema } from "./kinds/chain/schema";
+import { couplingSchema } from "./kinds/coupling/schema";
 import { gapSchema } from "./kinds/gap/schema";
 import { gearPairSchema } from "./kinds/gear-pair/schema";
 import { planetaryKindSchema } from "./kinds/planetary/schema";
@@ -17,5 +18,6 @@ export const elementSchema = z.discriminatedUnion("kind", [
   toothedBeltSchema,
   vBeltSchema,
   chainSchema,
+  couplingSchema,
   gapSchema,
 ]);

@@ -1,4 +1,5 @@
 import type { UnwiseBevel } from "../bevels";
+import type { CouplingFault } from "../couplings";
 import type { Unwise as UnwiseGear } from "../gears";
 import type { PlanetaryReason } from "../planetary";
 import type { UnwiseWorm } from "../worms";
@@ -16,4 +17,5 @@ export type Unwise =
   | { code: "belt-slack"; byMm: number }
   | { code: "odd-links"; even: number }
   | { code: "few-sprocket-teeth"; teeth: number }
+  | { code: "coupling-end"; end: 0 | 1; fault: CouplingFault; byMm: number }
   | { code: "centres-out-of-range"; pitches: number };

@@ -14,6 +14,48 @@ export const lift: DemoMachine = {
   usage: { perDay: 90, first: 41_000 },
   stages: [
     {
+      key: "motor-coupling",
+      name: "Motor coupling",
+      geometry: {
+        element: {
+          kind: "coupling",
+          make: "jaw",
+          ends: [
+            { shaftMm: 27.99, boreMm: 28.01, hold: "key", key: { keyMm: 7.98, slotMm: 8.01 } },
+            { shaftMm: 24.99, boreMm: 25.01, hold: "key", key: { keyMm: 7.98, slotMm: 8.0 } },
+          ],
+          rimDiameterMm: 80,
+          gapMm: 18,
+          allow: { radialMm: 0.25, angularDeg: 1, axialMm: 1.2 },
+          rpm: 1400,
+          feet: { frontMm: 180, rearMm: 460 },
+        },
+        clamps: { points: rectangle(280, 190), size: "M10 8.8", torqueNm: 45, passes: 2, compound: false },
+      },
+      adjuster: {
+        name: "Shims under the motor's feet",
+        means: "shims",
+        adjuster: { type: "shims", perMm: 1 },
+        step: 0.05,
+        positiveWord: "more",
+        negativeWord: "fewer",
+      },
+      limits: {
+        quantity: "shaft-offset",
+        lo: 0,
+        aim: null,
+        hi: 0.1,
+        sourceKind: "recommended",
+        source: "shafts of a coupling up to 1400 turns a minute (common practice)",
+      },
+      hidden: {
+        mean: 0.05,
+        gear: { eccentricityMm: 0, tightAngleDeg: 0 },
+        pinion: { eccentricityMm: 0, tightAngleDeg: 0 },
+        response: 1,
+      },
+    },
+    {
       key: "column-chain",
       name: "Column chain",
       geometry: {
@@ -102,7 +144,10 @@ export const lift: DemoMachine = {
   ],
   driveLine: {
     sources: [{ id: "source-0", name: "Gear motor", rpm: 1400, torqueNm: 9 }],
-    links: [{ stageId: "column-chain", from: "source-0", onto: null, gear: 0, angleDeg: -90 }],
+    links: [
+      { stageId: "motor-coupling", from: "source-0", onto: null, gear: 0, angleDeg: 0 },
+      { stageId: "column-chain", from: "motor-coupling", onto: null, gear: 0, angleDeg: -90 },
+    ],
     outputs: [{ at: "column-chain", name: "Column", wheelDiameterMm: 96, scale: null }],
   },
 };

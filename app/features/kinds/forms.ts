@@ -3,6 +3,7 @@ import { type Elements, type StageElement, type StageKind, stageKinds } from "~/
 import type { Read, Texts } from "../form/text-reader";
 import { bevel } from "./bevel/form";
 import { chain } from "./chain/form";
+import { coupling } from "./coupling/form";
 import { gap } from "./gap/form";
 import { gearPair } from "./gear-pair/form";
 import { type Figure, type KindForm, readKind } from "./kind-form";
@@ -19,6 +20,7 @@ export const kindForms: { readonly [K in StageKind]: KindForm<K> } = {
   "toothed-belt": toothedBelt,
   "v-belt": vBelt,
   chain,
+  coupling,
   gap,
 };
 

@@ -5,6 +5,7 @@ import type { RoundFit } from "~/core/rounds";
 import type { Elements, SideQuantity, StageElement, StageKind } from "~/core/stages";
 import { bevel } from "./bevel/words";
 import { chain } from "./chain/words";
+import { coupling } from "./coupling/words";
 import { gap } from "./gap/words";
 import { gearPair } from "./gear-pair/words";
 import type { KindWords, Way } from "./kind-words";
@@ -21,6 +22,7 @@ export const kindWords: { readonly [K in StageKind]: KindWords<K> } = {
   "toothed-belt": toothedBelt,
   "v-belt": vBelt,
   chain,
+  coupling,
   gap,
 };
 

@@ -1,9 +1,22 @@
 import type { ReactNode } from "react";
 import type { Reader } from "~/app/features/words/reader";
+import type { Refusal } from "~/core/quantity";
 import type { Elements, StageKind } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 
 type Span = { min: number; max: number };
+
+export type BesideProps<K extends StageKind> = {
+  stage: Stage;
+  element: Elements[K];
+  /** Of the draft: what is typed stays until it is logged. */
+  texts: Readonly<Record<string, string>>;
+  onText: (name: string, text: string) => void;
+  /** Logs a move of the adjuster, with what was read. */
+  onMove: (amount: number, note: string) => Refusal | null;
+  /** Clamps that are to be eased before it is moved. */
+  easeFirst: ReactNode;
+};
 
 /** What a kind of stage shows beyond what all of them do. */
 export type KindPanes<K extends StageKind> = {
@@ -18,6 +31,8 @@ export type KindPanes<K extends StageKind> = {
     | null;
   /** The same move by another part of it. null: there is none. */
   otherMember: ((reader: Reader, props: { stage: Stage; element: Elements[K]; changeMm: number }) => ReactNode) | null;
+  /** What is set beside what it is judged by, under the next move. null: nothing is. */
+  beside: ((props: BesideProps<K>) => ReactNode) | null;
   /** Its axes lie across the sheet or it hides its insides: drawn over its neighbours. */
   onTop: boolean;
   /** Shims on its two sides are set together. */
@@ -26,4 +41,11 @@ export type KindPanes<K extends StageKind> = {
   swaps: boolean;
 };
 
-export const plainPanes = { read: null, otherMember: null, onTop: false, bothSides: true, swaps: false } as const;
+export const plainPanes = {
+  read: null,
+  otherMember: null,
+  beside: null,
+  onTop: false,
+  bothSides: true,
+  swaps: false,
+} as const;

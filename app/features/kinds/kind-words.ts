@@ -10,6 +10,8 @@ export type Way = "apart" | "together";
 export type KindWords<K extends StageKind> = {
   /** "worm and wheel". */
   name: string;
+  /** What hurts people on it: said where it is made safe. */
+  caution: string;
   /** Teeth or diameters, as they stand beside a stage's name; empty for what has none. */
   size: (reader: Reader, element: Elements[K]) => string;
   /** The stage in a line; `head` is its name with its size. */
@@ -48,5 +50,6 @@ export const tightSpotOf = {
   mesh: "the tight spot",
   belt: "the tightest place",
   chain: "the tightest place of the chain",
+  coupling: "the place",
   gap: "the narrowest place",
 } as const;

@@ -1,6 +1,7 @@
 import type { Elements, StageKind } from "~/core/stages";
 import { bevel } from "./bevel/panes";
 import { chain } from "./chain/panes";
+import { coupling } from "./coupling/panes";
 import { type KindPanes, plainPanes } from "./kind-panes";
 
 const panes: { readonly [K in StageKind]: KindPanes<K> } = {
@@ -11,6 +12,7 @@ const panes: { readonly [K in StageKind]: KindPanes<K> } = {
   "toothed-belt": plainPanes,
   "v-belt": plainPanes,
   chain,
+  coupling,
   gap: { ...plainPanes, bothSides: false },
 };
 

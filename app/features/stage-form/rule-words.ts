@@ -41,6 +41,10 @@ export function ruleWords(reader: Reader, { rule, facts }: Recommended): string 
       return `what ${f("angle")}° make over ${f("centre", 0)} mm (common practice)`;
     case "offset-chain":
       return `0.2 % of ${f("centre", 0)} mm of centres (common practice)`;
+    case "align-speed":
+      return `shafts of a coupling up to ${f("rpm", 0)} turns a minute, or what the coupling allows if that is less (common practice)`;
+    case "coupling-axial":
+      return `the ${f("gap")} mm between the hubs, ± ${f("axial")} mm that the coupling allows (its maker)`;
     case "runout-shows":
       return "0.13 mm already shows in the running (common practice)";
   }

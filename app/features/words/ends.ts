@@ -7,5 +7,6 @@ export const endWords: Record<JudgedQuantity, { lo: string; hi: string }> = {
   tension: { lo: "too slack", hi: "too tight" },
   sag: { lo: "too tight", hi: "sagging too far" },
   elongation: { lo: "shorter than it should be", hi: "worn out" },
+  "shaft-offset": { lo: "in line", hi: "out of line" },
   gap: { lo: "too narrow", hi: "too wide" },
 };

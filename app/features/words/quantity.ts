@@ -21,6 +21,7 @@ export const judgedWords: Record<JudgedQuantity, string> = {
   tension: "tension of one strand",
   sag: "sag",
   elongation: "elongation",
+  "shaft-offset": "offset of the shafts",
   gap: "gap",
 };
 
@@ -29,7 +30,8 @@ export const sideWords: Record<SideQuantity, string> = {
   elongation: "Elongation",
   runout: "Runout",
   offset: "Offset of the faces",
-  angle: "Angle between the wheels",
+  angle: "Angle of the faces",
+  "hub-gap": "Gap between the hubs",
 };
 
 /** What each way of measuring is called, and what it is worth. */
@@ -79,6 +81,14 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
     name: "Length over counted pitches",
     worth: "Roller to roller on the same side, under a light pull, over ten pitches or more.",
   },
+  "rim-swing": {
+    name: "Dial on the rim, whole swing",
+    worth: "Half of the swing is the offset. Good where both shafts turn together; sag of the bracket goes into it.",
+  },
+  "shaft-offset": {
+    name: "Offset: straight-edge and feeler over the hubs",
+    worth: "Rough: hubs are rarely of one size to better than some hundredths. The greatest of four places counts.",
+  },
   gap: {
     name: "Gap: pin, feeler, caliper or indicator",
     worth: "As good as the instrument; feel for the same drag each time.",
@@ -87,6 +97,7 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
   runout: { name: "Runout", worth: "The whole swing of the indicator over a turn." },
   offset: { name: "Offset", worth: "Straight-edge across both faces." },
   angle: { name: "Angle", worth: "Straight-edge or laser across both faces." },
+  "hub-gap": { name: "Gap between the hubs", worth: "Feeler or slip between the faces, at four places." },
 };
 
 /** The unit in which a stage is spoken of, and what it is judged by: "0.12 mm", "0.0047 in", "240 N", "12.5 arcmin". */

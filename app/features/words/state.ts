@@ -1,6 +1,5 @@
 import type { Verdict } from "~/core/limits";
 import type { Provisional } from "~/core/logbook";
-import type { StageKind } from "~/core/stages";
 import type { MarkState } from "~/ui/state-mark";
 
 export const verdictState: Record<Verdict, MarkState> = {
@@ -47,18 +46,6 @@ export const shortCautions: Record<string, string> = {
   "screws-firm": "screws firm",
   "people-clear": "people clear",
   "locks-off": "locks off",
-};
-
-/** What hurts people on a stage of each kind: said where it is made safe. */
-export const kindCautions: Record<StageKind, string> = {
-  "gear-pair": "Gears: turn them by hand alone, fingers away from where the teeth run in.",
-  worm: "Worm: self-locking is no brake. Land the load before anything is slackened.",
-  bevel: "Bevels: support the member before its screws are out; take prints braked and guarded.",
-  planetary: "Planetary set: the output may run free when it is opened. Hold the load.",
-  "toothed-belt": "Belt: slacken it, never lever it on. The nip is where it runs onto the pulley.",
-  "v-belt": "Belts: slacken them, never roll or lever them on. The nip is where they run onto the pulley.",
-  chain: "Chain: secure the load and both ends before a joint is opened; protect your eyes.",
-  gap: "Shims: support the part before its screws are out. On vehicles the battery's negative lead off, on stands.",
 };
 
 export const liveQuestions = [

@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { planetaryReasonText } from "~/calc/planetary-reason";
+import type { CouplingFault } from "~/core/couplings";
 import type { PitchMatch } from "~/core/gears";
 import type { Unwise } from "~/core/stages";
 
@@ -54,10 +55,29 @@ export function unwiseWords(reader: Reader, unwise: Unwise): string {
       return `An odd number of links needs a cranked one, about a fifth weaker (common practice); ${unwise.even} would not.`;
     case "few-sprocket-teeth":
       return `A sprocket of ${unwise.teeth} teeth runs unevenly; 17 or more run quietly (common practice).`;
+    case "coupling-end":
+      return couplingEndWords(reader, unwise);
     case "centres-out-of-range":
       return `The centres are ${f(reader, unwise.pitches, 0)} pitches apart; 30 to 50 are usual, 80 the most (common practice).`;
   }
 }
+
+const endFaults: Partial<Record<CouplingFault, string>> = {
+  "bore-too-tight": "The bore is too tight on the {end} shaft by {by}: it is not driven on.",
+  "bore-too-wide":
+    "The bore is {by} wider on the {end} shaft than the 0.05 mm that are good (common practice): it runs out, and the clamp slips.",
+  "key-too-tight": "The key is {by} too thick for its slot on the {end} shaft: it is dressed, not driven.",
+  "key-too-wide":
+    "The key has {by} more play on the {end} shaft than the 0.05 mm that are good (common practice): it hammers.",
+  "flat-too-tight": "The flat is {by} too tight on the {end} shaft.",
+  "flat-too-wide":
+    "The flat has {by} more play on the {end} shaft than the 0.05 mm that are good (common practice): it hammers.",
+};
+
+const couplingEndWords = (reader: Reader, { fault, end, byMm }: Extract<Unwise, { code: "coupling-end" }>): string =>
+  (endFaults[fault] ?? "")
+    .replace("{end}", end === 0 ? "driving" : "driven")
+    .replace("{by}", `${f(reader, byMm, 3)} mm`);
 
 export const matchWords: Record<PitchMatch, string> = {
   same: "one pitch; they mesh as they should.",

@@ -1,6 +1,7 @@
 import type { Elements, StageKind } from "../element";
 import { bevel } from "./bevel";
 import { chain } from "./chain";
+import { coupling } from "./coupling";
 import { gap } from "./gap";
 import { gearPair } from "./gear-pair";
 import type { Kind } from "./kind";
@@ -17,6 +18,7 @@ const kinds: { readonly [K in StageKind]: Kind<K> } = {
   "toothed-belt": toothedBelt,
   "v-belt": vBelt,
   chain,
+  coupling,
   gap,
 };
 

@@ -154,6 +154,7 @@ export function recommendBesideBelt(
       return { lo: 0, hi, rule: "offset-belt", facts: { angle: angle.deg, centre } };
     }
     case "elongation":
+    case "hub-gap":
       return null;
   }
 }

@@ -23,7 +23,7 @@ import { Button } from "~/ui/button";
 import { StateMark, stateWord } from "~/ui/state-mark";
 import { amountWords } from "../../words/amount";
 import { capital } from "../../words/count";
-import { placeOf, readIn, stageUnit } from "../../words/quantity";
+import { judgedWords, placeOf, readIn, stageUnit } from "../../words/quantity";
 import { verdictState } from "../../words/state";
 import { turnedWords } from "../../words/turned";
 import type { RoundView } from "../read/round-view";
@@ -33,7 +33,6 @@ import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
 import { Otherwise } from "./otherwise";
 import { RollerPane } from "./roller-pane";
-import { SlackByHand, slackIsSet } from "./slack-by-hand";
 import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
@@ -94,7 +93,7 @@ export function MovePane(props: Props) {
             {formatNumber(reader, stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
           </p>
         )}
-        <Slack {...props} />
+        <Beside {...props} />
       </section>
     );
   }
@@ -174,7 +173,7 @@ export function MovePane(props: Props) {
       {!props.questioned && props.onTake && move && stage.adjuster.adjuster?.type === "shims" && (
         <DrawerPane stage={stage} view={view} onTake={props.onTake} />
       )}
-      <Slack {...props} />
+      <Beside {...props} />
       {move && (
         <RollerPane stage={stage} view={view} texts={props.texts} onText={props.onText} onMove={props.onOtherwise} />
       )}
@@ -191,15 +190,12 @@ export function MovePane(props: Props) {
   );
 }
 
-/** The slack of a steep chain, which is set beside what it is judged by. */
-function Slack({ stage, texts, onText, onOtherwise, clamps, onEase }: Props) {
-  if (!slackIsSet(stage)) return null;
-  return (
-    <div className="grid gap-3 mt-3">
-      <SlackByHand stage={stage} texts={texts} onText={onText} onMove={onOtherwise} />
-      {texts["slack.movement"] && <EaseFirst clamps={clamps} onEase={onEase} />}
-    </div>
-  );
+/** What the kind sets beside what it is judged by. */
+function Beside({ stage, texts, onText, onOtherwise, clamps, onEase }: Props) {
+  const { element } = stage.geometry;
+  const easeFirst = <EaseFirst clamps={clamps} onEase={onEase} />;
+  const Pane = panesOf(element).beside;
+  return Pane && <Pane {...{ stage, element, texts, onText, easeFirst }} onMove={onOtherwise} />;
 }
 
 /** How far the adjuster moves its part by an amount, mm. */
@@ -211,7 +207,7 @@ function howManyWords({ geometry: { element } }: Stage): string {
   const frame = frameOf(element);
   const least = leastPlaces(frame);
   if (frame.belts > 1) return `Read each of the ${frame.belts} belts at ${frame.places} places.`;
-  if (least === 1) return "Read the gap.";
+  if (least === 1) return `Read the ${judgedWords[judgedBy(element)]}.`;
   if (frame.word === "link")
     return judgedBy(element) === "sag"
       ? "Read the sag at two places of the chain or more."

@@ -25,6 +25,7 @@ const asked: Record<SideQuantity, readonly string[]> = {
   runout: ["Whole swing of the indicator"],
   offset: ["At one edge", "At the other"],
   angle: ["One way", "Square to it"],
+  "hub-gap": ["At the top", "At the bottom", "At the left", "At the right"],
 };
 
 /** Read beside what the stage is judged by: end float, wear, runout, alignment, each with limits of its own or none. */

@@ -4,8 +4,9 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
+import { kindWords } from "../../kinds";
 import { refusalWords } from "../../words/refusal";
-import { cautions, kindCautions, noLocks } from "../../words/state";
+import { cautions, noLocks } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
 import { NoteForm } from "./note-form";
 import { PressList, saidOf } from "./press-list";
@@ -26,7 +27,7 @@ export function MakeSafe() {
   const how = noLocks.find(({ key }) => key === texts["safe.how"]) ?? null;
   const items = [
     ...cautions,
-    ...[...new Set(data.stages.map(({ kind }) => kind))].map((kind) => ({ key: kind, text: kindCautions[kind] })),
+    ...[...new Set(data.stages.map(({ kind }) => kind))].map((kind) => ({ key: kind, text: kindWords[kind].caution })),
   ];
   const pressed = (texts.cautions ?? "").split(" ").filter(Boolean);
   const [said, setSaid] = useState(false);

@@ -8,6 +8,7 @@ import { toothedWords } from "../toothed/words";
 export const bevel: KindWords<"bevel"> = {
   ...toothedWords,
   name: "bevel pair",
+  caution: "Bevels: support the member before its screws are out; take prints braked and guarded.",
   size: (_, element) => element.bevel.teeth.join(" : "),
   line: (reader, element, head) =>
     `${head}, module ${f(reader, element.bevel.moduleMm)}, shafts at ${f(reader, element.bevel.shaftAngleDeg, 1)}°`,

@@ -7,6 +7,7 @@ import { pullOf } from "../runs/words";
 
 export const chain: KindWords<"chain"> = {
   name: "roller chain",
+  caution: "Chain: secure the load and both ends before a joint is opened; protect your eyes.",
   size: (_, { teeth }) => teeth.join(" : "),
   line: (reader, { pitchMm, links }, head) => `${head}, pitch ${f(reader, pitchMm)} mm, ${links} links`,
   drawn: (places) => `Chain of ${places} links`,

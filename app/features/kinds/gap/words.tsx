@@ -9,6 +9,7 @@ const whatWords = {
 
 export const gap: KindWords<"gap"> = {
   name: "gap",
+  caution: "Shims: support the part before its screws are out. On vehicles the battery's negative lead off, on stands.",
   size: () => "",
   line: (_, { what }) => whatWords[what],
   drawn: (places) => `${places} places`,

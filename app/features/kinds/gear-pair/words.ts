@@ -8,6 +8,7 @@ import { toothedWords } from "../toothed/words";
 export const gearPair: KindWords<"gear-pair"> = {
   ...toothedWords,
   name: "gear pair",
+  caution: "Gears: turn them by hand alone, fingers away from where the teeth run in.",
   size: (_, { pair }) => pair.teeth.join(" : "),
   line: (reader, { pair, gears }, head) => {
     const helix = pair.helixAngleDeg;

@@ -4,6 +4,7 @@ import { perUnitWords } from "../plain-words";
 
 export const planetary: KindWords<"planetary"> = {
   name: "planetary set",
+  caution: "Planetary set: the output may run free when it is opened. Hold the load.",
   size: (_, { set }) => [set.sun, ...set.planet, ...set.ring].join(" / "),
   line: (_, { set }, head) => `${head}, ${set.planets} planets`,
   drawn: (places) => `${places} places`,

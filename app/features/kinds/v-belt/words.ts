@@ -6,6 +6,7 @@ import { beltWords } from "../runs/words";
 export const vBelt: KindWords<"v-belt"> = {
   ...beltWords,
   name: "V-belt",
+  caution: "Belts: slacken them, never roll or lever them on. The nip is where they run onto the pulley.",
   size: (reader, { pitchDiameterMm }) => pitchDiameterMm.map((d) => `⌀${formatNumber(reader, d, 0)}`).join(" : "),
   line: (reader, { belts, lengthMm }, head) =>
     `${belts > 1 ? `${belts} ${head.replace("belt", "belts")}` : head}, ${f(reader, lengthMm, 0)} mm long`,

@@ -11,6 +11,7 @@ import { toothedWords } from "../toothed/words";
 export const worm: KindWords<"worm"> = {
   ...toothedWords,
   name: "worm and wheel",
+  caution: "Worm: self-locking is no brake. Land the load before anything is slackened.",
   size: (_, element) => `${element.worm.wormStarts} : ${element.worm.wheelTeeth}`,
   line: (reader, element, head) =>
     `${head}, axial module ${f(reader, element.worm.axialModuleMm)}, ${element.hand}-hand`,

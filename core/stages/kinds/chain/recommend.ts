@@ -31,6 +31,8 @@ export function recommendBesideChain(
   switch (quantity) {
     case "end-float":
       return recommendEndFloat(asked);
+    case "hub-gap":
+      return null;
     case "elongation":
       return wear(teeth);
     case "runout":

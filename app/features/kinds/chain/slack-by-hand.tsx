@@ -4,34 +4,23 @@ import { useWords } from "~/app/features/words/use-words";
 import { slackMove, unitOf } from "~/core/advice";
 import type { Refusal, Result } from "~/core/quantity";
 import { slackByHand } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { amountWords, parseAmount } from "../../words/amount";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
-
-/** Whether its slack is set by hand beside what it is judged by: a steep chain with something that takes it up. */
-export const slackIsSet = ({ geometry: { element }, adjuster: { adjuster } }: Stage): boolean =>
-  adjuster !== null && slackByHand(element) !== null;
-
-type Props = {
-  stage: Stage;
-  texts: Record<string, string>;
-  onText: (name: string, text: string) => void;
-  onMove: (amount: number, note: string) => Refusal | null;
-};
+import type { BesideProps } from "../kind-panes";
 
 /**
  * The slack of a steep chain, moved up and down by hand: how much of its span, how much to take up, and by how much of which adjuster. The rule
  * for its sag does not hold there, its slack is set all the same.
  */
-export function SlackByHand({ stage, texts, onText, onMove }: Props) {
+export function SlackByHand({ stage, element, texts, onText, onMove, easeFirst }: BesideProps<"chain">) {
   const reader = useWords();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const { adjuster, geometry } = stage;
+  const { adjuster } = stage;
   const typed = texts["slack.movement"] ?? "";
-  const run = slackByHand(geometry.element);
+  const run = slackByHand(element);
   if (!run || !adjuster.adjuster) return null;
   const read = typed.trim() === "" ? null : parseAmount(reader, typed, "mm");
   const sized: Result<{ movementMm: number }> | null =
@@ -54,7 +43,7 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
     if (!refused) onText("slack.movement", "");
   };
   return (
-    <section aria-labelledby="slack" className="border-t border-rule pt-3 grid gap-3">
+    <section aria-labelledby="slack" className="border-t border-rule pt-3 mt-3 grid gap-3">
       <h3 id="slack" className="text-lg font-bold">
         Its slack, by hand
       </h3>
@@ -100,6 +89,7 @@ export function SlackByHand({ stage, texts, onText, onMove }: Props) {
           </Button>
         </div>
       )}
+      {typed !== "" && easeFirst}
     </section>
   );
 }
