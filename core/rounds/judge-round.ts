@@ -1,6 +1,6 @@
 import { type BandFit, bandFit, judge, type Limits, type ShiftScale, type Verdict, worstVerdict } from "../limits";
 import { accept, type Result, refuse } from "../quantity";
-import { frameOf, isTighter, type JudgedQuantity, judgedBy, type StageElement } from "../stages";
+import { frameOf, isTighter, type JudgedQuantity, judgedBy, onlyUpper, type StageElement } from "../stages";
 import { type CountingReading, countingReadings, type HowCounted, type KnownRound } from "./counting";
 import { fitRound, type RoundFit } from "./fit-round";
 import { questionable } from "./outliers";
@@ -61,9 +61,9 @@ export type JudgedRound = RoundEnds &
     questioned: number[];
   };
 
-/** A worn chain only gets longer, and no offset is too little: their lower limit says nothing. */
+/** The limits that a quantity is judged by. */
 export const limitsThatJudge = (quantity: JudgedQuantity, { lo, hi }: { lo: number; hi: number }): Limits =>
-  quantity === "elongation" || quantity === "shaft-offset" ? { hi } : { lo, hi };
+  onlyUpper(quantity) ? { hi } : { lo, hi };
 
 export const scaleOf = (quantity: JudgedQuantity): ShiftScale => (quantity === "sag" ? "square" : "linear");
 

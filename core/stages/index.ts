@@ -64,12 +64,14 @@ export {
   wearLimit,
 } from "./of-kind";
 export {
+  aimOf,
   isTighter,
   type JudgedQuantity,
   judgedUnit,
   type MeasuredQuantity,
   measuredQuantities,
   measuredUnit,
+  onlyUpper,
   type QuantityUnit,
   type SideQuantity,
   sideQuantities,

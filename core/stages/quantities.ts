@@ -83,3 +83,13 @@ export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = 
 /** Of two values the one that is tighter: the greater tension, the lesser backlash, sag or gap. */
 export const isTighter = (quantity: JudgedQuantity, a: number, b: number): boolean =>
   quantity === "tension" ? a > b : a < b;
+
+/** A worn chain only gets longer, and no offset is too little: their lower limit says nothing. */
+export const onlyUpper = (quantity: JudgedQuantity): boolean =>
+  quantity === "elongation" || quantity === "shaft-offset";
+
+/** Where between its limits it is to come: as given, else the middle; null where only the upper one counts and nobody gave any. */
+export const aimOf = (
+  quantity: JudgedQuantity,
+  { lo, aim, hi }: { lo: number; aim: number | null; hi: number },
+): number | null => aim ?? (onlyUpper(quantity) ? null : (lo + hi) / 2);

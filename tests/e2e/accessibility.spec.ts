@@ -170,6 +170,7 @@ test("every page of the Bench and the form of every kind of stage pass it", asyn
     "toothed belt",
     "V-belt",
     "roller chain",
+    "coupling",
     "gap",
   ]) {
     await kinds.getByText(kind, { exact: true }).click();

@@ -121,6 +121,36 @@ test("a planetary set says what cannot be adjusted; a gap takes the shims that i
   await closeJob(page, gap);
 });
 
+test("a coupling is judged by the swing of a dial on its rim; its feet are set as rim and face say, and nothing is shimmed after readings that do not close", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Pallet lift", "motor coupling", "Motor changed");
+  await expect(nextMove(page)).toContainText("Read the offset of the shafts.");
+  await readRound(page, ["0.39", ""]);
+  await expect(nextMove(page)).toContainText(/its feet are shimmed and moved.* It reads outside/);
+  const line = page.getByRole("region", { name: "Shafts in line, by rim and face" });
+  // Handbook of axes and frames: 0.19 down, 0.05 left, 1.00 and 0.17 mm a metre; shims 0.01 and −0.27, side 0.02 and −0.03.
+  const rim = { top: "0", right: "0.11", bottom: "0.32", left: "0.28" };
+  const face = { top: "0", right: "-0.05", bottom: "-0.12", left: "-0.07" };
+  for (const [place, typed] of Object.entries(rim)) await line.getByLabel(`Rim, ${place}`).fill(typed);
+  for (const [place, typed] of Object.entries(face)) await line.getByLabel(`Face, ${place}`).fill(typed);
+  await line.getByLabel("Face read on a diameter of").fill("120");
+  await line.getByLabel("Sag of the rim's bracket").fill("-0.06");
+  await expect(line).toContainText(/differ from right and left together by 0\.07 mm/);
+  await expect(line.getByRole("button", { name: "Set the feet so" })).toHaveCount(0);
+  await line.getByLabel("Rim, left").fill("0.21");
+  await expect(line).toContainText("stands 0.19 mm low and 0.05 mm to the left");
+  await expect(line).toContainText("rises 1.00 mm and goes right 0.17 mm a metre");
+  await expect(line).toContainText("Front feet: 0.01 mm of shim in, 0.02 mm to the right.");
+  await expect(line).toContainText("Rear feet: 0.27 mm of shim out, 0.03 mm to the left.");
+  await line.getByRole("button", { name: "Set the feet so" }).click();
+  await expect(tape(page)).toContainText(/feet 0\.27 mm of shim fewer/);
+  await expect(tape(page)).toContainText("Rear feet: 0.27 mm of shim out");
+  await readRound(page, ["0.08", ""]);
+  await expect(nextMove(page)).toContainText("It reads inside");
+  await closeJob(page, job);
+});
+
 test("a bevel gear between shims: carried from side to side without the drawer, and both stacks known at the next visit", async ({
   page,
 }) => {

@@ -44,7 +44,8 @@ export function BandGauge({
   per = 1,
   beside = null,
 }: Gauge & {
-  aim: number;
+  /** null: none is shown. */
+  aim: number | null;
   then: Span | null;
   unit: string;
   /** How a value is written on the scale. */
@@ -72,10 +73,14 @@ export function BandGauge({
         className="fill-band stroke-band-line"
         strokeWidth="1.5"
       />
-      <line x1={at(aim)} x2={at(aim)} y1="18" y2="66" className="stroke-ink" strokeWidth="1.5" />
-      <text x={at(aim)} y="14" textAnchor="middle" fontSize="17" className="fill-mid">
-        aim
-      </text>
+      {aim !== null && (
+        <>
+          <line x1={at(aim)} x2={at(aim)} y1="18" y2="66" className="stroke-ink" strokeWidth="1.5" />
+          <text x={at(aim)} y="14" textAnchor="middle" fontSize="17" className="fill-mid">
+            aim
+          </text>
+        </>
+      )}
       {now && <Bar from={at(now.min)} to={at(now.max)} y={28} height={8} fill={fills[state]} />}
       {then && (
         <line

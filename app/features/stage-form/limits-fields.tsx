@@ -1,6 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { judgedBy, limitWays, type MeasuredQuantity } from "~/core/stages";
+import { aimOf, judgedBy, limitWays, type MeasuredQuantity, onlyUpper } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { TextField, useForm } from "../form/text-field";
 import { readElement } from "../kinds/forms";
@@ -16,6 +16,7 @@ export function LimitsFields() {
   const element = readElement(fields.texts).value;
   const quantity = limitQuantityOf(fields.texts, element);
   const unit = limitUnit(quantity);
+  const noLower = element !== null && onlyUpper(judgedBy(element));
   const limits = readLimits(fields.texts);
   const read =
     limits.value ??
@@ -55,9 +56,9 @@ export function LimitsFields() {
             />
           )}
           <div className="grid grid-cols-3 gap-4">
-            <TextField name="lo" label="Lower" hint={`${unit}, or with unit`} />
-            <TextField name="aim" label="Aim" hint="empty: the middle" />
-            <TextField name="hi" label="Upper" />
+            {!noLower && <TextField name="lo" label="Lower" hint={`${unit}, or with unit`} />}
+            {!noLower && <TextField name="aim" label="Aim" hint="empty: the middle" />}
+            <TextField name="hi" label="Upper" hint={noLower ? `${unit}, or with unit` : undefined} />
           </div>
           <SourceFields kind="sourceKind" source="source" />
           <p className="text-mid">
@@ -70,7 +71,7 @@ export function LimitsFields() {
               <BandGauge
                 lo={read.lo}
                 hi={read.hi}
-                aim={read.aim ?? (read.lo + read.hi) / 2}
+                aim={element ? aimOf(judgedBy(element), read) : read.aim}
                 now={null}
                 then={null}
                 state="unknown"

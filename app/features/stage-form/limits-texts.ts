@@ -1,4 +1,12 @@
-import { limitWays, type MeasuredQuantity, measuredUnit, type StageElement, sidesOf } from "~/core/stages";
+import {
+  judgedBy,
+  limitWays,
+  type MeasuredQuantity,
+  measuredUnit,
+  onlyUpper,
+  type StageElement,
+  sidesOf,
+} from "~/core/stages";
 import type { SideLimits, StageLimits } from "~/data/queries/stages";
 import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
@@ -19,10 +27,11 @@ export const limitUnit = (quantity: MeasuredQuantity): string =>
 
 export function readLimits(texts: Texts): Read<LimitsInput> {
   const read = new TextReader(texts);
-  const quantity = limitQuantityOf(texts, readElement(texts).value);
+  const element = readElement(texts).value;
+  const quantity = limitQuantityOf(texts, element);
   const value = (name: string) =>
     quantity === "elongation" ? read.number(name) : read.measured(name, measuredUnit[quantity]);
-  const lo = quantity === "elongation" && !read.has("lo") ? 0 : value("lo");
+  const lo = element && onlyUpper(judgedBy(element)) && !read.has("lo") ? 0 : value("lo");
   const hi = value("hi");
   const aim = read.has("aim") ? value("aim") : null;
   read.want("lo", lo >= 0, "too-small");

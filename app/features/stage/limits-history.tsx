@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { type MeasuredQuantity, measuredUnit, waysToMeasure } from "~/core/stages";
+import { type MeasuredQuantity, measuredUnit, onlyUpper, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision, Stage } from "~/data/queries/stages";
 import { limitWords } from "../job/read/side-pane";
 import { measuredWords, sideIn, sideWords, stageUnit } from "../words/quantity";
@@ -22,6 +22,7 @@ export function LimitsHistory({
 }) {
   const reader = useWords();
   const unit = stageUnit(reader, stage.geometry.element);
+  const only = onlyUpper(unit.quantity);
   const f = (value: number) =>
     formatNumber(reader, value, 3)
       .replace(/(\.\d*?)0+$/, "$1")
@@ -38,10 +39,10 @@ export function LimitsHistory({
         {revisions.map((limits, i) => (
           <li key={limits.id} className={`border-t border-rule py-1.5 ${i > 0 ? "text-mid" : ""}`}>
             <span className="figure font-semibold">
-              {f(limits.given.lo)} to {f(limits.given.hi)}
+              {only ? "up to" : `${f(limits.given.lo)} to`} {f(limits.given.hi)}
             </span>{" "}
-            {givenUnit(limits.given.quantity)}, aim{" "}
-            {limits.given.aim === null ? "the middle" : <span className="figure">{f(limits.given.aim)}</span>}.{" "}
+            {givenUnit(limits.given.quantity)}
+            {limits.given.aim !== null ? `, aim ${f(limits.given.aim)}` : only ? "" : ", aim the middle"}.{" "}
             {limits.source} <span className="text-mid">({limits.sourceKind})</span>
             <span className="block text-mid">
               Revision {limits.revision}, from {day(reader, limits.effectiveFrom)}, {limits.madeByName}

@@ -1,4 +1,5 @@
 import { useWords } from "~/app/features/words/use-words";
+import { aimOf, judgedBy } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
@@ -14,7 +15,7 @@ import { day } from "../words/times";
 export function StandingWhy({ stage, standing }: { stage: Stage; standing: StageStanding | null }) {
   const reader = useWords();
   const result = standing?.result ?? null;
-  const { lo, aim, hi, source, revision } = stage.limits;
+  const { lo, hi, source, revision } = stage.limits;
   const { unit, figure, per } = stageUnit(reader, stage.geometry.element);
   const f = (value: number) => figure(value, 1);
   return (
@@ -32,7 +33,7 @@ export function StandingWhy({ stage, standing }: { stage: Stage; standing: Stage
           <BandGauge
             lo={lo}
             hi={hi}
-            aim={aim ?? (lo + hi) / 2}
+            aim={aimOf(judgedBy(stage.geometry.element), stage.limits)}
             now={{ min: result.min, max: result.max }}
             then={null}
             state={standing?.state ?? "unknown"}

@@ -15,7 +15,7 @@ import {
 } from "~/core/advice";
 import type { ClampNow } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { frameOf, judgedBy, leastPlaces } from "~/core/stages";
+import { aimOf, frameOf, judgedBy, leastPlaces } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
@@ -133,7 +133,7 @@ export function MovePane(props: Props) {
       <BandGauge
         lo={limits.lo}
         hi={limits.hi}
-        aim={limits.aim ?? (limits.lo + limits.hi) / 2}
+        aim={aimOf(judgedBy(element), limits)}
         now={view.now}
         then={move ? { min: move.min, max: move.max } : null}
         state={view.state}

@@ -5,7 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { loader as rootLoader } from "~/app/root";
 import { feltOfStage, isKind, type JobRecord, type RoundResult, ranWell } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import type { StageElement } from "~/core/stages";
+import { aimOf, judgedBy, type StageElement } from "~/core/stages";
 import type { Stage, StageLimits } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button, buttonClass } from "~/ui/button";
@@ -174,7 +174,7 @@ function Round({
             <BandGauge
               lo={limits.lo}
               hi={limits.hi}
-              aim={limits.aim ?? (limits.lo + limits.hi) / 2}
+              aim={aimOf(judgedBy(element), limits)}
               now={{ min: result.min, max: result.max }}
               then={null}
               beside={beside && { min: beside.min, max: beside.max }}

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
@@ -34,7 +34,7 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
       closureLimitMm,
       expandedUncertaintyMm: 0,
     });
-  const field = (name: string, label: string, hint?: string) => (
+  const field = (name: string, label: ReactNode, hint?: string) => (
     <Field
       key={name}
       label={label}
@@ -64,7 +64,15 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
       {rounds.map((round) => (
         <fieldset key={round} className="grid grid-cols-2 sm:grid-cols-4 gap-3">
           <legend className="font-semibold mb-1">{round === "rim" ? "On the rim" : "On the face"}</legend>
-          {places.map((place) => field(`${round}.${place}`, `${round === "rim" ? "Rim" : "Face"}, ${place}`))}
+          {places.map((place) =>
+            field(
+              `${round}.${place}`,
+              <>
+                <span className="sr-only">{round === "rim" ? "Rim," : "Face,"} </span>
+                {place}
+              </>,
+            ),
+          )}
         </fieldset>
       ))}
       <div className="grid grid-cols-2 gap-3">

@@ -14,7 +14,7 @@ export const coupling: KindWords<"coupling"> = {
   name: "coupling",
   caution:
     "Coupling: both machines are locked out, the driven one too. Turn by hand alone, loose keys taken out; support a hub before its screws are out.",
-  size: (reader, { ends }) => ends.map(({ shaftMm }) => `⌀${shortFigure(reader, shaftMm)}`).join(" : "),
+  size: (reader, { ends }) => ends.map(({ shaftMm }) => `⌀${shortFigure(reader, shaftMm, 1)}`).join(" : "),
   line: (reader, { make, gapMm }, head) => `${head}, ${makeWords[make]}, ${shortFigure(reader, gapMm)} mm apart`,
   drawn: () => "Rim of the hub",
   tightSpot: () => tightSpotOf.coupling,
