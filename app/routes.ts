@@ -1,4 +1,5 @@
-import { index, prefix, type RouteConfig, route } from "@react-router/dev/routes";
+import { index, layout, prefix, type RouteConfig, route } from "@react-router/dev/routes";
+import { benchTools } from "./features/bench/bench-list";
 
 export default [
   index("routes/floor/route.tsx"),
@@ -45,10 +46,15 @@ export default [
   route("stages/:stageId", "routes/stage/route.tsx"),
   route("stages/:stageId/swap", "routes/swap/route.tsx"),
   route("stages/:stageId/:what", "routes/stage-form/revise.tsx"),
-  route("bench", "routes/bench/index.tsx"),
-  route("bench/keep", "routes/bench/keep.ts"),
-  route("bench/stages", "routes/bench/stages.ts"),
-  route("bench/:tool", "routes/bench/tool.tsx"),
+  ...prefix("bench", [
+    index("routes/bench/index.tsx"),
+    route("keep", "routes/bench/keep.ts"),
+    route("stages", "routes/bench/stages.ts"),
+    layout(
+      "routes/bench/tool.tsx",
+      benchTools.map(({ tool }) => route(tool, `features/bench/tools/${tool}.tsx`)),
+    ),
+  ]),
   route("at/:machineId", "routes/at/route.tsx"),
   route("files/:entryId", "routes/file.ts"),
   ...prefix("stores", [

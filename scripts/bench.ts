@@ -10,7 +10,7 @@
  *   five hundred drawers against a general integer program
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
- * - JavaScript that the job page loads, compressed
+ * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used (weights)
  * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
  * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
  *   while something dear is done (stall); changes of the database and of exported records that are found (tamper)
@@ -26,7 +26,7 @@ import { measureJudgement } from "./bench/judgement";
 import { measureKills } from "./bench/kill";
 import { growWorks, size } from "./bench/large-works";
 import { measureLock } from "./bench/lock";
-import { measurePages, measureScripts, type Pages } from "./bench/pages";
+import { measurePages, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
 import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
@@ -36,6 +36,7 @@ import { measureStall } from "./bench/stall";
 import { measureSwap } from "./bench/swap";
 import { measureTamper } from "./bench/tamper";
 import { visitor } from "./bench/visitor";
+import { measureWeights } from "./bench/weights";
 import { idsForRoles, roleMatrix } from "./lib/role-matrix";
 import { withThrowawayApp } from "./lib/throwaway-app";
 
@@ -86,7 +87,7 @@ const running: Record<string, (app: Running) => Promise<void>> = {
     );
   },
   pages: ({ person, pid, demo }) => measurePages("demo", person, pid, pagesOf(demo)),
-  scripts: ({ person, demo }) => measureScripts(person, `/jobs/${demo.jobId}`),
+  weights: ({ base, demo }) => measureWeights(base, demo),
   replay: ({ person, pid, pool }) => measureReplay(person, pid, pool),
   lock: ({ pool }) => measureLock(pool),
   crowd: ({ person, pool }) => measureCrowd(person, pool),

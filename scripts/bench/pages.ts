@@ -1,4 +1,3 @@
-import { gzipSync } from "node:zlib";
 import { cpuTicks, type Visitor } from "./visitor";
 
 export type Pages = { floor: string; machine: string; stage: string; job: string; jobs: string; stores: string };
@@ -25,13 +24,4 @@ export async function measurePages(title: string, { get }: Visitor, pid: number,
     console.log(
       `${title}, ${name} page, CPU time of the server: ${(ticks[name] / ticks.bare).toFixed(1)} times a bare page (${ms(name).toFixed(1)} ms to ${ms("bare").toFixed(1)} ms a request)`,
     );
-}
-
-export async function measureScripts({ get }: Visitor, path: string): Promise<void> {
-  const html = await get(path);
-  const scripts = [...new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map((match) => match[0]))];
-  const sizes = await Promise.all(scripts.map(async (script) => gzipSync(await get(script)).length));
-  console.log(
-    `job page, JavaScript: ${scripts.length} files, ${Math.round(sizes.reduce((a, b) => a + b, 0) / 1024)} kB compressed`,
-  );
 }

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { useSearchParams } from "react-router";
-import { callTool, type Tool, tools } from "~/calc";
+import { useOutletContext, useSearchParams } from "react-router";
+import { callTool } from "~/calc/call";
 import { Button } from "~/ui/button";
 import { Running } from "../calculation/running";
 import { useCalc } from "../calculation/use-calc";
@@ -11,10 +11,15 @@ import { useWords } from "../words/use-words";
 import type { BenchTool } from "./bench-tool";
 import { Keep } from "./keep";
 
+/** What stands round a tool's page: its name, and whether who looks may keep an answer on a stage. */
+export type BenchFrame = { name: string; mayKeep: boolean };
+
 const settleMs = 300;
 
 /** The page of one tool: fields at the left, the answer with its drawing at the right, computed while one types. */
-export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boolean }) {
+export function BenchPage({ bench }: { bench: BenchTool }) {
+  const { name: tool } = bench.calc;
+  const { name, mayKeep } = useOutletContext<BenchFrame>();
   const reader = useWords();
   const [search, setSearch] = useSearchParams();
   const [texts, setTexts] = useState<Texts>(() => {
@@ -33,18 +38,17 @@ export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boole
   const setAll = useCallback((more: Texts) => setTexts((was) => ({ ...was, ...more })), []);
   const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
   const read = bench.read(texts);
-  const tool = tools.find((item) => item.name === bench.tool) as Tool;
   const here = useMemo(
-    () => (read.input && !bench.beside ? callTool(tool, read.input) : null),
-    [bench, tool, read.input],
+    () => (read.input && !bench.beside ? callTool(bench.calc, read.input) : null),
+    [bench, read.input],
   );
-  const beside = useCalc(bench.tool, bench.beside ? read.input : null);
+  const beside = useCalc(tool, bench.beside ? read.input : null);
   const answer = bench.beside ? beside.answer : here;
   const output = answer?.ok ? answer.result : null;
   return (
     <FormProvider value={{ fields, problems: read.problems }}>
       <div className="grid lg:grid-cols-[minmax(0,32rem)_minmax(0,1fr)] gap-x-12 gap-y-8">
-        <form className="grid gap-5 content-start" onSubmit={(event) => event.preventDefault()} aria-label={bench.name}>
+        <form className="grid gap-5 content-start" onSubmit={(event) => event.preventDefault()} aria-label={name}>
           <bench.Fields />
           <div>
             <Button kind="quiet" onClick={() => setTexts({})}>
@@ -57,16 +61,12 @@ export function BenchPage({ bench, mayKeep }: { bench: BenchTool; mayKeep: boole
           {output !== null && read.input ? (
             <>
               <p className="text-2xl font-bold" role="status">
-                {bench.say(reader, output as never, texts)}
+                {bench.say(reader, output, texts)}
               </p>
-              <div ref={drawing}>
-                <bench.View output={output as never} texts={texts} />
-              </div>
-              <SavePicture of={drawing} name={bench.name.replace(/\?$/, "")} />
-              <Json tool={bench.tool} input={read.input} output={output} />
-              {mayKeep && (
-                <Keep tool={bench.tool} input={read.input} said={bench.say(reader, output as never, texts)} />
-              )}
+              <div ref={drawing}>{bench.show(output, texts)}</div>
+              <SavePicture of={drawing} name={name.replace(/\?$/, "")} />
+              <Json tool={tool} input={read.input} output={output} />
+              {mayKeep && <Keep tool={tool} input={read.input} said={bench.say(reader, output, texts)} />}
             </>
           ) : (
             <p className="text-lg text-mid" role="status">

@@ -1,14 +1,16 @@
 import { describe, expect, test } from "vitest";
-import { callTool, type Tool, tools } from "~/calc";
+import { callTool } from "~/calc/call";
 import type { Texts } from "../form/text-reader";
 import { readerOf } from "../words/reader";
-import { benchTools } from "./tools";
+import { benchTools } from "./bench-list";
+import type { BenchTool } from "./bench-tool";
+
+const pages = import.meta.glob<{ tool: BenchTool }>("./tools/*.tsx", { eager: true });
 
 const reader = readerOf();
 
 const benchOf = (name: string) => {
-  const bench = benchTools.find((item) => item.tool === name);
-  const tool = tools.find((item) => item.name === name) as Tool;
+  const bench = pages[`./tools/${name}.tsx`]?.tool;
   if (!bench) throw new Error(name);
   const say = (texts: Texts): string => {
     const read = bench.read(texts);
@@ -16,17 +18,22 @@ const benchOf = (name: string) => {
       return Object.entries(read.problems)
         .map(([field, { code }]) => `${field}: ${code}`)
         .join(", ");
-    const answer = callTool(tool, read.input);
-    return answer.ok ? bench.say(reader, answer.result as never, texts) : answer.refused.error.code;
+    const answer = callTool(bench.calc, read.input);
+    return answer.ok ? bench.say(reader, answer.result, texts) : answer.refused.error.code;
   };
   return { bench, say };
 };
+
+test("every page of the Bench is on its list", () => {
+  expect(Object.keys(pages).sort()).toEqual(benchTools.map(({ tool }) => `./tools/${tool}.tsx`).sort());
+});
 
 test.each(benchTools.map((bench) => bench.tool))("%s answers its own example by the calc tool of that name", (name) => {
   const { bench, say } = benchOf(name);
   const read = bench.read(bench.example);
   expect(read.problems).toBeNull();
-  expect(callTool(tools.find((item) => item.name === name) as Tool, read.input).ok).toBe(true);
+  expect(bench.calc.name).toBe(name);
+  expect(callTool(bench.calc, read.input).ok).toBe(true);
   expect(say(bench.example)).not.toBe("");
 });
 

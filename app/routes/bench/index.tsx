@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { benchGroups } from "~/app/features/bench/tools";
+import { benchGroups } from "~/app/features/bench/bench-list";
 import { PlaceHead } from "~/app/features/shell/head";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/index";

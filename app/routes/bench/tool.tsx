@@ -1,28 +1,26 @@
-import { data, Link } from "react-router";
-import { BenchPage } from "~/app/features/bench/bench-page";
-import { benchTools } from "~/app/features/bench/tools";
+import { Link, Outlet, useLocation } from "react-router";
+import { benchTools } from "~/app/features/bench/bench-list";
+import type { BenchFrame } from "~/app/features/bench/bench-page";
 import { PlaceHead } from "~/app/features/shell/head";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { mayWork } from "~/operations/context";
 import type { Route } from "./+types/tool";
 
-const benchOf = (name: string) => benchTools.find((item) => item.tool === name);
+const benchAt = (pathname: string) => benchTools.find(({ tool }) => tool === pathname.split("/")[2]);
 
-export const meta: Route.MetaFunction = ({ params }) => [
-  { title: `${benchOf(params.tool)?.name ?? "Bench"} Harmostat` },
+export const meta: Route.MetaFunction = ({ location }) => [
+  { title: `${benchAt(location.pathname)?.name ?? "Bench"} Harmostat` },
 ];
 
-export async function loader({ params, context, request }: Route.LoaderArgs) {
-  if (!benchOf(params.tool)) throw data(null, { status: 404 });
-  return asPerson(context, request, everyRole, async ({ person }) => ({ mayKeep: mayWork.includes(person.role) }));
-}
+export const loader = ({ context, request }: Route.LoaderArgs) =>
+  asPerson(context, request, everyRole, async ({ person }) => ({ mayKeep: mayWork.includes(person.role) }));
 
 // The inputs stand in the address and change with every key; the server has nothing to say to that.
-export const shouldRevalidate = ({ currentParams, nextParams }: { currentParams: object; nextParams: object }) =>
-  JSON.stringify(currentParams) !== JSON.stringify(nextParams);
+export const shouldRevalidate = () => false;
 
-export default function BenchTool({ params, loaderData }: Route.ComponentProps) {
-  const bench = benchOf(params.tool);
+/** What stands round every tool: what it is asked. */
+export default function BenchToolFrame({ loaderData: { mayKeep } }: Route.ComponentProps) {
+  const bench = benchAt(useLocation().pathname);
   if (!bench) return null;
   return (
     <>
@@ -35,7 +33,7 @@ export default function BenchTool({ params, loaderData }: Route.ComponentProps) 
         </p>
         <h1 className="text-3xl font-bold">{bench.name}</h1>
         <p className="text-mid mb-6">{bench.question}</p>
-        <BenchPage key={bench.tool} bench={bench} mayKeep={loaderData.mayKeep} />
+        <Outlet context={{ name: bench.name, mayKeep } satisfies BenchFrame} />
       </main>
     </>
   );

@@ -34,7 +34,7 @@ export function CouplingFields() {
 }
 
 /** One shaft in its hub. */
-function EndFields({ end, title }: { end: 1 | 2; title: string }) {
+export function EndFields({ end, title }: { end: 1 | 2; title: string }) {
   const { fields } = useForm();
   const name = (what: string) => `end${end}.${what}`;
   const hold = fields.texts[name("hold")] || "key";

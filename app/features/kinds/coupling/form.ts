@@ -67,7 +67,7 @@ export const coupling: KindForm<"coupling"> = {
 const given = <K extends string>(key: K, value: number | undefined): { [k in K]?: number } =>
   value === undefined ? {} : ({ [key]: value } as { [k in K]?: number });
 
-function endOf(read: Reading, name: (typeof endNames)[number]): CouplingEnd {
+export function endOf(read: Reading, name: (typeof endNames)[number]): CouplingEnd {
   const shaft = { shaftMm: over0(read, `${name}.shaft`), boreMm: over0(read, `${name}.bore`) };
   const hold = choice(read, `${name}.hold`, ["key", "flat", "clamp"]);
   if (hold === "clamp") return { ...shaft, hold };

@@ -3,7 +3,13 @@ import type { Alignment } from "~/core/couplings";
 const [width, height, middle] = [340, 96, 90];
 
 /** Both shafts from the side and from above: the fixed one in ink, the movable one as it stands, its error drawn large. */
-export function InLinePicture({ found, feet }: { found: Alignment; feet: { frontMm: number; rearMm: number } | null }) {
+export function InLinePicture({
+  found,
+  feet,
+}: {
+  found: Pick<Alignment, "vertical" | "horizontal">;
+  feet: { frontMm: number; rearMm: number } | null;
+}) {
   const reach = feet?.rearMm ?? 300;
   const along = (mm: number) => middle + (mm / reach) * (width - middle - 14);
   const views = [

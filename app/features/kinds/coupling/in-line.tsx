@@ -1,5 +1,4 @@
 import { type ReactNode, useState } from "react";
-import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import { type Alignment, alignShafts, type DialRound } from "~/core/couplings";
@@ -9,9 +8,10 @@ import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { parseAmount } from "../../words/amount";
 import { refusalWords } from "../../words/refusal";
-import { lengthUnit, lengthWords } from "../../words/spoken";
+import { lengthUnit } from "../../words/spoken";
 import type { BesideProps } from "../kind-panes";
 import { InLinePicture } from "./in-line-picture";
+import { moveWords, notClosedWords, standWords } from "./in-line-words";
 
 const places = ["top", "right", "bottom", "left"] as const;
 const rounds = ["rim", "face"] as const;
@@ -86,11 +86,7 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
           {found.valid ? (
             <Feet found={found} element={element} onDone={stage.adjuster.adjuster ? done : null} />
           ) : (
-            <p className="text-lg border-l-4 border-outside pl-3">
-              Top and bottom together differ from right and left together by{" "}
-              {lengthWords(reader, Math.max(...found.closureMm.map(Math.abs)), 2)}: a loose bracket, a rim that is not
-              round, or only one shaft turned. Read again; shim nothing after these.
-            </p>
+            <p className="text-lg border-l-4 border-outside pl-3">{notClosedWords(reader, found)}</p>
           )}
           {refusal && (
             <p role="alert" className="text-outside font-semibold">
@@ -163,22 +159,6 @@ function readDials(reader: Reader, texts: Record<string, string>) {
   const dials: Dials = { rim: round("rim"), face: round("face"), faceDiameterMm: length("face.diameter") };
   if (dials.faceDiameterMm <= 0) problems["face.diameter"] = { code: "too-small", path: ["face.diameter"], facts: {} };
   return { dials: missing || Object.keys(problems).length > 0 ? null : dials, problems };
-}
-
-/** "The movable shaft stands 0.19 mm low and 0.05 mm left, rises 1.00 mm and goes right 0.17 mm in a metre." */
-function standWords(reader: Reader, { vertical, horizontal }: Alignment): string {
-  const of = (mm: number, [more, less]: readonly [string, string]) =>
-    `${lengthWords(reader, Math.abs(mm), 2)} ${mm < 0 ? less : more}`;
-  const slope = (mmPerM: number, [more, less]: readonly [string, string]) =>
-    `${mmPerM < 0 ? less : more} ${formatNumber(reader, Math.abs(mmPerM), 2)} mm`;
-  return `The movable shaft stands ${of(vertical.offsetMm, ["high", "low"])} and ${of(horizontal.offsetMm, ["to the right", "to the left"])}; away from the coupling it ${slope(vertical.angleMmPerM, ["rises", "falls"])} and ${slope(horizontal.angleMmPerM, ["goes right", "goes left"])} a metre.`;
-}
-
-/** "Front feet: 0.01 mm of shim in, 0.02 mm to the right. Rear feet: …" */
-function moveWords(reader: Reader, { front, rear }: NonNullable<Alignment["moves"]>): string {
-  const foot = (name: string, { shimMm, sideMm }: typeof front) =>
-    `${name} feet: ${lengthWords(reader, Math.abs(shimMm), 2)} of shim ${shimMm < 0 ? "out" : "in"}, ${lengthWords(reader, Math.abs(sideMm), 2)} to the ${sideMm < 0 ? "left" : "right"}.`;
-  return `${foot("Front", front)} ${foot("Rear", rear)}`;
 }
 
 /** The greatest of the moves, which stands for them in the log; the words beside it tell all four. */

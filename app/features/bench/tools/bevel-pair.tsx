@@ -1,14 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
-import type { BevelPair } from "~/core/bevels";
-import { bevel as form } from "../kinds/bevel/form";
-import { readKind } from "../kinds/kind-form";
-import { ElementFigures } from "../stage-form/element-figures";
-import { benchTool } from "./bench-tool";
+import { bevelPairTool } from "~/calc/tools/bevel-pair";
+import { bevel as form } from "../../kinds/bevel/form";
+import { readKind } from "../../kinds/kind-form";
+import { ElementFigures } from "../../stage-form/element-figures";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
-export const bevel = benchTool<BevelPair>({
-  tool: "bevel-pair",
-  name: "What does a shim do to these bevels?",
-  question: "Pitch cones of a bevel pair, and the backlash that shims behind either member give",
+export const tool = benchTool(bevelPairTool, {
   example: { z1: "20", z2: "30", pitch: "2.5", face: "14" },
   Fields: form.Fields,
   read: (texts) => {
@@ -19,3 +17,7 @@ export const bevel = benchTool<BevelPair>({
     `A tenth of shim: ${formatNumber(reader, gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(reader, pinion / 10, 3)} behind the pinion`,
   View: ({ texts }) => <ElementFigures read={readKind(form, texts)} />,
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

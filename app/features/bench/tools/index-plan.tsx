@@ -1,16 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import { indexPlanTool } from "~/calc/tools/index-plan";
 import type { IndexPlan } from "~/core/trains";
-import { TextField } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
-import { MotorFields, motorOf } from "./motor-fields";
+import { TextField } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
+import { MotorFields, motorOf } from "../motor-fields";
 
-export const indexPlan = benchTool<IndexPlan>({
-  tool: "index-plan",
-  name: "How is the turn divided?",
-  question: "Whole motor steps for so many divisions of a turn, and the error that each carries",
+export const tool = benchTool(indexPlanTool, {
   example: { steps: "200", micro: "16", ratio: "40", divisions: "60" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
@@ -97,4 +96,8 @@ function Dial({ texts, output }: { texts: Texts; output: IndexPlan }) {
       </text>
     </svg>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

@@ -1,13 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { shaftStackTool } from "~/calc/tools/shaft-stack";
 import { parseQuantity } from "~/core/quantity";
-import type { ShaftAnswer } from "~/core/stacks";
-import { LinesField, TextField } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { ShaftPicture } from "../stacks/shaft-picture";
-import { benchTool } from "./bench-tool";
-import { readStock } from "./stock-lines";
+import { LinesField, TextField } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { ShaftPicture } from "../../stacks/shaft-picture";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { readStock } from "../stock-lines";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
@@ -61,10 +62,7 @@ function inputOf(texts: Texts) {
   return read.done({ lengthMm, items, spacers, endFloat });
 }
 
-export const shaftStack = benchTool<ShaftAnswer>({
-  tool: "shaft-stack",
-  name: "Which spacers go where on this shaft?",
-  question: "Parts between two faces: every working plane where it must stand, the end float that is left",
+export const tool = benchTool(shaftStackTool, {
   example: {
     length: "20",
     items: "bearing 4\ngear 6 at 9.5 plane 3\nbush 5",
@@ -141,3 +139,7 @@ export const shaftStack = benchTool<ShaftAnswer>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

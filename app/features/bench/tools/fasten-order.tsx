@@ -1,9 +1,11 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { ChoiceField, TextField, useForm } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { readClampPoints } from "../stage-form/clamp-texts";
-import { benchTool } from "./bench-tool";
+import { fastenOrderTool } from "~/calc/tools/fasten-order";
+import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { readClampPoints } from "../../stage-form/clamp-texts";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 type Order = { order: number[]; passes: { torqueNm?: number; order: number[] }[] };
 
@@ -26,10 +28,7 @@ const inputOf = (texts: Texts) => {
   return read.done({ bolts, ...shared });
 };
 
-export const fastenOrder = benchTool<Order>({
-  tool: "fasten-order",
-  name: "In which order are they drawn?",
-  question: "Bolts on a circle or point by point: the order, and the torque of each pass",
+export const tool = benchTool(fastenOrderTool, {
   example: { bolts: "6", passes: "3", torque: "24" },
   Fields,
   read: (texts) => {
@@ -131,4 +130,8 @@ function View({ output, texts }: { output: Order; texts: Texts }) {
       </p>
     </div>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

@@ -1,13 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import type { Stack, StackAnswer } from "~/core/stacks";
-import { LinesField, TextField } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { StackPicture } from "../stacks/stack-picture";
-import { piecesText } from "../stacks/stack-words";
-import { benchTool } from "./bench-tool";
-import { readStock } from "./stock-lines";
+import { shimStackTool } from "~/calc/tools/shim-stack";
+import type { Stack } from "~/core/stacks";
+import { LinesField, TextField } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { StackPicture } from "../../stacks/stack-picture";
+import { piecesText } from "../../stacks/stack-words";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { readStock } from "../stock-lines";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
@@ -24,10 +26,7 @@ function inputOf(texts: Texts) {
   return read.done({ gapMm, target: { ...target, ...aim }, stock, maxPieces });
 }
 
-export const shimStack = benchTool<StackAnswer>({
-  tool: "shim-stack",
-  name: "Which shims fill this gap?",
-  question: "The stack from a drawer that leaves the clearance wanted, and the nearest where none does",
+export const tool = benchTool(shimStackTool, {
   example: { gap: "2.37", lo: "0.05", hi: "0.15", stock: "0.05 × 4\n0.1 × 4\n0.2 × 4\n0.5 × 2\n1 × 2" },
   beside: true,
   Fields: () => (
@@ -111,4 +110,8 @@ function Stacks({ rows }: { rows: readonly (readonly [string, Stack])[] }) {
       </tbody>
     </table>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

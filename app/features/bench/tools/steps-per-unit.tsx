@@ -1,12 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
+import { stepsPerUnitTool } from "~/calc/tools/steps-per-unit";
 import { stepsFile } from "~/core/trains";
 import { Button } from "~/ui/button";
-import { ChoiceField, TextField, useForm } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { MotorFields, motorOf } from "./motor-fields";
-
-type Output = { stepsPerMm: number; gcode: string };
+import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { MotorFields, motorOf } from "../motor-fields";
 
 function Fields() {
   const { fields } = useForm();
@@ -44,10 +44,7 @@ function Fields() {
 
 const axisOf = (texts: Texts): string => (texts.axis ?? "").trim().toUpperCase() || "X";
 
-export const steps = benchTool<Output>({
-  tool: "steps-per-unit",
-  name: "How many steps a millimetre?",
-  question: "Steps a millimetre of a motor's axis, corrected by a measured test run, as a file for the controller",
+export const tool = benchTool(stepsPerUnitTool, {
   example: { steps: "200", micro: "16", ratio: "1", travel: "40" },
   Fields,
   read: (texts) => {
@@ -100,4 +97,8 @@ function save(text: string, name: string): void {
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

@@ -1,12 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { chainDriveTool } from "~/calc/tools/chain-drive";
 import type { ChainDrive } from "~/core/chains";
-import { StageDrawing } from "../drawing/stage-drawing";
-import { ChoiceField, TextField, useForm } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
+import { StageDrawing } from "../../drawing/stage-drawing";
+import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
@@ -63,10 +65,7 @@ const elementOf = (texts: Texts, output: ChainDrive) => {
   };
 };
 
-export const chain = benchTool<ChainDrive>({
-  tool: "chain-drive",
-  name: "How many links?",
-  question: "Links, the even number above, centre distance and unevenness of a roller chain",
+export const tool = benchTool(chainDriveTool, {
   example: { pitch: "12.7", z1: "17", z2: "23", links: "112" },
   Fields,
   read: (texts) => {
@@ -115,3 +114,7 @@ export const chain = benchTool<ChainDrive>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

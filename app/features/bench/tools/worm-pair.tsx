@@ -1,12 +1,13 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import type { WormPair } from "~/core/worms";
-import { TextField } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { readKind } from "../kinds/kind-form";
-import { worm as form } from "../kinds/worm/form";
-import { ElementFigures } from "../stage-form/element-figures";
-import { benchTool } from "./bench-tool";
+import { wormPairTool } from "~/calc/tools/worm-pair";
+import { TextField } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { readKind } from "../../kinds/kind-form";
+import { worm as form } from "../../kinds/worm/form";
+import { ElementFigures } from "../../stage-form/element-figures";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 const { Fields } = form;
 
@@ -19,10 +20,7 @@ function wormOf(texts: Texts) {
   return { element: read.value, worm: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
 }
 
-export const worm = benchTool<WormPair>({
-  tool: "worm-pair",
-  name: "What does this worm lose?",
-  question: "Lead, centre distance and lost motion of a worm and wheel, mesh and end float apart",
+export const tool = benchTool(wormPairTool, {
   example: { starts: "1", z2: "40", pitch: "2", d1: "28", centres: "54.2", float: "0.03" },
   Fields: () => (
     <>
@@ -80,3 +78,7 @@ export const worm = benchTool<WormPair>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

@@ -1,26 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import { planetaryTool } from "~/calc/tools/planetary";
 import { stageShapes } from "~/core/stages";
-import { StageDrawing } from "../drawing/stage-drawing";
-import { readKind } from "../kinds/kind-form";
-import { planetary as form } from "../kinds/planetary/form";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
+import { StageDrawing } from "../../drawing/stage-drawing";
+import { readKind } from "../../kinds/kind-form";
+import { planetary as form } from "../../kinds/planetary/form";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
 
-type Output = {
-  ratio: number | null;
-  assembles: boolean;
-  planetsClear: boolean;
-  neighbourGapMm?: number;
-  coaxial: boolean;
-  clockingSteps: number | null;
-  reasons: string[];
-};
-
-export const planetary = benchTool<Output>({
-  tool: "planetary",
-  name: "Does this planetary set go together?",
-  question: "Ratio, assembly, room between the planets, common axis and clocking of a simple or a stepped set",
+export const tool = benchTool(planetaryTool, {
   example: { sun: "18", planetA: "27", ring1: "72", planets: "3", pitch: "1.5" },
   Fields: form.Fields,
   read: (texts) => {
@@ -72,3 +61,7 @@ export const planetary = benchTool<Output>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

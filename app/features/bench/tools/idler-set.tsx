@@ -1,12 +1,13 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import type { IdlerSetting } from "~/core/belts";
-import { LinesField, TextField } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
-import { PathDrawing } from "./path-drawing";
-import { pulleysOf } from "./pulley-lines";
+import { idlerSetTool } from "~/calc/tools/idler-set";
+import { LinesField, TextField } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
+import { PathDrawing } from "../path-drawing";
+import { pulleysOf } from "../pulley-lines";
 
 function inputOf(texts: Texts) {
   const read = new TextReader(texts);
@@ -26,10 +27,7 @@ function inputOf(texts: Texts) {
   });
 }
 
-export const idler = benchTool<IdlerSetting>({
-  tool: "idler-set",
-  name: "How far is this eccentric turned?",
-  question: "The turn of an eccentric idler that gives a belt its length, and what a degree does there",
+export const tool = benchTool(idlerSetTool, {
   example: { pulleys: "0 0 76\n217 -20 50 outside\n435 0 76", which: "2", throw: "4", length: "1117" },
   Fields: () => (
     <>
@@ -98,3 +96,7 @@ export const idler = benchTool<IdlerSetting>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

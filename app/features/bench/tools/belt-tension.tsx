@@ -1,16 +1,11 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { ChoiceField, TextField, useForm } from "../form/text-field";
-import { TextReader } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
-
-type Output = {
-  tensionN: number;
-  frequencyHz: number;
-  forceAtN64: { deflectionMm: number; forceN: number };
-  tensionPerCentreMm?: number;
-};
+import { beltTensionTool } from "~/calc/tools/belt-tension";
+import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
 
 function Fields() {
   const { fields } = useForm();
@@ -48,10 +43,7 @@ function Fields() {
   );
 }
 
-export const beltTension = benchTool<Output>({
-  tool: "belt-tension",
-  name: "How tight is this belt?",
-  question: "Tension from a span's frequency or its deflection, and what a millimetre of centre distance does",
+export const tool = benchTool(beltTensionTool, {
   example: { span: "300.9", mass: "0.15", hz: "58", ea: "42000", length: "896", centres: "302.5" },
   Fields,
   read: (texts) => {
@@ -144,3 +136,7 @@ export const beltTension = benchTool<Output>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

@@ -1,12 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { fitTool } from "~/calc/tools/fit";
 import type { Fit } from "~/core/limits";
 import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
-import { TextField, useForm } from "../form/text-field";
-import { TextReader } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
+import { TextField, useForm } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 const kindWords = {
@@ -15,10 +17,7 @@ const kindWords = {
   interference: "It is always tight",
 } as const;
 
-export const fit = benchTool<Fit>({
-  tool: "fit",
-  name: "Does it go in?",
-  question: "Clearance of a hole and a shaft, by ISO 286 class or as measured",
+export const tool = benchTool(fitTool, {
   example: { nominal: "20", hole: "H7", shaft: "g6" },
   Fields,
   read: (texts) => {
@@ -135,4 +134,8 @@ function Zones({ output, nominal }: { output: Fit; nominal: number }) {
       </p>
     </div>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

@@ -1,12 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import type { GearPair, PairGeometry } from "~/core/gears";
-import { TextField, TickField } from "../form/text-field";
-import type { Read, Texts } from "../form/text-reader";
-import { gearPair as form } from "../kinds/gear-pair/form";
-import { readKind } from "../kinds/kind-form";
-import { ElementFigures } from "../stage-form/element-figures";
-import { benchTool } from "./bench-tool";
+import { gearPairTool } from "~/calc/tools/gear-pair";
+import type { PairGeometry } from "~/core/gears";
+import { TextField, TickField } from "../../form/text-field";
+import type { Read, Texts } from "../../form/text-reader";
+import { gearPair as form } from "../../kinds/gear-pair/form";
+import { readKind } from "../../kinds/kind-form";
+import { ElementFigures } from "../../stage-form/element-figures";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 /** A pair from its texts; the centre distance may be left out here. */
 function pairOf(texts: Texts): Read<PairGeometry> {
@@ -17,10 +19,7 @@ function pairOf(texts: Texts): Read<PairGeometry> {
   return { value: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
 }
 
-export const pair = benchTool<GearPair>({
-  tool: "gear-pair",
-  name: "How does this pair stand?",
-  question: "Circles, contact ratio, clearance and backlash of two gears at their centre distance",
+export const tool = benchTool(gearPairTool, {
   example: { z1: "18", z2: "54", pitch: "1.5", centres: "54.15" },
   Fields: () => (
     <>
@@ -71,3 +70,7 @@ export const pair = benchTool<GearPair>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

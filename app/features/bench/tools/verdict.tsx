@@ -1,15 +1,16 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { verdictTool } from "~/calc/tools/verdict";
 import type { Verdict } from "~/core/limits";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark } from "~/ui/state-mark";
-import { TextField } from "../form/text-field";
-import { TextReader } from "../form/text-reader";
-import { verdictState } from "../words/state";
-import { benchTool } from "./bench-tool";
+import { TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { verdictState } from "../../words/state";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
-type Judged = { verdict: Verdict; marginToNearest: number };
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 const words: Record<Verdict, string> = {
   conforms: "It conforms",
@@ -33,10 +34,7 @@ const numbers = (texts: Record<string, string>) => {
   });
 };
 
-export const verdict = benchTool<Judged>({
-  tool: "verdict",
-  name: "Is it inside?",
-  question: "A value against its limits, with the uncertainty of the reading taken into account",
+export const tool = benchTool(verdictTool, {
   example: { value: "0.155", lo: "0.12", hi: "0.16", u: "0.012" },
   Fields: () => (
     <div className="grid grid-cols-2 gap-4">
@@ -67,7 +65,7 @@ export const verdict = benchTool<Judged>({
           <BandGauge
             lo={lo}
             hi={hi}
-            aim={(lo + hi) / 2}
+            aim={null}
             now={{ min: valueMm - expandedUncertainty, max: valueMm + expandedUncertainty }}
             then={null}
             state={verdictState[output.verdict]}
@@ -87,3 +85,7 @@ export const verdict = benchTool<Judged>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

@@ -1,10 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { gearSpanTool } from "~/calc/tools/gear-span";
 import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
-import { TextField } from "../form/text-field";
-import { readPitch, TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
+import { TextField } from "../../form/text-field";
+import { readPitch, TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 const f = (reader: Reader, value: number, decimals = 3): string => formatNumber(reader, value, decimals);
 
@@ -31,11 +33,7 @@ function gearOf(texts: Texts) {
   });
 }
 
-export const span = benchTool<SpanMeasure>({
-  tool: "gear-span",
-  name: "What must it measure?",
-  question:
-    "The span over teeth and the measure over pins of a gear, to tell it from its neighbours or to see how worn it is",
+export const tool = benchTool(gearSpanTool, {
   example: { teeth: "52", pitch: "0.8" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
@@ -111,4 +109,8 @@ function View({ output, texts }: { output: SpanMeasure; texts: Texts }) {
       </p>
     </div>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

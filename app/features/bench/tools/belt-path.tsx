@@ -1,17 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import type { BeltPath } from "~/core/belts";
-import { LinesField } from "../form/text-field";
-import { TextReader } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
-import { PathDrawing } from "./path-drawing";
-import { pulleysOf } from "./pulley-lines";
+import { beltPathTool } from "~/calc/tools/belt-path";
+import { LinesField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
+import { PathDrawing } from "../path-drawing";
+import { pulleysOf } from "../pulley-lines";
 
-export const beltPath = benchTool<BeltPath>({
-  tool: "belt-path",
-  name: "How long a belt goes round all these?",
-  question: "Length, spans and wraps of a belt round many pulleys, inside and outside",
+export const tool = benchTool(beltPathTool, {
   example: { pulleys: "0 0 61 inside\n300 0 122 inside\n150 55 50 outside" },
   Fields: () => (
     <LinesField
@@ -44,3 +42,7 @@ export const beltPath = benchTool<BeltPath>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

@@ -1,13 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import type { ChainCondition } from "~/core/chains";
-import { TextField } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { SagPicture } from "../kinds/chain/sag-picture";
-import { benchTool } from "./bench-tool";
-import { chainOf } from "./chain";
-import { FigureList } from "./figure-list";
+import { chainConditionTool } from "~/calc/tools/chain-condition";
+import { TextField } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { SagPicture } from "../../kinds/chain/sag-picture";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
+import { chainOf } from "./chain-drive";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
@@ -39,10 +40,7 @@ function inputOf(texts: Texts) {
   });
 }
 
-export const chainCondition = benchTool<ChainCondition>({
-  tool: "chain-condition",
-  name: "How does this chain stand?",
-  question: "Wear over counted pitches, sag, and the move of the centres that brings it where it is wanted",
+export const tool = benchTool(chainConditionTool, {
   example: {
     pitch: "12.7",
     z1: "17",
@@ -124,3 +122,7 @@ export const chainCondition = benchTool<ChainCondition>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

@@ -1,13 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { beltDriveTool } from "~/calc/tools/belt-drive";
 import type { BeltDrive } from "~/core/belts";
 import type { StageElement } from "~/core/stages";
-import { StageDrawing } from "../drawing/stage-drawing";
-import { ChoiceField, TextField, useForm } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
+import { StageDrawing } from "../../drawing/stage-drawing";
+import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
@@ -80,10 +82,7 @@ function Fields() {
   );
 }
 
-export const belt = benchTool<BeltDrive>({
-  tool: "belt-drive",
-  name: "Which belt fits?",
-  question: "Length, centre distance, wrap and teeth in mesh of a belt over two pulleys, and the whole belts around",
+export const tool = benchTool(beltDriveTool, {
   example: { pitch: "8", z1: "24", z2: "48", belt: "112" },
   Fields,
   read: (texts) => {
@@ -100,10 +99,15 @@ export const belt = benchTool<BeltDrive>({
       return value;
     };
     const centres = texts.by === "centres" ? { centreDistanceMm: over0("centres") } : null;
+    const both = (first: number, second: number) => [first, second] as const;
     const input =
       texts.form === "diameters"
-        ? { pitchDiameterMm: [over0("d1"), over0("d2")], ...(centres ?? { lengthMm: over0("length") }) }
-        : { pitchMm: over0("pitch"), teeth: [teeth("z1"), teeth("z2")], ...(centres ?? { beltTeeth: teeth("belt") }) };
+        ? { pitchDiameterMm: both(over0("d1"), over0("d2")), ...(centres ?? { lengthMm: over0("length") }) }
+        : {
+            pitchMm: over0("pitch"),
+            teeth: both(teeth("z1"), teeth("z2")),
+            ...(centres ?? { beltTeeth: teeth("belt") }),
+          };
     const done = read.done(input);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
@@ -156,3 +160,7 @@ export const belt = benchTool<BeltDrive>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

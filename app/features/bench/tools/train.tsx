@@ -1,11 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import { trainTool } from "~/calc/tools/train";
 import { parseNumber } from "~/core/quantity";
-import type { Train } from "~/core/trains";
-import { LinesField, TextField } from "../form/text-field";
-import { type Problems, TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
-import { FigureList } from "./figure-list";
+import { LinesField, TextField } from "../../form/text-field";
+import { type Problems, TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
+import { FigureList } from "../figure-list";
 
 /** "belt 20 60" or "pair 20 60 12": a name, driver and driven, lost motion in minutes and efficiency in per cent if known. */
 function stagesOf(texts: Texts, problems: Problems) {
@@ -36,10 +37,7 @@ function stagesOf(texts: Texts, problems: Problems) {
   return stages;
 }
 
-export const train = benchTool<Train>({
-  tool: "train",
-  name: "What comes out of this train?",
-  question: "Ratio, speed, torque and lost motion of stages in a row, and each stage's share of it",
+export const tool = benchTool(trainTool, {
   example: {
     stages: "belt 24 48\nhelical pair 21 63 9\nworm 1 40 14 55",
     rpm: "1440",
@@ -133,3 +131,7 @@ export const train = benchTool<Train>({
     );
   },
 });
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
+}

@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { gearIdentify } from "~/calc/tools/gear-identify";
 import {
   basePitchMm as basePitchOf,
   comparePitches,
@@ -13,10 +14,11 @@ import {
 } from "~/core/gears";
 import { severalQuantities } from "~/core/quantity";
 import { moduleOfDiametralPitch } from "~/core/reference";
-import { ChoiceField, TextField } from "../form/text-field";
-import { readPitch, TextReader, type Texts } from "../form/text-reader";
-import { matchWords } from "../words/unwise";
-import { benchTool } from "./bench-tool";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { readPitch, TextReader, type Texts } from "../../form/text-reader";
+import { matchWords } from "../../words/unwise";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 const nameOf = (reader: Reader, { system, value }: PitchName): string =>
   system === "module" ? `module ${formatNumber(reader, value, 3).replace(/\.?0+$/, "")}` : `${value} DP`;
@@ -52,11 +54,7 @@ function readGear(read: TextReader, texts: Texts, suffix: "" | "2") {
   };
 }
 
-export const identify = benchTool<Identified>({
-  tool: "gear-identify",
-  name: "What gear is this?",
-  question:
-    "Module or diametral pitch of a gear in the hand, what it cannot be told from, and whether another meshes with it",
+export const tool = benchTool(gearIdentify, {
   example: { teeth: "52", tip: "42.9", root: "39.5" },
   Fields,
   read: (texts) => {
@@ -324,4 +322,8 @@ function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
       />
     </svg>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

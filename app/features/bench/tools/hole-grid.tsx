@@ -1,10 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import { holeGridTool } from "~/calc/tools/hole-grid";
 import { parseNumber } from "~/core/quantity";
 import type { HoleGrid } from "~/core/trains";
-import { TextField, useForm } from "../form/text-field";
-import { TextReader, type Texts } from "../form/text-reader";
-import { benchTool } from "./bench-tool";
+import { TextField, useForm } from "../../form/text-field";
+import { TextReader, type Texts } from "../../form/text-reader";
+import { BenchPage } from "../bench-page";
+import { benchTool } from "../bench-tool";
 
 /** In modules: how much nearer than the sum of the radii, and how much further apart, still runs (common practice, gears on 8 mm holes). */
 const seenRunning = { lo: -0.22, hi: 0.84 };
@@ -38,10 +40,7 @@ function inputOf(texts: Texts) {
   return read.done({ pitchMm: over0("pitch"), moduleMm, teeth, maxHoles, band });
 }
 
-export const holeGrid = benchTool<HoleGrid>({
-  tool: "hole-grid",
-  name: "Which gears mesh on this row of holes?",
-  question: "Gears of a module on a square grid of holes: which pairs mesh where, which through an idler",
+export const tool = benchTool(holeGridTool, {
   example: { pitch: "8", module: "1", teeth: "12 16 20 24 32 40", show: "1" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
@@ -197,4 +196,8 @@ function GridPicture({
       />
     </svg>
   );
+}
+
+export default function ToolPage() {
+  return <BenchPage bench={tool} />;
 }

@@ -1,0 +1,157 @@
+/** A tool of the Bench: its name in calc, which is its address, and what a person wants to know. Its page is `tools/<name>.tsx`. */
+export type BenchEntry = { tool: string; name: string; question: string };
+
+/** By subject, as the page lists them. */
+export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] }[] = [
+  {
+    name: "Gears",
+    tools: [
+      {
+        tool: "gear-identify",
+        name: "What gear is this?",
+        question:
+          "Module or diametral pitch of a gear in the hand, what it cannot be told from, and whether another meshes with it",
+      },
+      {
+        tool: "gear-pair",
+        name: "How does this pair stand?",
+        question: "Circles, contact ratio, clearance and backlash of two gears at their centre distance",
+      },
+      {
+        tool: "gear-span",
+        name: "What must it measure?",
+        question:
+          "The span over teeth and the measure over pins of a gear, to tell it from its neighbours or to see how worn it is",
+      },
+      {
+        tool: "worm-pair",
+        name: "What does this worm lose?",
+        question: "Lead, centre distance and lost motion of a worm and wheel, mesh and end float apart",
+      },
+      {
+        tool: "bevel-pair",
+        name: "What does a shim do to these bevels?",
+        question: "Pitch cones of a bevel pair, and the backlash that shims behind either member give",
+      },
+      {
+        tool: "planetary",
+        name: "Does this planetary set go together?",
+        question: "Ratio, assembly, room between the planets, common axis and clocking of a simple or a stepped set",
+      },
+    ],
+  },
+  {
+    name: "Belts and chains",
+    tools: [
+      {
+        tool: "belt-drive",
+        name: "Which belt fits?",
+        question:
+          "Length, centre distance, wrap and teeth in mesh of a belt over two pulleys, and the whole belts around",
+      },
+      {
+        tool: "belt-path",
+        name: "How long a belt goes round all these?",
+        question: "Length, spans and wraps of a belt round many pulleys, inside and outside",
+      },
+      {
+        tool: "belt-tension",
+        name: "How tight is this belt?",
+        question: "Tension from a span's frequency or its deflection, and what a millimetre of centre distance does",
+      },
+      {
+        tool: "idler-set",
+        name: "How far is this eccentric turned?",
+        question: "The turn of an eccentric idler that gives a belt its length, and what a degree does there",
+      },
+      {
+        tool: "chain-drive",
+        name: "How many links?",
+        question: "Links, the even number above, centre distance and unevenness of a roller chain",
+      },
+      {
+        tool: "chain-condition",
+        name: "How does this chain stand?",
+        question: "Wear over counted pitches, sag, and the move of the centres that brings it where it is wanted",
+      },
+    ],
+  },
+  {
+    name: "Shafts end to end",
+    tools: [
+      {
+        tool: "shaft-align",
+        name: "Are the shafts in line?",
+        question: "Offset and angle by rim and face or two rims, and the shims under the feet",
+      },
+      {
+        tool: "coupling",
+        name: "Does this coupling fit?",
+        question: "Bores and keys, errors against what it allows, growth with heat, torque",
+      },
+    ],
+  },
+  {
+    name: "Trains and steps",
+    tools: [
+      {
+        tool: "train",
+        name: "What comes out of this train?",
+        question: "Ratio, speed, torque and lost motion of stages in a row, and each stage's share of it",
+      },
+      {
+        tool: "hole-grid",
+        name: "Which gears mesh on this row of holes?",
+        question: "Gears of a module on a square grid of holes: which pairs mesh where, which through an idler",
+      },
+      {
+        tool: "index-plan",
+        name: "How is the turn divided?",
+        question: "Whole motor steps for so many divisions of a turn, and the error that each carries",
+      },
+      {
+        tool: "steps-per-unit",
+        name: "How many steps a millimetre?",
+        question:
+          "Steps a millimetre of a motor's axis, corrected by a measured test run, as a file for the controller",
+      },
+    ],
+  },
+  {
+    name: "Shims and spacers",
+    tools: [
+      {
+        tool: "shim-stack",
+        name: "Which shims fill this gap?",
+        question: "The stack from a drawer that leaves the clearance wanted, and the nearest where none does",
+      },
+      {
+        tool: "shaft-stack",
+        name: "Which spacers go where on this shaft?",
+        question: "Parts between two faces: every working plane where it must stand, the end float that is left",
+      },
+    ],
+  },
+  {
+    name: "Judging and fastening",
+    tools: [
+      {
+        tool: "verdict",
+        name: "Is it inside?",
+        question: "A value against its limits, with the uncertainty of the reading taken into account",
+      },
+      {
+        tool: "fit",
+        name: "Does it go in?",
+        question: "Clearance of a hole and a shaft, by ISO 286 class or as measured",
+      },
+      {
+        tool: "fasten-order",
+        name: "In which order are they drawn?",
+        question: "Bolts on a circle or point by point: the order, and the torque of each pass",
+      },
+    ],
+  },
+];
+
+export const benchTools: readonly BenchEntry[] = benchGroups.flatMap(({ tools }) => tools);
