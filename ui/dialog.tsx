@@ -1,30 +1,47 @@
-import { Dialog as Radix } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ComponentType, type ReactNode, useEffect, useState } from "react";
 
-/** A question that must be answered before going on; Escape and the cross leave things as they were. */
-export function Dialog({
-  title,
-  open,
-  onOpenChange,
-  children,
-}: {
+export type DialogProps = {
   title: string;
   open: boolean;
   onOpenChange: (open: boolean) => void;
   children: ReactNode;
-}) {
-  return (
-    <Radix.Root open={open} onOpenChange={onOpenChange}>
-      <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 bg-tape/70 z-20" />
-        <Radix.Content
-          aria-describedby={undefined}
-          className="fixed z-30 inset-x-0 top-0 mx-auto mt-[6vh] max-h-[88vh] w-[min(40rem,94vw)] overflow-y-auto bg-panel text-ink border-2 border-ink p-6"
-        >
-          <Radix.Title className="text-2xl font-bold mb-3">{title}</Radix.Title>
-          {children}
-        </Radix.Content>
-      </Radix.Portal>
-    </Radix.Root>
-  );
+};
+
+type Box = ComponentType<DialogProps>;
+let kept: Box | null = null;
+
+const load = async (): Promise<Box> => {
+  kept = (await import("./dialog-box")).DialogBox;
+  return kept;
+};
+
+const whenIdle = (work: () => void): (() => void) => {
+  // Not every browser has it.
+  if (typeof requestIdleCallback === "undefined") {
+    const timer = setTimeout(work, 2000);
+    return () => clearTimeout(timer);
+  }
+  const handle = requestIdleCallback(work);
+  return () => cancelIdleCallback(handle);
+};
+
+/**
+ * A question that must be answered before going on; Escape and the cross leave things as they were. Its box comes once the page stands, or when it is
+ * opened before that; without a network neither, and then it stays shut.
+ */
+export function Dialog(props: DialogProps) {
+  const { open, onOpenChange } = props;
+  const [box, setBox] = useState(() => kept);
+  useEffect(() => {
+    if (box) return;
+    const take = () =>
+      load().then(
+        (loaded) => setBox(() => loaded),
+        () => open && onOpenChange(false),
+      );
+    if (open) take();
+    else return whenIdle(take);
+  }, [box, open, onOpenChange]);
+  const Box = box;
+  return Box && <Box {...props} />;
 }

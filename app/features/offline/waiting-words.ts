@@ -1,6 +1,6 @@
 import type { SideQuantity } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
-import { sideWords } from "../words/quantity";
+import { sideWords } from "../words/quantity-names";
 import type { Waiting } from "./waiting-store";
 
 /** What is in something that waits, so that it can be recognised, written down or copied. */

@@ -4,7 +4,7 @@ import { aimOf, judgedBy, limitWays, type MeasuredQuantity, onlyUpper } from "~/
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { TextField, useForm } from "../form/text-field";
 import { readElement } from "../kinds/forms";
-import { judgedWords, measuredWords } from "../words/quantity";
+import { judgedWords, measuredWords } from "../words/quantity-names";
 import { limitQuantityOf, limitUnit, readLimits, sourceKinds } from "./limits-texts";
 import { Recommend } from "./recommend";
 import { SideLimitsFields } from "./side-limits-fields";

@@ -3,7 +3,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { recommendSide, type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { TextField, useForm } from "../form/text-field";
-import { sideWords } from "../words/quantity";
+import { sideWords } from "../words/quantity-names";
 import { ruleWords } from "./rule-words";
 
 /** Limits of what is read beside it, each with its own; what is left empty is kept when read, and not judged. */

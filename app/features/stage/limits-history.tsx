@@ -4,7 +4,8 @@ import { useWords } from "~/app/features/words/use-words";
 import { type MeasuredQuantity, measuredUnit, onlyUpper, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision, Stage } from "~/data/queries/stages";
 import { limitWords } from "../job/read/side-pane";
-import { measuredWords, sideIn, sideWords, stageUnit } from "../words/quantity";
+import { sideIn, stageUnit } from "../words/quantity";
+import { measuredWords, sideWords } from "../words/quantity-names";
 import { day } from "../words/times";
 
 const givenUnit = (quantity: MeasuredQuantity): string =>

@@ -2,7 +2,7 @@ import { notRound } from "~/app/features/kinds";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
 import { feltWords } from "~/app/features/words/feel";
-import { sideWords } from "~/app/features/words/quantity";
+import { sideWords } from "~/app/features/words/quantity-names";
 import type { Reader } from "~/app/features/words/reader";
 import { dateWords, day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";

@@ -1,5 +1,6 @@
 import { v7 } from "uuid";
-import { type DraftBody, draftBody, type RoundDraft } from "~/operations/draft-body";
+import type { DraftBody, RoundDraft } from "~/operations/draft-body";
+import { isDraftBody } from "./draft-shape";
 
 export type Draft = { id: string; body: DraftBody };
 export type StoredDraft = { id: string; stageId: string; body: unknown };
@@ -39,10 +40,7 @@ export async function claimDraft(place: DraftPlace, fromServer: readonly StoredD
   const local = localDrafts(place);
   const stored = fromServer
     .filter((draft) => draft.stageId === place.stageId)
-    .flatMap((draft) => {
-      const body = draftBody.safeParse(draft.body);
-      return body.success ? [{ id: draft.id, body: body.data }] : [];
-    });
+    .flatMap(({ id, body }) => (isDraftBody(body) ? [{ id, body }] : []));
   const newest = new Map<string, Draft>();
   for (const draft of [...local, ...stored]) {
     const known = newest.get(draft.id);
@@ -63,8 +61,8 @@ function localDrafts(place: DraftPlace): Draft[] {
   return Object.keys(localStorage).flatMap((name) => {
     if (!name.startsWith(prefix)) return [];
     try {
-      const body = draftBody.safeParse(JSON.parse(localStorage.getItem(name) ?? ""));
-      return body.success ? [{ id: name.slice(prefix.length), body: body.data }] : [];
+      const body: unknown = JSON.parse(localStorage.getItem(name) ?? "");
+      return isDraftBody(body) ? [{ id: name.slice(prefix.length), body }] : [];
     } catch {
       return [];
     }
