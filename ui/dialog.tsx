@@ -1,4 +1,5 @@
-import { type ComponentType, type ReactNode, useEffect, useState } from "react";
+import type { ReactNode } from "react";
+import { later, useLater } from "./use-later";
 
 export type DialogProps = {
   title: string;
@@ -7,41 +8,14 @@ export type DialogProps = {
   children: ReactNode;
 };
 
-type Box = ComponentType<DialogProps>;
-let kept: Box | null = null;
-
-const load = async (): Promise<Box> => {
-  kept = (await import("./dialog-box")).DialogBox;
-  return kept;
-};
-
-const whenIdle = (work: () => void): (() => void) => {
-  // Not every browser has it.
-  if (typeof requestIdleCallback === "undefined") {
-    const timer = setTimeout(work, 2000);
-    return () => clearTimeout(timer);
-  }
-  const handle = requestIdleCallback(work);
-  return () => cancelIdleCallback(handle);
-};
+const box = later(async () => (await import("./dialog-box")).DialogBox);
 
 /**
- * A question that must be answered before going on; Escape and the cross leave things as they were. Its box comes once the page stands, or when it is
- * opened before that; without a network neither, and then it stays shut.
+ * A question that must be answered before going on; Escape and the cross leave things as they were. Opened without a network before its box came, it
+ * shuts again.
  */
 export function Dialog(props: DialogProps) {
   const { open, onOpenChange } = props;
-  const [box, setBox] = useState(() => kept);
-  useEffect(() => {
-    if (box) return;
-    const take = () =>
-      load().then(
-        (loaded) => setBox(() => loaded),
-        () => open && onOpenChange(false),
-      );
-    if (open) take();
-    else return whenIdle(take);
-  }, [box, open, onOpenChange]);
-  const Box = box;
+  const Box = useLater(box, open, () => onOpenChange(false));
   return Box && <Box {...props} />;
 }

@@ -7,7 +7,7 @@ import type { NamedPoint } from "~/data/queries/open-points";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { pointWords } from "../words/point";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 import { agoWords } from "../words/times";
 
 /** An open point: what, where, who, since when; and the way to say that it is done. */
@@ -49,7 +49,6 @@ export function OpenPointLine({
 }
 
 function Close({ pointId, onLeave }: { pointId: string; onLeave: () => void }) {
-  const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   return (
@@ -61,7 +60,7 @@ function Close({ pointId, onLeave }: { pointId: string; onLeave: () => void }) {
         label="How was it done?"
         name="text"
         autoFocus
-        error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
+        error={fetcher.data?.refusal && <Refused refusal={fetcher.data.refusal} />}
       />
       <div className="flex gap-3">
         <Button kind="solid" type="submit" disabled={fetcher.state !== "idle"}>

@@ -6,7 +6,6 @@ import {
   type JudgedQuantity,
   judgedBy,
   judgedUnit,
-  type MeasuredQuantity,
   onBelt,
   type SideQuantity,
   type StageElement,

@@ -1,11 +1,12 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from "react-router";
+import { readerOf } from "~/app/features/words/reader";
 import { refusalWords } from "~/app/features/words/refusal";
-import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { addressContext, poolContext } from "~/app/session/request-context";
 import { safePath } from "~/app/session/safe-path";
 import { beginSession, sessionState, signedInPerson, statusOf, withDatabase } from "~/app/session/session.server";
 import { deviceIdIn } from "~/app/session/session-cookie";
+import type { Refusal } from "~/core/quantity";
 import { checkEither } from "~/operations/secrets";
 import { nobodyYet } from "~/operations/set-up-workshop";
 import { signIn } from "~/operations/sign-in";
@@ -37,25 +38,29 @@ export async function action({ request, context }: Route.ActionArgs) {
       if (state.is !== "resting") return redirect(`/sign-in?to=${encodeURIComponent(to)}`);
       const { person } = state.session;
       const right = await checkEither(pool, person, secret);
-      if (!right.ok) return data({ signIn: "", refusal: right.refusal }, statusOf(right.refusal, 400));
+      if (!right.ok) return data({ signIn: "", problem: told(right.refusal) }, statusOf(right.refusal, 400));
       return redirect(to, { headers: await beginSession(context, request, person.id, right.value) });
     }
     const signedName = String(form.get("signIn") ?? "");
     const from = { address: context.get(addressContext), deviceId: await deviceIdIn(request.headers.get("cookie")) };
     const result = await signIn(pool, from, { signIn: signedName, password: form.get("password") });
-    if (!result.ok) return data({ signIn: signedName, refusal: result.refusal }, statusOf(result.refusal, 400));
+    if (!result.ok) return data({ signIn: signedName, problem: told(result.refusal) }, statusOf(result.refusal, 400));
     return redirect(to, { headers: await beginSession(context, request, result.value.id, "password") });
   });
 }
 
+/** Said here: this page is plain, and carries no words of its own. */
+const told = (refusal: Refusal) => ({
+  field: String(refusal.path[0] ?? "password"),
+  words: refusalWords(readerOf(), refusal),
+});
+
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
-  const reader = useWords();
   const [search] = useSearchParams();
   const busy = useNavigation().state !== "idle";
-  const refusal = actionData?.refusal;
+  const problem = actionData?.problem;
   const { resting } = loaderData;
-  const on = (field: string) =>
-    refusal && (refusal.path[0] ?? "password") === field ? refusalWords(reader, refusal) : undefined;
+  const on = (field: string) => (problem?.field === field ? problem.words : undefined);
   const to = <input type="hidden" name="to" value={search.get("to") ?? "/"} />;
   return (
     <main className="min-h-dvh grid place-items-center p-5">
@@ -75,7 +80,7 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
                 type="password"
                 autoComplete="current-password"
                 autoFocus
-                error={on("secret") ?? (refusal && !actionData?.signIn ? on("password") : undefined)}
+                error={on("secret") ?? (problem && !actionData?.signIn ? on("password") : undefined)}
               />
               <Button kind="now" large type="submit" disabled={busy}>
                 Go on as {resting.name}

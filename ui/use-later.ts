@@ -1,0 +1,48 @@
+import { useEffect, useRef, useState } from "react";
+
+/** A part of the page that is not needed for it to stand; kept once it came. */
+export type Later<T> = { load: () => Promise<T>; kept: T | null };
+
+export const later = <T>(load: () => Promise<T>): Later<T> => {
+  const part: Later<T> = {
+    kept: null,
+    load: async () => {
+      part.kept = await load();
+      return part.kept;
+    },
+  };
+  return part;
+};
+
+const whenIdle = (work: () => void): (() => void) => {
+  // Not every browser has it.
+  if (typeof requestIdleCallback === "undefined") {
+    const timer = setTimeout(work, 2000);
+    return () => clearTimeout(timer);
+  }
+  const handle = requestIdleCallback(work);
+  return () => cancelIdleCallback(handle);
+};
+
+/**
+ * Such a part: it comes once the page is idle, or at once where it is wanted before that.
+ *
+ * @param onFailed told where it was wanted and there is no network to bring it; it is tried again when it is next wanted
+ * @returns null until it is there
+ */
+export function useLater<T>(part: Later<T>, wanted: boolean, onFailed: () => void = () => {}): T | null {
+  const [here, setHere] = useState(() => part.kept);
+  const failed = useRef(onFailed);
+  failed.current = onFailed;
+  useEffect(() => {
+    if (here) return;
+    const take = () =>
+      part.load().then(
+        (loaded) => setHere(() => loaded),
+        () => wanted && failed.current(),
+      );
+    if (wanted) take();
+    else return whenIdle(take);
+  }, [part, here, wanted]);
+  return here;
+}
