@@ -1,5 +1,6 @@
 import { index, layout, prefix, type RouteConfig, route } from "@react-router/dev/routes";
 import { benchTools } from "./features/bench/bench-list";
+import { stations } from "./features/job/stations/stations";
 
 export default [
   index("routes/floor/route.tsx"),
@@ -25,7 +26,10 @@ export default [
     route("record.pdf", "routes/record/job-pdf.ts"),
     route("record.csv", "routes/record/job-csv.ts"),
     route("record.json", "routes/record/job-json.ts"),
-    route("", "routes/job/route.tsx", [route(":station?", "routes/job/station.tsx")]),
+    route("", "routes/job/route.tsx", [
+      index("routes/job/first.tsx"),
+      ...stations.map(({ key }) => route(key, `routes/job/${key}.tsx`)),
+    ]),
   ]),
   route("machines/new", "routes/machine-form/add.tsx"),
   ...prefix("machines/:machineId", [

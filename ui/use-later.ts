@@ -46,3 +46,10 @@ export function useLater<T>(part: Later<T>, wanted: boolean, onFailed: () => voi
   }, [part, here, wanted]);
   return here;
 }
+
+/** Whether the page stands and has nothing to do: time to fetch what may be wanted next. */
+export function useIdle(): boolean {
+  const [idle, setIdle] = useState(false);
+  useEffect(() => whenIdle(() => setIdle(true)), []);
+  return idle;
+}

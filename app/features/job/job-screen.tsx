@@ -1,12 +1,13 @@
 import { Check, Zap } from "lucide-react";
-import { type ReactNode, useCallback, useMemo, useState } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Fragment, useCallback, useMemo, useState } from "react";
+import { Link, Navigate, Outlet, useNavigate, useSearchParams } from "react-router";
 import { sizeWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
 import type { Stage } from "~/data/queries/stages";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Button, buttonClass } from "~/ui/button";
+import { later, useIdle, useLater } from "~/ui/use-later";
 import { Tape } from "../logbook/tape";
 import { ClockStrip, UnkeptStrip } from "../offline/clock-strip";
 import type { Stopped } from "../offline/outbox";
@@ -21,35 +22,21 @@ import type { JobLoaded } from "./entries/job-loaded";
 import { nothingBefore } from "./entries/stage-before";
 import { useDraft } from "./entries/use-draft";
 import { useEntries } from "./entries/use-entries";
-import { ReadingStation } from "./read/reading-station";
-import { GoingLive } from "./stations/going-live";
+import { stageIn } from "./stations/first-station";
 import { Ledger } from "./stations/ledger";
-import { LockUp } from "./stations/lock-up";
-import { MakeSafe } from "./stations/make-safe";
-import { Prove } from "./stations/prove";
 import { RefusedStrip } from "./stations/refused-strip";
-import { SignOff } from "./stations/sign-off";
 import { StageSwitch } from "./stations/stage-switch";
-import { type StationKey, stationOf, stations } from "./stations/stations";
+import { type StationKey, stations } from "./stations/stations";
 
 /** Head with power and what is kept, stations along the top, the station itself, the tape along the bottom. */
-export function JobScreen({
-  data,
-  station,
-  children,
-}: {
-  data: JobLoaded;
-  station: string | undefined;
-  children: ReactNode;
-}) {
+export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey }) {
   const reader = useWords();
   useWedgeGuard();
   const { machine, stages } = data;
   const [search] = useSearchParams();
-  const entered = (stages[Number(search.get("stage") ?? 1) - 1] ?? stages[0]) as Stage;
+  const entered = stageIn(stages, search);
   const { job, kept } = useJob(data, entered);
   const signed = job.entries.some((entry) => entry.kind === "signature");
-  const here = signed ? "sign-off" : (stationOf(station) ?? firstStation(job.record));
   const before = data.before.find((item) => item.stageId === entered.id) ?? nothingBefore(entered.id);
   const moved = before.moved + movedBy(job.entries, entered.adjuster.id);
   const stage = useMemo(() => ({ ...entered, adjuster: stoodAdjuster(entered, moved) }), [entered, moved]);
@@ -103,11 +90,18 @@ export function JobScreen({
           </p>
         )}
         <main className="grow min-h-0 flex flex-col">
-          {job.ready ? <StationView key={`${here} ${stage.id}`} here={here} /> : <Finding />}
+          {signed && here !== "sign-off" ? (
+            <Navigate to={pathOf(data, stage, "sign-off")} replace />
+          ) : job.ready ? (
+            <Fragment key={`${here} ${stage.id}`}>
+              <Outlet />
+            </Fragment>
+          ) : (
+            <Finding />
+          )}
         </main>
         {!signed && <InstrumentPanel />}
         <Tape entries={job.entries} stages={stages} now={data.now} />
-        {children}
       </div>
     </JobContext>
   );
@@ -134,30 +128,6 @@ function useJob(data: JobLoaded, stage: Stage): { job: JobNow; kept: Kept } {
 /** Stations at which hands are in the machine. */
 const handsIn: ReadonlySet<StationKey> = new Set(["as-found", "set", "lock-up"]);
 
-function StationView({ here }: { here: StationKey }) {
-  switch (here) {
-    case "make-safe":
-      return <MakeSafe />;
-    case "as-found":
-      return <ReadingStation phase="as-found" />;
-    case "set":
-      return <ReadingStation phase="set" />;
-    case "lock-up":
-      return <LockUp />;
-    case "prove":
-      return <Prove />;
-    case "sign-off":
-      return <SignOff />;
-  }
-}
-
-/** Where to begin on opening the job. */
-function firstStation(record: JobRecord): StationKey {
-  if (!record.power) return "make-safe";
-  if (!record.asFound && !record.feltAsFound && !record.firstBuild) return "as-found";
-  return record.proofs.length > 0 ? "sign-off" : "set";
-}
-
 function Finding() {
   return (
     <p role="status" className="p-6 text-lg text-mid">
@@ -177,6 +147,8 @@ function StationBar({
   signed: boolean;
   pathOf: (station: StationKey) => string;
 }) {
+  // The other stations come while this one is read, so that walking on needs neither waiting nor a network.
+  const idle = useIdle();
   const done: Record<StationKey, boolean> = {
     "make-safe": record.power !== null,
     "as-found": record.asFound !== null || record.feltAsFound !== null,
@@ -195,6 +167,7 @@ function StationBar({
               <Link
                 to={pathOf(key)}
                 replace
+                prefetch={idle ? "render" : "none"}
                 aria-current={key === here ? "step" : undefined}
                 className={`flex items-center gap-2 min-h-13 px-5 max-sm:px-3.5 no-underline ${key === here ? "font-bold text-lg text-ink shadow-[inset_0_-4px_0_var(--room-ink)]" : "text-mid font-semibold"}`}
               >
@@ -208,10 +181,13 @@ function StationBar({
   );
 }
 
+const goingLive = later(async () => (await import("./stations/going-live")).GoingLive);
+
 /** Isolated or live: always on screen, and changed here. */
 function Power({ record, signed, safePath }: { record: JobRecord; signed: boolean; safePath: string }) {
   const [asking, setAsking] = useState(false);
   const navigate = useNavigate();
+  const GoingLive = useLater(goingLive, asking, () => setAsking(false));
   if (signed) return <span className="font-semibold text-inside">Signed</span>;
   if (record.power?.state === "isolated") {
     return (
@@ -219,7 +195,7 @@ function Power({ record, signed, safePath }: { record: JobRecord; signed: boolea
         <Button kind="solid" onClick={() => setAsking(true)}>
           {record.power.lock === null ? "Isolated, no lock" : `Isolated, lock ${record.power.lock}`}
         </Button>
-        <GoingLive open={asking} onOpenChange={setAsking} />
+        {GoingLive && <GoingLive open={asking} onOpenChange={setAsking} />}
       </>
     );
   }

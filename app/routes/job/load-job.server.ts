@@ -1,6 +1,8 @@
 import { data } from "react-router";
 import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import type { Revisions } from "~/app/features/job/entries/use-entries";
+import { firstStation, stageIn } from "~/app/features/job/stations/first-station";
+import type { StationKey } from "~/app/features/job/stations/stations";
 import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import { draftsOf } from "~/data/queries/drafts";
@@ -41,6 +43,16 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     person: { id: person.id, name: person.name },
     now: now.toISOString(),
   };
+}
+
+/** At which station the work on a stage of a job stands, for who opens it without saying where. */
+export async function stationOfJob(asked: Context, jobId: string, search: URLSearchParams): Promise<StationKey> {
+  const job = await findJob(asked, jobId);
+  if (!job) throw data({ code: "no-such-job" }, { status: 404 });
+  const [found, entries] = await Promise.all([stagesById(asked.pool, job.stageIds), entriesOfJob(asked.pool, job.id)]);
+  const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
+  if (stages.length === 0) throw data({ code: "no-such-stage" }, { status: 404 });
+  return firstStation(entries, stageIn(stages, search));
 }
 
 /** What lies in the drawers for stages that are set by shims. */

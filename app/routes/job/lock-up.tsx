@@ -1,0 +1,1 @@
+export { LockUp as default } from "~/app/features/job/stations/lock-up";

@@ -1,0 +1,1 @@
+export { MakeSafe as default } from "~/app/features/job/stations/make-safe";

@@ -1,0 +1,1 @@
+export { Prove as default } from "~/app/features/job/stations/prove";

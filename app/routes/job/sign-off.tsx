@@ -1,0 +1,1 @@
+export { SignOff as default } from "~/app/features/job/stations/sign-off";
