@@ -1,5 +1,12 @@
 import { Dialog as Radix } from "radix-ui";
-import type { DialogProps } from "./dialog";
+import type { ReactNode } from "react";
+
+export type DialogProps = {
+  title: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  children: ReactNode;
+};
 
 /** The box of a dialog, which catches the focus and gives it back. */
 export function DialogBox({ title, open, onOpenChange, children }: DialogProps) {

@@ -1,12 +1,5 @@
-import type { ReactNode } from "react";
+import type { DialogProps } from "./dialog-box";
 import { later, useLater } from "./use-later";
-
-export type DialogProps = {
-  title: string;
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-  children: ReactNode;
-};
 
 const box = later(async () => (await import("./dialog-box")).DialogBox);
 
