@@ -19,6 +19,19 @@ export function TextArea({ label, error, hint, className = "", ...rest }: Shared
   );
 }
 
+/** One of several, named; the tablet's own list opens, which a thumb and a keyboard both know. */
+export function Select({ label, error, hint, className = "", children, ...rest }: Shared & ComponentProps<"select">) {
+  return (
+    <Labelled label={label} error={error} hint={hint} className={className}>
+      {(wiring) => (
+        <select {...rest} {...wiring} className={`min-h-12 ${boxClass(error)}`}>
+          {children}
+        </select>
+      )}
+    </Labelled>
+  );
+}
+
 const boxClass = (error: ReactNode): string =>
   `w-full px-3 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`;
 

@@ -3,7 +3,7 @@ import { elementWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import { type KeptDriveLine, ratiosOf } from "~/core/stages";
 import { Button } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { Field, Select } from "~/ui/field";
 import type { Fields } from "../form/use-texts";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
@@ -160,7 +160,6 @@ function LinkRow({
   const reader = useWords();
   const link = graph.links.find(({ stageId }) => stageId === stage.id);
   const ratios = ratiosOf(stage.geometry.element);
-  const select = "w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg";
   return (
     <fieldset
       className="grid sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_6rem] gap-4 items-end border-t border-rule pt-3"
@@ -170,47 +169,41 @@ function LinkRow({
       <p className="sm:col-span-full -mb-2">
         <b>{stage.name}</b> <span className="text-mid">{elementWords(reader, stage.geometry.element)}</span>
       </p>
-      <label className="block">
-        <span className="block font-semibold mb-1">{stage.name} is driven by</span>
-        <select
-          className={select}
-          value={link?.from ?? ""}
-          onChange={(event) => onGraph(driveStage(graph, stage.id, event.target.value || null))}
-        >
-          <option value="">nothing: not in the drive line</option>
-          {graph.sources.map(({ id, name }) => (
+      <Select
+        label={<>{stage.name} is driven by</>}
+        value={link?.from ?? ""}
+        onChange={(event) => onGraph(driveStage(graph, stage.id, event.target.value || null))}
+      >
+        <option value="">nothing: not in the drive line</option>
+        {graph.sources.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+        {all
+          .filter(({ id }) => id !== stage.id)
+          .map(({ id, name }) => (
             <option key={id} value={id}>
-              {name}
+              output of {name}
             </option>
           ))}
-          {all
-            .filter(({ id }) => id !== stage.id)
-            .map(({ id, name }) => (
-              <option key={id} value={id}>
-                output of {name}
-              </option>
-            ))}
-        </select>
-      </label>
+      </Select>
       {link && (
         <>
-          <label className="block">
-            <span className="block font-semibold mb-1">and drives</span>
-            <select
-              className={select}
-              value={link.onto ?? ""}
-              onChange={(event) => onGraph(changeLink(graph, stage.id, { onto: event.target.value || null }))}
-            >
-              <option value="">a shaft of its own</option>
-              {graph.links
-                .filter(({ stageId }) => stageId !== stage.id)
-                .map(({ stageId }) => (
-                  <option key={stageId} value={stageId}>
-                    the output of {all.find(({ id }) => id === stageId)?.name} as well
-                  </option>
-                ))}
-            </select>
-          </label>
+          <Select
+            label="and drives"
+            value={link.onto ?? ""}
+            onChange={(event) => onGraph(changeLink(graph, stage.id, { onto: event.target.value || null }))}
+          >
+            <option value="">a shaft of its own</option>
+            {graph.links
+              .filter(({ stageId }) => stageId !== stage.id)
+              .map(({ stageId }) => (
+                <option key={stageId} value={stageId}>
+                  the output of {all.find(({ id }) => id === stageId)?.name} as well
+                </option>
+              ))}
+          </Select>
           <Field
             label="Laid at, °"
             type="number"
@@ -225,20 +218,17 @@ function LinkRow({
             }
           />
           {ratios.length > 1 && (
-            <label className="block">
-              <span className="block font-semibold mb-1">Gear in</span>
-              <select
-                className={select}
-                value={link.gear}
-                onChange={(event) => onGraph(changeLink(graph, stage.id, { gear: Number(event.target.value) }))}
-              >
-                {ratios.map(({ name }, i) => (
-                  <option key={name} value={i}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Select
+              label="Gear in"
+              value={link.gear}
+              onChange={(event) => onGraph(changeLink(graph, stage.id, { gear: Number(event.target.value) }))}
+            >
+              {ratios.map(({ name }, i) => (
+                <option key={name} value={i}>
+                  {name}
+                </option>
+              ))}
+            </Select>
           )}
         </>
       )}
@@ -271,23 +261,16 @@ function Outputs({
       </h2>
       {graph.outputs.map((output, i) => (
         <div key={i} className="flex flex-wrap gap-4 items-end">
-          <label className="block">
-            <span className="block font-semibold mb-1">Output {i + 1} at</span>
-            <select
-              className="min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-              value={output.at}
-              onChange={(event) => change(i, event.target.value)}
-            >
-              {[
-                ...graph.sources.map(({ id, name }) => ({ id, name })),
-                ...inLine.map(({ id, name }) => ({ id, name: `output of ${name}` })),
-              ].map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Select label={<>Output {i + 1} at</>} value={output.at} onChange={(event) => change(i, event.target.value)}>
+            {[
+              ...graph.sources.map(({ id, name }) => ({ id, name })),
+              ...inLine.map(({ id, name }) => ({ id, name: `output of ${name}` })),
+            ].map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Select>
           <Field label="Called" {...text(fields, `output.${i}.name`)} />
           <Field label="Wheel diameter, mm" className="max-w-48" {...text(fields, `output.${i}.wheel`)} />
           <Field label="Scale 1 :" className="max-w-32" {...text(fields, `output.${i}.scale`)} />

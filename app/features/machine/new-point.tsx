@@ -5,7 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
 import { Button } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { Field, Select } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
 
 /** Something that must not be forgotten, said in words. */
@@ -31,17 +31,14 @@ export function NewPoint({ machineId, stages }: { machineId: string; stages: rea
         error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
       />
       {stages.length > 0 && (
-        <label className="block">
-          <span className="block font-semibold mb-1">On</span>
-          <select name="stageId" className="min-h-12 px-2 bg-panel border-2 border-ink text-lg">
-            <option value="">the machine</option>
-            {stages.map((stage) => (
-              <option key={stage.id} value={stage.id}>
-                {stage.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select label="On" name="stageId">
+          <option value="">the machine</option>
+          {stages.map((stage) => (
+            <option key={stage.id} value={stage.id}>
+              {stage.name}
+            </option>
+          ))}
+        </Select>
       )}
       <Button type="submit" large disabled={fetcher.state !== "idle"}>
         Note it

@@ -2,6 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { aimOf, judgedBy, limitWays, type MeasuredQuantity, onlyUpper } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
+import { Select } from "~/ui/field";
 import { TextField, useForm } from "../form/text-field";
 import { readElement } from "../kinds/forms";
 import { judgedWords, measuredWords } from "../words/quantity-names";
@@ -32,20 +33,17 @@ export function LimitsFields() {
         </legend>
         <div className="grid gap-4 content-start">
           {ways.length > 1 && (
-            <label className="block">
-              <span className="block font-semibold mb-1">Given as</span>
-              <select
-                className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-                value={quantity}
-                onChange={(event) => fields.set("limits.quantity", event.target.value)}
-              >
-                {ways.map((way) => (
-                  <option key={way} value={way}>
-                    {givenWords[way] ?? measuredWords[way].name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Select
+              label="Given as"
+              value={quantity}
+              onChange={(event) => fields.set("limits.quantity", event.target.value)}
+            >
+              {ways.map((way) => (
+                <option key={way} value={way}>
+                  {givenWords[way] ?? measuredWords[way].name}
+                </option>
+              ))}
+            </Select>
           )}
           {(quantity === "span-force" || quantity === "span-deflection") && (
             <TextField
@@ -104,18 +102,15 @@ export function SourceFields({ kind, source, usual = "drawing" }: { kind: string
   const { fields } = useForm();
   return (
     <div className="grid sm:grid-cols-[auto_1fr] gap-4">
-      <label className="block">
-        <span className="block font-semibold mb-1">They come from</span>
-        <select
-          className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-          value={fields.texts[kind] || usual}
-          onChange={(event) => fields.set(kind, event.target.value)}
-        >
-          {sourceKinds.map((known) => (
-            <option key={known}>{known}</option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label="They come from"
+        value={fields.texts[kind] || usual}
+        onChange={(event) => fields.set(kind, event.target.value)}
+      >
+        {sourceKinds.map((known) => (
+          <option key={known}>{known}</option>
+        ))}
+      </Select>
       <TextField name={source} label="Source, in words" hint="sheet 4, revision C; page of the manual …" />
     </div>
   );

@@ -4,6 +4,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { EntryOf } from "~/core/logbook";
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
+import { Select } from "~/ui/field";
 import { SavePicture } from "../export/save-picture";
 import { RoundPane } from "../job/read/round-pane";
 import { recordedView } from "../job/read/round-view";
@@ -111,20 +112,13 @@ function RoundChoice({
   none?: boolean;
 }) {
   return (
-    <label className="block">
-      <span className="block font-semibold mb-1">{label}</span>
-      <select
-        className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-        value={value}
-        onChange={(event) => onChoose(event.target.value)}
-      >
-        {none && <option value="">none</option>}
-        {choices.map(({ id, words }) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Select label={label} value={value} onChange={(event) => onChoose(event.target.value)}>
+      {none && <option value="">none</option>}
+      {choices.map(({ id, words }) => (
+        <option key={id} value={id}>
+          {words}
+        </option>
+      ))}
+    </Select>
   );
 }

@@ -5,6 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { everyShown, type Shown, shownIn } from "~/core/practice";
 import type { Instrument } from "~/data/queries/instruments";
 import { Button, buttonClass } from "~/ui/button";
+import { Select } from "~/ui/field";
 import { FormProvider, LinesField, TextField, TickField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
 import { useSavedForm } from "../form/use-saved-form";
@@ -104,23 +105,20 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
               <option key={kind} value={kind} />
             ))}
           </datalist>
-          <label className="block">
-            <span className="block font-semibold mb-1">It shows</span>
-            <select
-              className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-              value={everyShown.indexOf(shown)}
-              onChange={(event) => {
-                const { dimension, id: unit } = everyShown[Number(event.target.value)] ?? shown;
-                fields.setAll({ dimension, unit });
-              }}
-            >
-              {everyShown.map(({ dimension, symbol }, i) => (
-                <option key={`${dimension} ${symbol}`} value={i}>
-                  {dimension}, {symbol}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Select
+            label="It shows"
+            value={everyShown.indexOf(shown)}
+            onChange={(event) => {
+              const { dimension, id: unit } = everyShown[Number(event.target.value)] ?? shown;
+              fields.setAll({ dimension, unit });
+            }}
+          >
+            {everyShown.map(({ dimension, symbol }, i) => (
+              <option key={`${dimension} ${symbol}`} value={i}>
+                {dimension}, {symbol}
+              </option>
+            ))}
+          </Select>
           <TextField name="serial" label="Serial number" />
           <TextField name="resolution" label="Resolution" hint={`${shown.symbol}; one step of what it shows`} />
           <TextField name="uncertainty" label="Expanded uncertainty" hint={`${shown.symbol}, from the certificate`} />

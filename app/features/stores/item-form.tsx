@@ -5,6 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
 import type { StoreItem } from "~/data/queries/store";
 import { Button, buttonClass } from "~/ui/button";
+import { Select } from "~/ui/field";
 import { FormProvider, TextField, TickField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
 import { useSavedForm } from "../form/use-saved-form";
@@ -75,20 +76,13 @@ export function ItemForm({ item, kind: first, back }: { item: StoreItem | null; 
     <FormProvider value={{ fields, problems }}>
       <form onSubmit={save} className="grid gap-5" noValidate>
         <div className="grid sm:grid-cols-2 gap-4">
-          <label className="block">
-            <span className="block font-semibold mb-1">It is a</span>
-            <select
-              className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-              value={kind}
-              onChange={(event) => fields.set("kind", event.target.value)}
-            >
-              {storeKinds.map((word) => (
-                <option key={word} value={word}>
-                  {kindsOfStock[word].word}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Select label="It is a" value={kind} onChange={(event) => fields.set("kind", event.target.value)}>
+            {storeKinds.map((word) => (
+              <option key={word} value={word}>
+                {kindsOfStock[word].word}
+              </option>
+            ))}
+          </Select>
           <TextField name="name" label="Name" hint="as it stands on the drawer" />
           {nominal && <TextField name="nominal" label={`${nominal}, nominal`} hint="mm, or 4 thou, 1/8 in" />}
           {nominal && <TextField name="measured" label={`${nominal}, measured`} hint="where somebody measured it" />}

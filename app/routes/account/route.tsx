@@ -10,7 +10,7 @@ import { deviceIdIn } from "~/app/session/session-cookie";
 import { accept, type Result } from "~/core/quantity";
 import { changePassword, changePin, endSessions, prefer, shareDevice } from "~/operations/own-account";
 import { buttonClass } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { Field, Select } from "~/ui/field";
 import type { Route } from "./+types/route";
 import { deviceWords } from "./device-words";
 import { loadAccount } from "./load-account.server";
@@ -76,20 +76,13 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
             {() => (
               <div className="grid sm:grid-cols-2 gap-4">
                 {choices.map(({ name: field, label, options }) => (
-                  <label key={field} className="block">
-                    <span className="block font-semibold mb-1">{label}</span>
-                    <select
-                      name={field}
-                      defaultValue={preferences[field] ?? options[0]?.[0]}
-                      className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-                    >
-                      {options.map(([value, said]) => (
-                        <option key={value} value={value}>
-                          {said}
-                        </option>
-                      ))}
-                    </select>
-                  </label>
+                  <Select key={field} label={label} name={field} defaultValue={preferences[field] ?? options[0]?.[0]}>
+                    {options.map(([value, said]) => (
+                      <option key={value} value={value}>
+                        {said}
+                      </option>
+                    ))}
+                  </Select>
                 ))}
               </div>
             )}

@@ -12,7 +12,7 @@ import { asPerson } from "~/app/session/session.server";
 import type { Account } from "~/data/queries/people";
 import { addPerson, editPerson, letLeave, setRules, strikePerson } from "~/operations/people";
 import { buttonClass } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { Field, Select } from "~/ui/field";
 import type { Route } from "./+types/route";
 import { loadPeople } from "./load-people.server";
 
@@ -127,25 +127,13 @@ function SelectField({
   error: string | undefined;
 }) {
   return (
-    <label className="block">
-      <span className="block font-semibold mb-1">{label}</span>
-      <select
-        name={name}
-        defaultValue={defaultValue}
-        className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-      >
-        {options.map(([value, said]) => (
-          <option key={value} value={value}>
-            {said}
-          </option>
-        ))}
-      </select>
-      {error && (
-        <span role="alert" className="block text-outside font-semibold">
-          {error}
-        </span>
-      )}
-    </label>
+    <Select label={label} name={name} defaultValue={defaultValue} error={error}>
+      {options.map(([value, said]) => (
+        <option key={value} value={value}>
+          {said}
+        </option>
+      ))}
+    </Select>
   );
 }
 

@@ -5,6 +5,7 @@ import { fitTool } from "~/calc/tools/fit";
 import type { Fit } from "~/core/limits";
 import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
+import { Select } from "~/ui/field";
 import { TextField, useForm } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { BenchPage } from "../bench-page";
@@ -62,19 +63,12 @@ function Side({ name, label, classes }: { name: "hole" | "shaft"; label: string;
   const chosen = fields.texts[name] ?? "";
   return (
     <div className="grid gap-3 content-start">
-      <label className="block">
-        <span className="block font-semibold mb-1">{label}</span>
-        <select
-          className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-          value={chosen}
-          onChange={(event) => fields.set(name, event.target.value)}
-        >
-          <option value="">as measured</option>
-          {classes.map((item) => (
-            <option key={item}>{item}</option>
-          ))}
-        </select>
-      </label>
+      <Select label={label} value={chosen} onChange={(event) => fields.set(name, event.target.value)}>
+        <option value="">as measured</option>
+        {classes.map((item) => (
+          <option key={item}>{item}</option>
+        ))}
+      </Select>
       {!classes.includes(chosen) && (
         <TextField
           name={`${name}.read`}

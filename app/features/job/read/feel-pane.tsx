@@ -3,7 +3,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { type Feel, type FeltAt, type FeltJudged, feelMethods, feels } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
-import { Choice } from "~/ui/field";
+import { Choice, Select } from "~/ui/field";
 import { feltWords } from "../../words/feel";
 import { refusalWords } from "../../words/refusal";
 
@@ -110,18 +110,11 @@ export function FeelPane(props: Props) {
           options={props.gears.map((name) => ({ value: name, label: name }))}
         />
       )}
-      <label className="block">
-        <span className="block font-semibold mb-1">Felt</span>
-        <select
-          className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-          value={props.method}
-          onChange={(event) => props.onMethod(event.target.value)}
-        >
-          {feelMethods.map((method) => (
-            <option key={method}>{method}</option>
-          ))}
-        </select>
-      </label>
+      <Select label="Felt" value={props.method} onChange={(event) => props.onMethod(event.target.value)}>
+        {feelMethods.map((method) => (
+          <option key={method}>{method}</option>
+        ))}
+      </Select>
       <p className="text-mid">
         Feel with the motor uncoupled: its magnets make tight spots of their own. A verdict by feel is shown as one, and
         never as good as a measured one.

@@ -20,7 +20,7 @@ import {
 import type { Instrument } from "~/data/queries/instruments";
 import type { Stage } from "~/data/queries/stages";
 import { dayIn } from "~/operations/day-in";
-import { Choice, Field } from "~/ui/field";
+import { Choice, Field, Select } from "~/ui/field";
 import { stageUnit } from "../../words/quantity";
 import { measuredWords } from "../../words/quantity-names";
 import { refusalWords } from "../../words/refusal";
@@ -240,38 +240,32 @@ export function MethodForm({
         {method.temperatureC === null ? "" : `, ${Math.round(method.temperatureC)} °C`}
       </summary>
       <div className="grid gap-3 py-2">
-        <label className="block">
-          <span className="block font-semibold mb-1">What is measured</span>
-          <select
-            className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-            value={method.quantity}
-            onChange={(event) => onText("method.quantity", event.target.value)}
-          >
-            {waysToMeasure(element).map((quantity) => (
-              <option key={quantity} value={quantity}>
-                {measuredWords[quantity].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label="What is measured"
+          value={method.quantity}
+          onChange={(event) => onText("method.quantity", event.target.value)}
+        >
+          {waysToMeasure(element).map((quantity) => (
+            <option key={quantity} value={quantity}>
+              {measuredWords[quantity].name}
+            </option>
+          ))}
+        </Select>
         <p>
           <b>Worth:</b> {worthWords(reader, stage, method)}
         </p>
-        <label className="block">
-          <span className="block font-semibold mb-1">Instrument</span>
-          <select
-            className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-            value={method.instrument.id}
-            onChange={(event) => onText("method.instrument", event.target.value)}
-          >
-            {instrumentsFor(method.quantity, instruments).map((instrument) => (
-              <option key={instrument.id} value={instrument.id}>
-                {instrument.name}
-                {isOverdue(instrument.dueOn, today) && ", overdue"}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label="Instrument"
+          value={method.instrument.id}
+          onChange={(event) => onText("method.instrument", event.target.value)}
+        >
+          {instrumentsFor(method.quantity, instruments).map((instrument) => (
+            <option key={instrument.id} value={instrument.id}>
+              {instrument.name}
+              {isOverdue(instrument.dueOn, today) && ", overdue"}
+            </option>
+          ))}
+        </Select>
         {overdue && (
           <p className="border-l-4 border-outside pl-3">
             Its calibration was due on {dateWords(reader, method.instrument.dueOn ?? "")}. The reading is taken, and the

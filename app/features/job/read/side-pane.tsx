@@ -7,7 +7,7 @@ import { measuredUnit, type SideQuantity, sidesOf } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { sideUncertainty } from "~/operations/entries/side-way";
 import { Button } from "~/ui/button";
-import { Field } from "~/ui/field";
+import { Field, Select } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import { sideValueWords } from "../../words/entry";
 import { sideIn } from "../../words/quantity";
@@ -63,20 +63,13 @@ export function SidePane({ stage }: { stage: Stage }) {
         <b>Read beside it:</b> {quantities.map((known) => sideWords[known].toLowerCase()).join(", ")}
       </summary>
       <div className="grid gap-3 py-2">
-        <label className="block">
-          <span className="block font-semibold mb-1">What</span>
-          <select
-            className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-            value={quantity}
-            onChange={(event) => job.changeText("side.quantity", event.target.value)}
-          >
-            {quantities.map((known) => (
-              <option key={known} value={known}>
-                {sideWords[known]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select label="What" value={quantity} onChange={(event) => job.changeText("side.quantity", event.target.value)}>
+          {quantities.map((known) => (
+            <option key={known} value={known}>
+              {sideWords[known]}
+            </option>
+          ))}
+        </Select>
         <p>
           {measuredWords[quantity].worth}
           {sideRemark(stage.geometry.element, quantity)}
@@ -87,20 +80,17 @@ export function SidePane({ stage }: { stage: Stage }) {
             : "No limits are given for it: it is kept, not judged."}
         </p>
         {instruments.length > 1 && (
-          <label className="block">
-            <span className="block font-semibold mb-1">With</span>
-            <select
-              className="w-full min-h-12 px-2 bg-panel border-2 border-ink text-lg"
-              value={instrument?.id}
-              onChange={(event) => job.changeText("side.instrument", event.target.value)}
-            >
-              {instruments.map(({ id, name: called }) => (
-                <option key={id} value={id}>
-                  {called}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Select
+            label="With"
+            value={instrument?.id}
+            onChange={(event) => job.changeText("side.instrument", event.target.value)}
+          >
+            {instruments.map(({ id, name: called }) => (
+              <option key={id} value={id}>
+                {called}
+              </option>
+            ))}
+          </Select>
         )}
         {instrument && (
           <p>
