@@ -44,6 +44,8 @@ export const workInput = z.discriminatedUnion("kind", [
   noteInput,
 ]);
 export type WorkInput = z.output<typeof workInput>;
+/** As it is sent: what has a usual value may be left out. */
+export type Work = z.input<typeof workInput>;
 
 export type Built = { body: Bodies[WorkInput["kind"]]; readings: ReadingRecord[]; namesEntry: string | null };
 

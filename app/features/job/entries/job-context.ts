@@ -2,6 +2,7 @@ import { createContext, useContext } from "react";
 import type { Entry, JobRecord } from "~/core/logbook";
 import type { Result } from "~/core/quantity";
 import type { Stage } from "~/data/queries/stages";
+import type { Work } from "~/operations/build-entry";
 import type { TapeEntry } from "../../logbook/tape";
 import type { StationKey } from "../stations/stations";
 import type { JobLoaded } from "./job-loaded";
@@ -14,7 +15,7 @@ export type JobNow = Omit<JobDraft, "at" | "why"> &
   Omit<JobEntries, "put"> & {
     record: JobRecord;
     recordOf: (stage: Stage) => JobRecord;
-    put: (work: Record<string, unknown>) => Promise<Result<Entry>>;
+    put: (work: Work) => Promise<Result<Entry>>;
   };
 
 type Screen = {

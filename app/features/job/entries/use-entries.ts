@@ -6,6 +6,7 @@ import type { Entry } from "~/core/logbook";
 import { accept, type Result, refuse } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
+import type { Work } from "~/operations/build-entry";
 import type { TapeEntry } from "../../logbook/tape";
 import { allWaiting, post, waitsForOthers } from "../../offline/outbox";
 import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../../offline/outbox-state";
@@ -21,7 +22,7 @@ export type JobEntries = {
   /** Stages whose geometry, adjuster or limits were revised while the job was on this screen. */
   revised: string[];
   /** Puts an entry into the logbook; a refusal comes back at once, and nothing typed is touched. */
-  put: (stage: Stage, work: Record<string, unknown>) => Promise<Result<Entry>>;
+  put: (stage: Stage, work: Work) => Promise<Result<Entry>>;
   sign: (signature: Record<string, unknown> & { id: string }, secret?: string) => Promise<Result<true>>;
 };
 
@@ -116,11 +117,10 @@ export function useEntries(data: JobLoaded): JobEntries {
 
   const justPut = useRef(new Set<string>());
   const put = useCallback(
-    async (stage: Stage, work: Record<string, unknown>): Promise<Result<Entry>> => {
+    async (stage: Stage, work: Work): Promise<Result<Entry>> => {
       const payload = {
         ...work,
         id: v7(),
-        kind: String(work.kind),
         jobId: job.id,
         stageId: stage.id,
         madeAt: new Date().toISOString(),

@@ -9,7 +9,6 @@ import { typedRound } from "~/core/rounds";
 import {
   gearNames,
   type MeasuredQuantity,
-  measuredQuantities,
   measuredUnit,
   type StageElement,
   spanOf,
@@ -42,16 +41,18 @@ export type Method = {
   problem: Refusal | null;
 };
 
+/** Beside the usual one; what has none here is typed in its usual unit alone. */
+const otherUnits: Partial<Record<Dimension, readonly string[]>> = {
+  length: ["thou", "in"],
+  force: ["lbf", "kgf"],
+  angle: ["deg"],
+};
+
 /** Units that a bare number can be said to be in, the usual one first. */
-export const bareUnits: Record<MeasuredQuantity, readonly string[]> = Object.fromEntries(
-  measuredQuantities.map((quantity) => {
-    const { dimension, bare } = measuredUnit[quantity];
-    const others = { length: ["thou", "in"], force: ["lbf", "kgf"], angle: ["deg"], frequency: [] }[
-      dimension as "length"
-    ];
-    return [quantity, [bare, ...others]];
-  }),
-) as unknown as Record<MeasuredQuantity, readonly string[]>;
+export const bareUnits = (quantity: MeasuredQuantity): readonly string[] => {
+  const { dimension, bare } = measuredUnit[quantity];
+  return [bare, ...(otherUnits[dimension] ?? [])];
+};
 
 /** What is held still while the other is read, and where it is usual. */
 export function heldOf(
@@ -152,7 +153,7 @@ export function methodOf(
 
 /** What a bare number is in: as the person said, else as the instrument shows it. */
 export function bareUnit(quantity: MeasuredQuantity, said: string | undefined, instrument: Instrument): string {
-  const known = bareUnits[quantity];
+  const known = bareUnits(quantity);
   return [said, instrument.unit].find((unit) => unit && known.includes(unit)) ?? known[0] ?? "mm";
 }
 

@@ -159,7 +159,7 @@ export function ReadingsPane(props: Props) {
       )}
       <Keypad onKey={(key) => take({ do: "key", key })} onBack={() => take({ do: "rub-out" })} />
       <div className="grid grid-cols-[auto_1fr] gap-1.5 max-lg:order-4">
-        <UnitKey value={props.bareUnit} units={bareUnits[props.quantity]} onChange={props.onBareUnit} field={field} />
+        <UnitKey value={props.bareUnit} units={bareUnits(props.quantity)} onChange={props.onBareUnit} field={field} />
         {complete && round.field === "" ? (
           <Button kind="now" large onClick={props.onDone}>
             {props.doneWord}

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
+import type { Work } from "~/operations/build-entry";
 import { Button } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { Field } from "~/ui/field";
@@ -39,12 +40,12 @@ function Things() {
   const { job } = useJobScreen();
   const other = job.draft.texts["ledger.other"] ?? "";
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const put = async (work: Record<string, unknown>): Promise<boolean> => {
-    const result = await job.put({ kind: "loose-thing", ...work });
+  const put = async (work: Extract<Work, { kind: "loose-thing" }>): Promise<boolean> => {
+    const result = await job.put(work);
     setRefusal(result.ok ? null : result.refusal);
     return result.ok;
   };
-  const putIn = (thing: string) => put({ state: "in", thing, where: "" });
+  const putIn = (thing: string) => put({ kind: "loose-thing", state: "in", thing, where: "" });
   return (
     <section aria-labelledby="put-in">
       <h3 id="put-in" className="font-bold text-lg">
@@ -56,7 +57,10 @@ function Things() {
             <span className="grow">
               {thing.thing} {thing.where && <span className="text-mid">{thing.where}</span>}
             </span>
-            <Button onClick={() => put({ state: "out", names: thing.entry })} aria-label={`${thing.thing} is out`}>
+            <Button
+              onClick={() => put({ kind: "loose-thing", state: "out", names: thing.entry })}
+              aria-label={`${thing.thing} is out`}
+            >
               It is out
             </Button>
           </li>

@@ -37,8 +37,8 @@ export function MakeSafe() {
     if (!how && lock.trim() === "") return setRefusal({ code: "empty", path: ["lock"], facts: {} });
     setSaid(true);
     const noLock = how && { key: how.key, text: how.text };
-    const work = { kind: "isolated", lock: how ? "" : lock, noLock, ...saidOf(items, pressed) };
-    const result = await job.put(work);
+    const spoken = saidOf(items, pressed);
+    const result = await job.put({ kind: "isolated", lock: how ? "" : lock, noLock, ...spoken });
     if (!result.ok) {
       setSaid(false);
       return setRefusal(result.refusal);
