@@ -2,7 +2,7 @@ import { isRouteErrorResponse, redirect, type ShouldRevalidateFunctionArgs, useL
 import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import { JobScreen } from "~/app/features/job/job-screen";
 import { firstStation, stageIn } from "~/app/features/job/stations/first-station";
-import { stationOf } from "~/app/features/job/stations/stations";
+import { type StationKey, stationOf } from "~/app/features/job/stations/stations";
 import { snapshotOf } from "~/app/features/offline/snapshots";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Route } from "./+types/route";
@@ -14,9 +14,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export async function loader({ params, context, request }: Route.LoaderArgs) {
   return asPerson(context, request, everyRole, async (asked) => {
-    const { pathname, searchParams, search } = new URL(request.url);
+    const { pathname, searchParams } = new URL(request.url);
     if (stationIn(pathname)) return loadJob(asked, params.jobId);
-    throw redirect(`/jobs/${params.jobId}/${await stationOfJob(asked, params.jobId, searchParams)}${search}`);
+    throw toStation(params.jobId, await stationOfJob(asked, params.jobId, searchParams), searchParams);
   });
 }
 
@@ -38,8 +38,14 @@ export async function clientLoader({ params, request, serverLoader }: Route.Clie
   }
 }
 
-/** The station that an address names. */
-const stationIn = (pathname: string) => stationOf(pathname.split("/")[3]);
+/** The station that an address names, of the page or of its data. */
+const stationIn = (pathname: string) => stationOf(pathname.split("/")[3]?.replace(/\.data$/, ""));
+
+/** On the same stage. */
+function toStation(jobId: string, station: StationKey, search: URLSearchParams): Response {
+  const stage = search.get("stage");
+  return redirect(`/jobs/${jobId}/${station}${stage === null ? "" : `?stage=${encodeURIComponent(stage)}`}`);
+}
 
 const isAway = (error: unknown): boolean => !isRouteErrorResponse(error) || error.status >= 500 || error.status === 404;
 
