@@ -30,11 +30,9 @@ export async function clientLoader({ params, request, serverLoader }: Route.Clie
     // A job opened here may not have reached the server yet; that it is not found there then says nothing.
     const known = await snapshotOf<JobLoaded>("job", params.jobId);
     if (!known || !isAway(error)) throw error;
-    const { pathname, searchParams, search } = new URL(request.url);
+    const { pathname, searchParams } = new URL(request.url);
     if (stationIn(pathname)) return known;
-    throw redirect(
-      `/jobs/${params.jobId}/${firstStation(known.entries, stageIn(known.stages, searchParams))}${search}`,
-    );
+    throw toStation(params.jobId, firstStation(known.entries, stageIn(known.stages, searchParams)), searchParams);
   }
 }
 
