@@ -176,3 +176,32 @@ test.each<[string, Texts, string]>([
   ["steps-per-unit", { by: "test", old: "80", commanded: "200", measured: "199.2" }, "80.3213 steps a millimetre"],
   ["steps-per-unit", { steps: "200", micro: "16", ratio: "50/17", drum: "7.3", travel: "5" }, "travel: one-of-two"],
 ])("%s %j: %s", (name, texts, said) => expect(benchOf(name).say(texts)).toBe(said));
+
+describe("shafts end to end", () => {
+  const line = benchOf("shaft-align");
+  const fit = benchOf("coupling");
+
+  // Handbook of axes and frames: 0.19 down, 0.05 left, 1.00 and 0.17 mm a metre.
+  test("how the movable shaft stands is said as one sees it, and not at all where the readings do not close", () => {
+    expect(line.say(line.bench.example)).toBe(
+      "The movable shaft stands 0.19 mm low and 0.05 mm to the left; away from the coupling it rises 1.00 mm and goes right 0.17 mm a metre.",
+    );
+    expect(line.say({ ...line.bench.example, "rim.left": "0.26" })).toMatch(
+      /^Top and bottom together differ from right and left together by 0\.05 mm: .* shim nothing/,
+    );
+    expect(line.say({ ...line.bench.example, rear: "100" })).toBe("rear: window-upside-down");
+    expect(line.say({ ...line.bench.example, rpm: "9000" })).toBe("rpm: too-large");
+  });
+
+  test("what does not fit is said with its end and by how much; errors count against what is allowed", () => {
+    expect(fit.say(fit.bench.example)).toBe("Driven: key loose in its slot: it hammers, by 0.030 mm");
+    const good = { ...fit.bench.example, "end2.outer": "8.01" };
+    expect(fit.say(good)).toBe("It fits, and carries what is asked of it");
+    // 0.1/0.25 and 0.7/1 are 1.1 together.
+    expect(fit.say({ ...good, "is.angular": "0.7" })).toBe("More error than it lives with, by 10 %");
+    expect(fit.say({ ...good, torque: "40", rated: "50", service: "1.5" })).toBe(
+      "More torque than it carries, by 17 %",
+    );
+    expect(fit.say({ ...good, "allow.radial": "" })).toBe("missing");
+  });
+});
