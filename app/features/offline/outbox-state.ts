@@ -44,7 +44,7 @@ const empty: OutboxState = {
 let state = empty;
 let personId = "";
 const listeners = new Set<() => void>();
-const takers = new Set<(taken: readonly Taken[]) => void>();
+const listenersToTaken = new Set<(taken: readonly Taken[]) => void>();
 
 const set = (next: Partial<OutboxState>): void => {
   state = { ...state, ...next };
@@ -63,13 +63,13 @@ async function reread(): Promise<void> {
 /** Another tab sent or put something. */
 const otherTabs = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("harmostat-outbox");
 otherTabs?.addEventListener("message", ({ data }: MessageEvent<Taken[]>) => {
-  for (const taker of takers) taker(data);
+  for (const listener of listenersToTaken) listener(data);
   reread();
 });
 
 function tellTaken(taken: Taken[]): void {
   if (taken.length === 0) return;
-  for (const taker of takers) taker(taken);
+  for (const listener of listenersToTaken) listener(taken);
   otherTabs?.postMessage(taken.map(({ waiting, body }) => ({ waiting: { ...waiting, file: undefined }, body })));
 }
 
@@ -212,9 +212,9 @@ export const useOutbox = (): OutboxState =>
   );
 
 /** Told of everything the server takes, by this tab or another. */
-export function onTaken(taker: (taken: readonly Taken[]) => void): () => void {
-  takers.add(taker);
+export function onTaken(listener: (taken: readonly Taken[]) => void): () => void {
+  listenersToTaken.add(listener);
   return () => {
-    takers.delete(taker);
+    listenersToTaken.delete(listener);
   };
 }

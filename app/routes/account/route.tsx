@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { GivePassword } from "~/app/features/identity/give-password";
-import { Posted } from "~/app/features/people/posted";
+import { AccountForm } from "~/app/features/people/account-form";
 import { PlaceHead } from "~/app/features/shell/head";
 import { agoWords, clockOrDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
@@ -72,7 +72,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
           <h2 id="shown" className="text-xl font-bold">
             How things are shown
           </h2>
-          <Posted label="How things are shown" hidden={{ what: "prefer" }} word="Keep">
+          <AccountForm label="How things are shown" hidden={{ what: "prefer" }} word="Keep">
             {() => (
               <div className="grid sm:grid-cols-2 gap-4">
                 {choices.map(({ name: field, label, options }) => (
@@ -86,7 +86,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
                 ))}
               </div>
             )}
-          </Posted>
+          </AccountForm>
         </section>
         <section aria-labelledby="sessions" className="grid gap-3 content-start">
           <h2 id="sessions" className="text-xl font-bold">
@@ -106,7 +106,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
                   </span>
                 </span>
                 {!session.here && (
-                  <Posted
+                  <AccountForm
                     label={`End ${session.name}`}
                     hidden={{ what: "session", session: session.name }}
                     word="End it"
@@ -117,7 +117,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
             ))}
           </ul>
           {sessions.length > 1 && (
-            <Posted
+            <AccountForm
               label="End the others"
               hidden={{ what: "session", session: "others" }}
               word="End all but this one"
@@ -134,7 +134,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
               ? "Several people use it: signatures ask who it is, as the workshop has it."
               : "It is yours alone, as far as anybody has said."}
           </p>
-          <Posted
+          <AccountForm
             label="This tablet"
             hidden={{ what: "shared", shared: shared ? "no" : "yes" }}
             word={shared ? "It is mine alone" : "Several people use it"}
@@ -152,7 +152,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
           <h2 id="pin" className="text-xl font-bold">
             {hasPin ? "Your PIN on shared tablets" : "A PIN for shared tablets"}
           </h2>
-          <Posted label="PIN" hidden={{ what: "pin" }} word={hasPin ? "Change the PIN" : "Set the PIN"}>
+          <AccountForm label="PIN" hidden={{ what: "pin" }} word={hasPin ? "Change the PIN" : "Set the PIN"}>
             {(error) => (
               <div className="grid sm:grid-cols-2 gap-4">
                 <Field
@@ -173,7 +173,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
                 />
               </div>
             )}
-          </Posted>
+          </AccountForm>
         </section>
         <section aria-labelledby="password" className="grid gap-4 content-start">
           <h2 id="password" className="text-xl font-bold">
@@ -182,7 +182,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
           {byPin ? (
             <GivePassword />
           ) : (
-            <Posted label="Password" hidden={{ what: "password" }} word="Change the password" kind="line">
+            <AccountForm label="Password" hidden={{ what: "password" }} word="Change the password" kind="line">
               {(error) => (
                 <div className="grid sm:grid-cols-2 gap-4">
                   <Field
@@ -202,7 +202,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
                   />
                 </div>
               )}
-            </Posted>
+            </AccountForm>
           )}
         </section>
       </main>

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { data } from "react-router";
 import { v7 } from "uuid";
 import { GivePassword } from "~/app/features/identity/give-password";
-import { Posted } from "~/app/features/people/posted";
+import { AccountForm } from "~/app/features/people/account-form";
 import { PlaceHead } from "~/app/features/shell/head";
 import { agoWords, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
@@ -79,7 +79,7 @@ export default function People({ loaderData }: Route.ComponentProps) {
           </h2>
           <NewAccount key={accounts.length} />
           <h2 className="text-xl font-bold mt-6">Signatures</h2>
-          <Posted label="Signatures" hidden={{ what: "rules" }} word="Keep" kind="line">
+          <AccountForm label="Signatures" hidden={{ what: "rules" }} word="Keep" kind="line">
             {(error) => (
               <SelectField
                 label="Signing asks for the PIN or password"
@@ -89,7 +89,7 @@ export default function People({ loaderData }: Route.ComponentProps) {
                 error={error("signAsks")}
               />
             )}
-          </Posted>
+          </AccountForm>
           <h2 className="text-xl font-bold mt-6">Backup and seals</h2>
           <p>
             {loaderData.backupAt
@@ -155,7 +155,7 @@ function PasswordFirst() {
 function NewAccount() {
   const [id] = useState(() => v7());
   return (
-    <Posted label="An account more" hidden={{ what: "add", id }} word="Open the account">
+    <AccountForm label="An account more" hidden={{ what: "add", id }} word="Open the account">
       {(error) => (
         <>
           <AccountFields error={error} />
@@ -169,7 +169,7 @@ function NewAccount() {
           />
         </>
       )}
-    </Posted>
+    </AccountForm>
   );
 }
 
@@ -214,7 +214,7 @@ function AccountLine({ account, here }: { account: Account; here: boolean }) {
         </summary>
         <div className="grid md:grid-cols-2 gap-8 py-3">
           {!gone && (
-            <Posted label={`Account of ${account.name}`} hidden={{ what: "edit", id: account.id }} word="Keep">
+            <AccountForm label={`Account of ${account.name}`} hidden={{ what: "edit", id: account.id }} word="Keep">
               {(error) => (
                 <>
                   <AccountFields account={account} error={error} />
@@ -228,7 +228,7 @@ function AccountLine({ account, here }: { account: Account; here: boolean }) {
                   />
                 </>
               )}
-            </Posted>
+            </AccountForm>
           )}
           <div className="grid gap-4 content-start justify-items-start">
             <a
@@ -239,7 +239,7 @@ function AccountLine({ account, here }: { account: Account; here: boolean }) {
               What is kept of them, as a file
             </a>
             {gone && !account.struckAt && (
-              <Posted
+              <AccountForm
                 label={`Strike the name of ${account.name}`}
                 hidden={{ what: "strike", id: account.id }}
                 word="Strike the name for good"
@@ -248,10 +248,10 @@ function AccountLine({ account, here }: { account: Account; here: boolean }) {
                 {() => (
                   <p>Name, sign-in name, password and PIN go; what they signed keeps the name it was signed with.</p>
                 )}
-              </Posted>
+              </AccountForm>
             )}
             {!account.struckAt && (
-              <Posted
+              <AccountForm
                 label={`${gone ? "Open" : "Close"} the account of ${account.name}`}
                 hidden={{ what: "leave", id: account.id, left: gone ? "no" : "yes" }}
                 word={gone ? "Open the account again" : "Close the account"}

@@ -11,7 +11,7 @@ export type Answer = { refusal?: Refusal; done?: string };
  * A small form that stays on its page: what was refused is said at its field, what was done under the button. Nothing of it is kept in
  * the browser, for it may hold a password.
  */
-export function Posted({
+export function AccountForm({
   label,
   hidden,
   word,
