@@ -2,8 +2,9 @@ import type { Refusal } from "../core/quantity";
 
 /** What a refusal of the core means, in a sentence. */
 export function refusalMessage({ code, facts }: Refusal): string {
+  const known: Readonly<Record<string, number | string | undefined>> = facts;
   const fact = (name: string) => {
-    const value = facts[name];
+    const value = known[name];
     return typeof value === "number" ? Number(value.toPrecision(6)).toString() : (value ?? "");
   };
   switch (code) {

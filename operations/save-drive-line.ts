@@ -1,6 +1,6 @@
 import * as z from "zod";
 import type { Entry } from "../core/logbook";
-import { accept, type Result, refuse } from "../core/quantity";
+import { accept, type Refusal, type Result, refuse } from "../core/quantity";
 import { driveGraph, ratiosOf } from "../core/stages";
 import { driveLine } from "../core/trains";
 import { transaction } from "../data/postgres";
@@ -114,11 +114,14 @@ export function checkDriveLine(graph: z.output<typeof driveLineInput>, stages: r
   }));
   const solved = driveLine(driveGraph(graph, inLine));
   if (!solved.ok) {
-    const { code, path, facts } = solved.refusal;
-    return refuse(code, ["graph", ...path], {
-      ...facts,
-      ...(facts.stage ? { name: nameOf(String(facts.stage)) } : {}),
-    });
+    const { refusal } = solved;
+    const path = ["graph", ...refusal.path];
+    if (refusal.code !== "train-loops" && refusal.code !== "driven-twice")
+      return { ok: false, refusal: { ...refusal, path } };
+    return {
+      ok: false,
+      refusal: { ...refusal, path, facts: { ...refusal.facts, name: nameOf(refusal.facts.stage) } } as Refusal,
+    };
   }
   return accept(null);
 }

@@ -8,7 +8,16 @@ export {
   roundTo,
 } from "./format";
 export { type Parsed, parseNumber, parseQuantity } from "./parse";
-export { accept, mustHold, type Refusal, type Result, refuse } from "./refusal";
+export {
+  accept,
+  type FactsArgument,
+  mustHold,
+  type PlainCode,
+  type Refusal,
+  type RefusalOf,
+  type Result,
+  refuse,
+} from "./refusal";
 export { asRefusalCode, type RefusalCode, refusalCodes } from "./refusal-code";
 export { severalQuantities } from "./several";
 export { type Dimension, fromCanonical, toCanonical, type Unit, type UnitId, unitById, units } from "./units";

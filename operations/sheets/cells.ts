@@ -1,5 +1,6 @@
 import {
   accept,
+  type FactsArgument,
   parseNumber,
   parseQuantity,
   type Refusal,
@@ -64,10 +65,9 @@ export class Cells {
 
   yes = (column: string): boolean => this.oneOf(column, ["yes", "no"], "no") === "yes";
 
-  wrong(code: RefusalCode, column: string, facts: Refusal["facts"] = {}): void {
-    this.refusal ??= { code, path: [column], facts };
+  wrong<C extends RefusalCode>(code: C, column: string, ...facts: FactsArgument<C>): void {
+    this.refusal ??= refuse(code, [column], ...facts).refusal;
   }
 
-  done = <T>(value: T): Result<T> =>
-    this.refusal ? refuse(this.refusal.code, this.refusal.path, this.refusal.facts) : accept(value);
+  done = <T>(value: T): Result<T> => (this.refusal ? { ok: false, refusal: this.refusal } : accept(value));
 }

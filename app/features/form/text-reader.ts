@@ -1,10 +1,10 @@
 import {
   accept,
   type Dimension,
+  type PlainCode,
   parseNumber,
   parseQuantity,
   type Refusal,
-  type RefusalCode,
   type Result,
   refuse,
 } from "~/core/quantity";
@@ -51,8 +51,8 @@ export class TextReader {
     return this.text(name);
   }
   /** Notes a refusal on a field where something holds or not; a NaN has its own refusal already. */
-  want(name: string, holds: boolean, code: RefusalCode): void {
-    if (!holds && !(name in this.problems)) this.problems[name] = { code, path: [name], facts: {} };
+  want(name: string, holds: boolean, code: PlainCode): void {
+    if (!holds && !(name in this.problems)) this.problems[name] = refuse(code, [name]).refusal;
   }
   done<T>(value: T): Read<T> {
     return Object.keys(this.problems).length === 0

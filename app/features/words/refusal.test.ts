@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
-import { refusalCodes } from "~/core/quantity";
+import { type Refusal, refusalCodes } from "~/core/quantity";
 import { refusalWords } from "./refusal";
 
 const reader = readerOf();
@@ -38,11 +38,11 @@ const facts = {
 };
 
 test.each(refusalCodes)("%s is said in the trade's words", (code) => {
-  const words = refusalWords(reader, { code, path: [], facts });
+  const words = refusalWords(reader, { code, path: [], facts } as Refusal);
   expect(words).not.toMatch(/undefined|null|NaN|\[object|JSON|server error|input/i);
   expect(words).toMatch(/[.?]$/);
 });
 
 test("what is said of a belt's path is not said of a chain", () => {
-  expect(refusalWords(reader, { code: "no-path", path: [], facts: { kind: "chain" } })).not.toMatch(/belt/i);
+  expect(refusalWords(reader, { code: "no-path", path: [], facts: { kind: "chain", idler: 1 } })).not.toMatch(/belt/i);
 });

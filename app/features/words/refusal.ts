@@ -1,25 +1,30 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
-import type { Refusal, RefusalCode } from "~/core/quantity";
+import type { Refusal, RefusalCode, RefusalOf } from "~/core/quantity";
 
 type Fact = number | string | undefined;
-type Say = (refusal: Refusal, number: (fact: Fact) => string) => string;
+/** A number as its reader has it. */
+type Figure = (fact: Fact) => string;
+type Say<C extends RefusalCode> = (refusal: RefusalOf<C>, number: Figure) => string;
 
 /** How long to wait, as one says it. */
 const waitWords = (seconds: number): string =>
   seconds < 90 ? `${seconds} ${seconds === 1 ? "second" : "seconds"}` : `${Math.ceil(seconds / 60)} minutes`;
 
 /** What a refusal means to the person at the machine. */
-export function refusalWords(reader: Reader, refusal: Refusal): string {
-  // A server of another release may have a code that is not known here.
-  const said = words[refusal.code] ?? "This was not taken. What you typed is still here.";
-  if (typeof said === "string") return said;
-  return said(refusal, (fact) =>
+export const refusalWords = (reader: Reader, refusal: Refusal): string =>
+  say<RefusalCode>(refusal, (fact) =>
     typeof fact === "number" ? formatNumber(reader, fact, Number.isInteger(fact) ? 0 : 3) : (fact ?? ""),
   );
+
+function say<C extends RefusalCode>(refusal: RefusalOf<C>, number: Figure): string {
+  // A server of another release may have a code that is not known here.
+  const said: string | Say<C> | undefined = words[refusal.code];
+  if (said === undefined) return "This was not taken. What you typed is still here.";
+  return typeof said === "string" ? said : said(refusal, number);
 }
 
-const words: Record<RefusalCode, string | Say> = {
+const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   empty: "Nothing is typed here yet.",
   "not-a-number": ({ facts }) => `“${facts.text}” is not a number.`,
   "not-whole": ({ facts }) => `“${facts.text}” is not a whole number.`,

@@ -1,6 +1,6 @@
 import { beltDrive, tensionOfDeflection, tensionOfFrequency } from "../../belts";
 import { radians } from "../../numerics";
-import { accept, type Result, refuse } from "../../quantity";
+import { accept, type RefusalOf, type Result, refuse } from "../../quantity";
 import type { BeltElement } from "../element";
 import { linear, type MeasuringWay, type ToJudged } from "../measured";
 import type { MeasuredQuantity, SideQuantity } from "../quantities";
@@ -121,7 +121,7 @@ export const littleWrap = (wrapDeg: number): Unwise[] =>
   wrapDeg < leastWrapDeg ? [{ code: "little-wrap", wrapDeg, leastDeg: leastWrapDeg }] : [];
 
 /** The shortest belt that reaches, and, over two pulleys, the centre distance at which the one given would. */
-function shortestBelt(element: BeltElement, needMm: number): Record<string, number> {
+function shortestBelt(element: BeltElement, needMm: number): RefusalOf<"belt-too-short">["facts"] {
   const toothed = element.kind === "toothed-belt";
   const least = toothed ? Math.ceil(needMm / element.pitchMm - 1e-9) : needMm;
   if (element.idlers.length > 0) return { least };

@@ -4,7 +4,7 @@ import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import type { Sense } from "~/core/logbook";
 import { isOverdue } from "~/core/logbook";
-import { type Dimension, parseQuantity, type Refusal, type RefusalCode } from "~/core/quantity";
+import { type Dimension, type PlainCode, parseQuantity, type Refusal, refuse } from "~/core/quantity";
 import { typedRound } from "~/core/rounds";
 import {
   gearNames,
@@ -116,13 +116,13 @@ export function methodOf(
   const fallback = fitting.find((instrument) => instrument.kind === usual) ?? fitting[0] ?? instruments[0];
   if (!fallback) throw new Error("no instrument in this workshop");
   let problem: Refusal | null = null;
-  const value = (name: string, dimension: Dimension, bare: string, wanted: (value: number) => RefusalCode | null) => {
+  const value = (name: string, dimension: Dimension, bare: string, wanted: (value: number) => PlainCode | null) => {
     const typed = (texts[name] ?? "").trim();
     if (typed === "") return null;
     const parsed = parseQuantity(typed, dimension, bare);
     const code = parsed.ok ? wanted(parsed.value.value) : null;
     if (!parsed.ok) problem ??= { ...parsed.refusal, path: [name] };
-    else if (code) problem ??= { code, path: [name], facts: {} };
+    else if (code) problem ??= refuse(code, [name]).refusal;
     return parsed.ok && !code ? parsed.value.value : null;
   };
   const over0 = (length: number) => (length > 0 ? null : "too-small");

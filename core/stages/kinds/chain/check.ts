@@ -1,5 +1,5 @@
 import { chainDrive, leastCentre } from "../../../chains";
-import { accept, type Result, refuse } from "../../../quantity";
+import { accept, type RefusalOf, type Result, refuse } from "../../../quantity";
 import { runDiameters, stagePath } from "../../runs/path";
 import { leastWrapDeg, smallWrapDeg } from "../../runs/span";
 import type { Unwise } from "../../unwise";
@@ -30,7 +30,10 @@ export function checkChain(element: ChainElement): Result<Unwise[]> {
 }
 
 /** The shortest even chain that reaches, and, over two sprockets, the centre distance at which the one given would. */
-function shortestChain({ pitchMm, teeth, links, idlers }: ChainElement, need: number): Record<string, number> {
+function shortestChain(
+  { pitchMm, teeth, links, idlers }: ChainElement,
+  need: number,
+): RefusalOf<"chain-too-short">["facts"] {
   const least = 2 * Math.ceil(need / 2 - 1e-9);
   const drive = chainDrive({ pitchMm, teeth }, { links });
   const centreMm = drive.ok && idlers.length === 0 ? drive.value.centreDistanceMm : null;
