@@ -10,6 +10,36 @@ const root = resolve(import.meta.dirname, "../..");
 /** Who may: nobody need be signed in, anybody who is, those who do jobs, leads alone; null: there is no such thing. */
 type Who = "anyone" | "signed-in" | "work" | "lead" | null;
 
+/** Pages that whoever is signed in may look at, and that take nothing. */
+const pages = (under: string, names: readonly string[]) =>
+  Object.fromEntries(names.map((name) => [`${under}/${name}`, { look: "signed-in", send: null }] as const));
+
+const benchTools = [
+  "gear-identify",
+  "gear-pair",
+  "gear-span",
+  "worm-pair",
+  "bevel-pair",
+  "planetary",
+  "belt-drive",
+  "belt-path",
+  "belt-tension",
+  "idler-set",
+  "chain-drive",
+  "chain-condition",
+  "shaft-align",
+  "coupling",
+  "train",
+  "hole-grid",
+  "index-plan",
+  "steps-per-unit",
+  "shim-stack",
+  "shaft-stack",
+  "verdict",
+  "fit",
+  "fasten-order",
+];
+
 /** Who may look at each route and who may send to it, as the workshop's rules say; not as the code does. */
 const rules: Record<string, { look: Who; send: Who }> = {
   "/": { look: "signed-in", send: null },
@@ -35,6 +65,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/jobs/:jobId/record.csv": { look: "signed-in", send: null },
   "/jobs/:jobId/record.json": { look: "signed-in", send: null },
   "/jobs/:jobId": { look: "signed-in", send: null },
+  ...pages("/jobs/:jobId", ["make-safe", "as-found", "set", "lock-up", "prove", "sign-off"]),
   "/machines/new": { look: "lead", send: "lead" },
   "/machines/:machineId": { look: "signed-in", send: "work" },
   "/machines/:machineId/kit": { look: "signed-in", send: null },
@@ -55,7 +86,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/bench": { look: "signed-in", send: null },
   "/bench/keep": { look: null, send: "work" },
   "/bench/stages": { look: "signed-in", send: null },
-  "/bench/:tool": { look: "signed-in", send: null },
+  ...pages("/bench", benchTools),
   "/at/:machineId": { look: "signed-in", send: null },
   "/files/:entryId": { look: "signed-in", send: null },
   "/stores": { look: "signed-in", send: null },
