@@ -23,12 +23,14 @@ test("somebody holds a machine's row: the others save as ever, and who waits for
   const waiting = Array.from({ length: 25 }, () => note(held, works.stageId).catch((error: unknown) => error));
   const others = await Promise.all(Array.from({ length: 30 }, () => note(free, other.stageId)));
   expect(others.every(({ ok }) => ok)).toBe(true);
-  const told = await waiting[0];
+  // Whichever of them came first into the line.
+  const told = await Promise.race(waiting);
   expect(isLocked(told)).toBe(true);
   expect(isUnavailable(told)).toBe(false);
   await holder.query("rollback");
   holder.release();
-  const rest = await Promise.all(waiting.slice(1));
-  expect(rest.every((result) => isLocked(result) || (result as { ok?: boolean }).ok)).toBe(true);
-  expect(rest.at(-1)).toMatchObject({ ok: true });
+  const all = await Promise.all(waiting);
+  const saved = all.filter((result) => (result as { ok?: boolean }).ok);
+  expect(all.every((result) => isLocked(result) || saved.includes(result))).toBe(true);
+  expect(saved.length).toBeGreaterThan(all.length / 2);
 });
