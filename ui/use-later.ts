@@ -14,21 +14,14 @@ export const later = <T>(load: () => Promise<T>): Later<T> => {
   return part;
 };
 
-/** Long enough that nothing of it is fetched before the page can be used. */
-const settleMs = 2000;
-
-/** Calls once the page has stood for a while and has nothing to do; what it gives calls it off. */
-export const whenIdle = (work: () => void): (() => void) => {
-  let handle = 0;
-  const timer = setTimeout(() => {
-    // Not every browser can say when it has nothing to do.
-    if (typeof requestIdleCallback === "undefined") work();
-    else handle = requestIdleCallback(work);
-  }, settleMs);
-  return () => {
-    clearTimeout(timer);
-    if (handle !== 0) cancelIdleCallback(handle);
-  };
+const whenIdle = (work: () => void): (() => void) => {
+  // Not every browser can say when it has nothing to do.
+  if (typeof requestIdleCallback === "undefined") {
+    const timer = setTimeout(work, 2000);
+    return () => clearTimeout(timer);
+  }
+  const handle = requestIdleCallback(work);
+  return () => cancelIdleCallback(handle);
 };
 
 /**

@@ -7,7 +7,6 @@ import { accept, type Result, refuse } from "~/core/quantity";
 import type { NamedEntry } from "~/data/queries/entries";
 import type { Stage } from "~/data/queries/stages";
 import type { Work } from "~/operations/build-entry";
-import { whenIdle } from "~/ui/use-later";
 import type { TapeEntry } from "../../logbook/tape";
 import { allWaiting, post, waitsForOthers } from "../../offline/outbox";
 import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../../offline/outbox-state";
@@ -45,7 +44,7 @@ export function useEntries(data: JobLoaded): JobEntries {
     [job, stages, instruments, before, person],
   );
   const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
-  const made = useMaking(outbox.tries, waiting.length > 0);
+  const made = useMaking(outbox.tries);
   const entries = useMemo(
     (): TapeEntry[] => (made && waiting.length > 0 ? made.withWaiting(served, waiting, making) : [...served]),
     [made, served, waiting, making],
@@ -178,18 +177,15 @@ type Making = typeof import("./optimistic");
 const loadMaking = (): Promise<Making> => import("./optimistic");
 
 /** Asked for again with every try of the outbox: the network may have been away when the page was opened. */
-function useMaking(tries: number, wanted: boolean): Making | null {
+function useMaking(tries: number): Making | null {
   const [made, setMade] = useState<Making | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: each try is an occasion.
   useEffect(() => {
-    const load = () =>
-      loadMaking().then(
-        (module) => setMade(() => module),
-        () => {},
-      );
-    if (wanted) load();
-    else return whenIdle(load);
-  }, [tries, wanted]);
+    loadMaking().then(
+      (module) => setMade(() => module),
+      () => {},
+    );
+  }, [tries]);
   return made;
 }
 
