@@ -10,7 +10,7 @@
  *   five hundred drawers against a general integer program
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
- * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used (weights)
+ * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used, and what a key of a reading costs (weights)
  * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
  * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
  *   while something dear is done (stall); changes of the database and of exported records that are found (tamper)

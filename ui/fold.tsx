@@ -1,6 +1,7 @@
 import { type ReactNode, useEffect, useRef, useState } from "react";
 
 const looks = {
+  plain: "min-h-11 content-center cursor-pointer",
   line: "min-h-11 content-center cursor-pointer underline",
   strong: "min-h-11 content-center cursor-pointer font-semibold underline",
   indented: "min-h-11 content-center cursor-pointer pl-[4.25rem]",

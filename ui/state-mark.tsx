@@ -1,3 +1,5 @@
+import { memo } from "react";
+
 export type MarkState = "inside" | "near" | "outside" | "unknown";
 
 export const stateWord: Record<MarkState, string> = {
@@ -15,7 +17,17 @@ export const stateText: Record<MarkState, string> = {
 };
 
 /** The mark of a state as SVG shapes about (x, y): disc, half disc, diamond, ring. Never colour alone. */
-export function MarkShape({ state, x, y, r }: { state: MarkState; x: number; y: number; r: number }) {
+export const MarkShape = memo(function MarkShape({
+  state,
+  x,
+  y,
+  r,
+}: {
+  state: MarkState;
+  x: number;
+  y: number;
+  r: number;
+}) {
   const half = `M${x} ${y - r}A${r} ${r} 0 0 1 ${x} ${y + r}Z`;
   switch (state) {
     case "inside":
@@ -37,10 +49,16 @@ export function MarkShape({ state, x, y, r }: { state: MarkState; x: number; y: 
     case "unknown":
       return <circle cx={x} cy={y} r={r} className="fill-panel stroke-mid" strokeWidth={r / 3.2} />;
   }
-}
+});
 
 /** A state as mark and word. */
-export function StateMark({ state, word = stateWord[state] }: { state: MarkState; word?: string }) {
+export const StateMark = memo(function StateMark({
+  state,
+  word = stateWord[state],
+}: {
+  state: MarkState;
+  word?: string;
+}) {
   return (
     <span className={`inline-flex items-center gap-1.5 font-semibold ${stateText[state]}`}>
       <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
@@ -49,4 +67,4 @@ export function StateMark({ state, word = stateWord[state] }: { state: MarkState
       {word}
     </span>
   );
-}
+});

@@ -1,6 +1,7 @@
 import { gzipSync } from "node:zlib";
 import { type Browser, chromium, type Page, type Response } from "@playwright/test";
 import { lead } from "../../demo/works";
+import { measureKeys } from "./keys";
 
 type Weighed = { files: number; kB: number };
 
@@ -13,7 +14,7 @@ const pages = ({ machineId, stageId, jobId }: { machineId: string; stageId: stri
   { name: "Bench tool", most: 190, path: "/bench/gear-pair", usable: hydrated },
 ];
 
-/** All JavaScript that a browser with an empty cache asks for until the main thing of a page can be used, gzip. */
+/** What a key in the reading field costs, and all JavaScript that a browser with an empty cache asks for until the main thing of a page can be used, gzip. */
 export async function measureWeights(
   base: string,
   demo: { machineId: string; stageId: string; jobId: string },
@@ -27,6 +28,7 @@ export async function measureWeights(
     say("sign-in", 125, await weigh(browser, base, "/sign-in", hydrated));
     for (const { name, most, path, usable } of pages(demo))
       say(name, most, await weigh(browser, base, path, usable, cookies));
+    await measureKeys(browser, cookies, base, `/jobs/${demo.jobId}/set`);
   } finally {
     await browser.close();
   }

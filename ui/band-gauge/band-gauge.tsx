@@ -25,7 +25,7 @@ export function SmallBandGauge({ lo, hi, now, state, label }: Gauge) {
         className="fill-band stroke-band-line"
         strokeWidth="1.5"
       />
-      {now && <Bar from={at(now.min)} to={at(now.max)} y={9.5} height={7} fill={fills[state]} />}
+      {now && bar({ from: at(now.min), to: at(now.max), y: 9.5, height: 7, fill: fills[state] })}
     </svg>
   );
 }
@@ -81,7 +81,7 @@ export function BandGauge({
           </text>
         </>
       )}
-      {now && <Bar from={at(now.min)} to={at(now.max)} y={28} height={8} fill={fills[state]} />}
+      {now && bar({ from: at(now.min), to: at(now.max), y: 28, height: 8, fill: fills[state] })}
       {then && (
         <line
           x1={at(then.min)}
@@ -107,6 +107,8 @@ export function BandGauge({
   );
 }
 
-function Bar({ from, to, y, height, fill }: { from: number; to: number; y: number; height: number; fill: string }) {
-  return <rect x={Math.min(from, to - 5)} y={y} width={Math.max(5, to - from)} height={height} className={fill} />;
-}
+type Bar = { from: number; to: number; y: number; height: number; fill: string };
+
+const bar = ({ from, to, y, height, fill }: Bar) => (
+  <rect x={Math.min(from, to - 5)} y={y} width={Math.max(5, to - from)} height={height} className={fill} />
+);

@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { MarkShape, type MarkState } from "../state-mark";
 import { curvePath, type DialPoint, dialScale, onCircle, outlinePath, widestGap } from "./layout";
-import { type LimitLabelAt, limitLabels } from "./limit-labels";
+import { limitLabels } from "./limit-labels";
 
 export type DialReading = {
   key: string;
@@ -59,7 +59,7 @@ export function RoundDial(props: DialProps) {
       <Part outline={props.outline} scale={scaleOfPart} mirror={counterClockwise} />
       {painted !== null && (
         <>
-          <Spoke from={onCircle(paintAngle, ring.inner)} to={onCircle(paintAngle, props.rootRadius * scaleOfPart)} />
+          {spoke(onCircle(paintAngle, ring.inner), onCircle(paintAngle, props.rootRadius * scaleOfPart))}
           <path
             d={outlinePath([marks[painted] ?? []], scaleOfPart, counterClockwise)}
             className="fill-copper stroke-copper"
@@ -96,7 +96,17 @@ export function RoundDial(props: DialProps) {
         );
       })}
       {limitLabels(labelAngle, [band.hi, band.lo], scale.radius, props.figure).map((label) => (
-        <LimitLabel key={`${label.text} ${label.y}`} {...label} />
+        <text
+          key={`${label.text} ${label.y}`}
+          x={label.x}
+          y={label.y + 5}
+          textAnchor="middle"
+          className="fill-mid stroke-panel figure text-[16px] max-sm:text-[24px]"
+          strokeWidth="5"
+          paintOrder="stroke"
+        >
+          {label.text}
+        </text>
       ))}
       <text y="2" textAnchor="middle" className="fill-ink figure font-[650] text-[23px] max-sm:text-[30px]">
         {props.headline}
@@ -128,21 +138,6 @@ const Part = memo(function Part({
   );
 });
 
-function Spoke({ from, to }: { from: DialPoint; to: DialPoint }) {
-  return <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} className="stroke-copper" strokeWidth="2" />;
-}
-
-function LimitLabel({ text, x, y }: LimitLabelAt) {
-  return (
-    <text
-      x={x}
-      y={y + 5}
-      textAnchor="middle"
-      className="fill-mid stroke-panel figure text-[16px] max-sm:text-[24px]"
-      strokeWidth="5"
-      paintOrder="stroke"
-    >
-      {text}
-    </text>
-  );
-}
+const spoke = (from: DialPoint, to: DialPoint) => (
+  <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} className="stroke-copper" strokeWidth="2" />
+);

@@ -1,5 +1,5 @@
 import { Check, Zap } from "lucide-react";
-import { Fragment, useCallback, useMemo, useState } from "react";
+import { Fragment, useMemo, useState } from "react";
 import { Link, Navigate, Outlet, useNavigate, useSearchParams } from "react-router";
 import { sizeWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
@@ -10,17 +10,17 @@ import { Button, buttonClass } from "~/ui/button";
 import { later, useIdle, useLater } from "~/ui/use-later";
 import { Tape } from "../logbook/tape";
 import { ClockStrip, UnkeptStrip } from "../offline/clock-strip";
-import type { Stopped } from "../offline/outbox";
 import { useOutbox } from "../offline/outbox-state";
 import { InstrumentPanel } from "../practice/instrument-panel";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { Head, RoomSwitch } from "../shell/head";
 import { PersonMenu } from "../shell/person-menu";
 import { clock } from "../words/times";
-import { JobContext, type JobNow, pathOf } from "./entries/job-context";
+import { JobContext, type JobScreenValue, pathOf } from "./entries/job-context";
 import type { JobLoaded } from "./entries/job-loaded";
 import { nothingBefore } from "./entries/stage-before";
-import { useDraft } from "./entries/use-draft";
+import type { TypedDraft } from "./entries/typed-draft";
+import { useDraftKept, useDraftReady, useTypedDraft } from "./entries/use-draft";
 import { useEntries } from "./entries/use-entries";
 import { stageIn } from "./stations/first-station";
 import { Ledger } from "./stations/ledger";
@@ -35,21 +35,20 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
   const { machine, stages } = data;
   const [search] = useSearchParams();
   const entered = stageIn(stages, search);
-  const { job, kept } = useJob(data, entered);
+  const screen = useScreen(data, entered);
+  const { job, stage, draft } = screen;
+  const ready = useDraftReady(draft);
   const signed = job.entries.some((entry) => entry.kind === "signature");
-  const before = data.before.find((item) => item.stageId === entered.id) ?? nothingBefore(entered.id);
-  const moved = before.moved + movedBy(job.entries, entered.adjuster.id);
-  const stage = useMemo(() => ({ ...entered, adjuster: stoodAdjuster(entered, moved) }), [entered, moved]);
-  const safePath = pathOf(data, stage, "make-safe");
+  const safePath = screen.stationPath("make-safe");
   return (
-    <JobContext value={{ data, stage, entered, before, job }}>
+    <JobContext value={screen}>
       <div className="h-dvh max-sm:h-auto max-sm:min-h-dvh flex flex-col">
         <Head
           right={
             <>
               {!signed && <Ledger />}
               <Power record={job.record} signed={signed} safePath={safePath} />
-              <KeptMark kept={kept} />
+              <KeptMark draft={draft} jobId={data.job.id} />
               <div className="flex gap-3 max-lg:hidden">
                 <RoomSwitch />
                 <PersonMenu />
@@ -68,7 +67,7 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
           </h1>
         </Head>
         {stages.length > 1 && <StageSwitch here={here} />}
-        <StationBar here={here} record={job.record} signed={signed} pathOf={(key) => pathOf(data, stage, key)} />
+        <StationBar here={here} record={job.record} signed={signed} pathOf={screen.stationPath} />
         <ClockStrip />
         <UnkeptStrip />
         {job.refused.map((waiting) => (
@@ -80,7 +79,7 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
             read from now on is judged by the new ones; what was read before stays as it was judged.
           </p>
         )}
-        {handsIn.has(here) && job.ready && !signed && job.record.power?.state !== "isolated" && (
+        {handsIn.has(here) && ready && !signed && job.record.power?.state !== "isolated" && (
           <p role="alert" className="bg-panel border-b-2 border-outside px-5 max-sm:px-3.5 py-2 text-lg shrink-0">
             <b className="text-outside">{job.record.power ? "It is live." : "It was not made safe."}</b>{" "}
             <Link to={safePath} replace>
@@ -91,8 +90,8 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
         )}
         <main className="grow min-h-0 flex flex-col">
           {signed && here !== "sign-off" ? (
-            <Navigate to={pathOf(data, stage, "sign-off")} replace />
-          ) : job.ready ? (
+            <Navigate to={screen.stationPath("sign-off")} replace />
+          ) : ready ? (
             <Fragment key={`${here} ${stage.id}`}>
               <Outlet />
             </Fragment>
@@ -107,22 +106,28 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
   );
 }
 
-/** How well what was done and typed is kept: on the server since when, or on this tablet and why. */
-type Kept = { at: string | null; waiting: number; why: Stopped };
-
-/** The job's entries and what is being typed, as they stand on one of its stages. */
-function useJob(data: JobLoaded, stage: Stage): { job: JobNow; kept: Kept } {
-  const { put, ...entries } = useEntries(data);
-  const { at, why, ...draft } = useDraft(data.job.id, stage.id, data.person.id, data.drafts);
-  const outbox = useOutbox();
-  const recordOf = useCallback((of: Stage) => jobRecord(entries.entries, of), [entries.entries]);
-  const record = useMemo(() => recordOf(stage), [recordOf, stage]);
-  const waiting = outbox.items.filter((item) => item.jobId === data.job.id && !item.refusal).length;
-  const later = [outbox.at, at].filter((time) => time !== null).sort();
-  return {
-    job: { ...entries, ...draft, record, recordOf, put: useCallback((work) => put(stage, work), [put, stage]) },
-    kept: { at: later[later.length - 1] ?? null, waiting, why: waiting > 0 ? (outbox.stopped ?? why) : why },
-  };
+/** The job as it stands on one of its stages; the same value until an entry comes or what was loaded is another. */
+function useScreen(data: JobLoaded, entered: Stage): JobScreenValue {
+  const { entries, refused, allHere, revised, put, sign } = useEntries(data);
+  const draft = useTypedDraft(data.job.id, entered.id, data.person.id, data.drafts);
+  return useMemo(() => {
+    const before = data.before.find((item) => item.stageId === entered.id) ?? nothingBefore(entered.id);
+    const moved = before.moved + movedBy(entries, entered.adjuster.id);
+    const stage = { ...entered, adjuster: stoodAdjuster(entered, moved) };
+    const recordOf = (of: Stage) => jobRecord(entries, of);
+    const { changeRound, changeText } = draft;
+    const job = { entries, refused, allHere, revised, sign, changeRound, changeText, recordOf };
+    return {
+      data,
+      stage,
+      entered,
+      before,
+      draft,
+      job: { ...job, record: recordOf(stage), put: (work) => put(stage, work) },
+      entriesHere: entries.filter((entry) => entry.stageId === stage.id || entry.stageId === null),
+      stationPath: (station) => pathOf(data, stage, station),
+    };
+  }, [data, entered, entries, refused, allHere, revised, put, sign, draft]);
 }
 
 /** Stations at which hands are in the machine. */
@@ -216,8 +221,18 @@ function Power({ record, signed, safePath }: { record: JobRecord; signed: boolea
   );
 }
 
-function KeptMark({ kept }: { kept: Kept }) {
+/** How well what was done and typed is kept: on the server since when, or on this tablet and why. */
+function KeptMark({ draft, jobId }: { draft: TypedDraft; jobId: string }) {
   const reader = useWords();
+  const outbox = useOutbox();
+  const typed = useDraftKept(draft);
+  const waiting = outbox.items.filter((item) => item.jobId === jobId && !item.refusal).length;
+  const at = [outbox.at, typed.at].filter((time) => time !== null).sort();
+  const kept = {
+    at: at[at.length - 1] ?? null,
+    waiting,
+    why: waiting > 0 ? (outbox.stopped ?? typed.why) : typed.why,
+  };
   const why = {
     "no-network": "no network",
     server: "server away",

@@ -11,7 +11,7 @@ import { switchGears } from "~/core/stages";
 import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
-import { methodInput, methodOf } from "../job/read/method-form";
+import { methodInput, methodOf } from "../job/read/method";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { parseAmount, unitHint } from "../words/amount";
 import { readWords } from "../words/entry";

@@ -11,7 +11,7 @@ import { teethInMesh } from "~/operations/stage-as-read";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
-import type { Method } from "../job/read/method-form";
+import type { Method } from "../job/read/method";
 import { usePreferences } from "../people/use-preferences";
 import { amountWords } from "../words/amount";
 import { feltState, feltWords } from "../words/feel";

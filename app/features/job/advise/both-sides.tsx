@@ -10,6 +10,7 @@ import { stageUnit } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 
 /** A part between two stacks is moved by carrying shims from one side to the other: their sum, and the end float, stay. */
 export function BothSides({
@@ -32,8 +33,9 @@ export function BothSides({
 }) {
   const reader = useWords();
   const { job } = useJobScreen();
+  const texts = useTexts();
   const field = `stack.other.${job.record.moves.length}`;
-  const text = job.draft.texts[field] ?? (known ? piecesTyped(reader, known) : "");
+  const text = texts[field] ?? (known ? piecesTyped(reader, known) : "");
   const other = readPieces(reader, text);
   const carried = other && text !== "" ? carryAcross(of, measured(other), wantedMm) : null;
   const { unit, range } = stageUnit(reader, stage.geometry.element);

@@ -28,6 +28,7 @@ import { stageUnit } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import type { RoundView } from "../read/round-view";
 import { BothSides } from "./both-sides";
 import { asMeasured, itemsFor, sameSize, sizeOf, stockOf, type Taking, takingsOf } from "./drawer-items";
@@ -62,6 +63,7 @@ export function DrawerPane({
 }) {
   const reader = useWords();
   const { data, before, job } = useJobScreen();
+  const texts = useTexts();
   const { adjuster } = stage.adjuster;
   const known = useMemo(() => {
     const here = job.entries.filter((entry) => entry.kind === "move" && entry.stageId === stage.id);
@@ -69,7 +71,7 @@ export function DrawerPane({
   }, [job.entries, stage.id, before.stack]);
   // After a move something else lies in it.
   const wasField = `stack.was.${job.record.moves.length}`;
-  const wasText = job.draft.texts[wasField] ?? (known ? piecesTyped(reader, known.here) : "");
+  const wasText = texts[wasField] ?? (known ? piecesTyped(reader, known.here) : "");
   const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
   const present = useMemo(() => {
     const typed = readPieces(reader, wasText);
@@ -87,7 +89,7 @@ export function DrawerPane({
       present,
     };
   }, [adjuster, sensitivity, view, stage.limits, present]);
-  const most = Number(job.draft.texts["stack.most"] || usualPieces) || usualPieces;
+  const most = Number(texts["stack.most"] || usualPieces) || usualPieces;
   const question = useMemo(() => of && drawerQuestion(of, stockOf(items), most), [of, items, most]);
   const found = useWorker<Result<StackAnswer>>(start, question);
   const [chosen, setChosen] = useState(0);
@@ -125,7 +127,7 @@ export function DrawerPane({
         <Field
           label="Pieces at most"
           inputMode="numeric"
-          value={job.draft.texts["stack.most"] ?? ""}
+          value={texts["stack.most"] ?? ""}
           placeholder={String(usualPieces)}
           autoComplete="off"
           onChange={(event) => job.changeText("stack.most", event.target.value)}

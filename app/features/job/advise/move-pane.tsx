@@ -1,4 +1,4 @@
-import { type ReactNode, type RefObject, useState } from "react";
+import { memo, type ReactNode, type RefObject, useState } from "react";
 import { afterEachPart, beforeReading, nothingToAdjust, notRound } from "~/app/features/kinds";
 import { panesOf } from "~/app/features/kinds/panes";
 import { formatNumber } from "~/app/features/words/figure";
@@ -13,7 +13,6 @@ import {
   unitOf,
   wholeSteps,
 } from "~/core/advice";
-import type { ClampNow } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { aimOf, frameOf, judgedBy, leastPlaces } from "~/core/stages";
 import type { Instrument } from "~/data/queries/instruments";
@@ -21,19 +20,22 @@ import type { Stage } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button } from "~/ui/button";
 import { StateMark, stateWord } from "~/ui/state-mark";
+import { useHandler } from "~/ui/use-handler";
+import { later } from "~/ui/use-later";
+import { WhenHere } from "~/ui/when-here";
 import { amountWords } from "../../words/amount";
 import { capital } from "../../words/count";
 import { placeOf, readIn, stageUnit } from "../../words/quantity";
 import { judgedWords } from "../../words/quantity-names";
 import { verdictState } from "../../words/state";
 import { turnedWords } from "../../words/turned";
+import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import type { RoundView } from "../read/round-view";
 import { AlsoMoves } from "./also-moves";
-import { type ChosenStack, DrawerPane } from "./drawer-pane";
+import type { ChosenStack } from "./drawer-pane";
 import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
-import { Otherwise } from "./otherwise";
-import { RollerPane } from "./roller-pane";
 import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
@@ -42,36 +44,41 @@ type Props = {
   instrument: Instrument;
   view: RoundView | null;
   learnt: LearntResponse | null;
-  texts: Record<string, string>;
-  onText: (name: string, text: string) => void;
-  instruments: readonly Instrument[];
   /** The leaves with which it was set, where the adjuster has no scale. */
   onSo: (feelerMm?: number[]) => void;
   onOtherwise: (amount: number, note: string) => Refusal | null;
   /** A reading that stands off and that nobody has answered for: to be looked at before anything is moved. */
   questioned: { tooth: number; typed: string } | null;
-  /** A stack from the drawer; left out where none can be taken. */
-  onTake?: (chosen: ChosenStack) => void;
+  /** A stack from the drawer. */
+  onTake: (chosen: ChosenStack) => void;
   /** What to do where no move is asked for. */
   onward: ReactNode;
-  clamps: readonly ClampNow[];
   /** Logs a clamp as eased, before the move. */
   onEase: (clamp: number) => void;
   /** A tight spot that was only felt so far. */
   feltTight: number | null;
-  soButton?: RefObject<HTMLButtonElement | null>;
+  soButton: RefObject<HTMLButtonElement | null>;
 };
+
+const otherwisePart = later(async () => (await import("./otherwise")).Otherwise);
+const drawer = later(async () => (await import("./drawer-pane")).DrawerPane);
+const roller = later(async () => (await import("./roller-pane")).RollerPane);
 
 type Span = { min: number; max: number };
 
 /** A sentence with a number: where to stand the gear, which way, how much, what it will read then, how sure, and why. */
 export function MovePane(props: Props) {
   const reader = useWords();
+  const { data, job } = useJobScreen();
+  const { instruments } = data;
   const { stage, instrument, view } = props;
   const [otherwise, setOtherwise] = useState(false);
   const { element } = stage.geometry;
   const unit = stageUnit(reader, element);
   const read = readIn(reader, element, instrument);
+  const so = useHandler(() => {
+    if (view) props.onSo(stage.adjuster.hasScale ? undefined : feelerFor({ stage, instruments }, view)?.leavesMm);
+  });
   if (!view || view.standTooth === null) {
     return (
       <section aria-label="Next move">
@@ -84,7 +91,7 @@ export function MovePane(props: Props) {
           </p>
         )}
         <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
-        <ReadPicture stage={stage} now={null} then={null} />
+        {readPicture(stage, null, null)}
         {stage.geometry.turnedBy !== "either" && (
           <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
         )}
@@ -94,7 +101,7 @@ export function MovePane(props: Props) {
             {formatNumber(reader, stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
           </p>
         )}
-        <Beside {...props} />
+        <Beside stage={stage} onOtherwise={props.onOtherwise} onEase={props.onEase} />
       </section>
     );
   }
@@ -143,23 +150,13 @@ export function MovePane(props: Props) {
         per={unit.per}
         label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
       />
-      <ReadPicture stage={stage} now={view.now} then={move ? { min: move.min, max: move.max } : null} />
-      {move && <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />}
-      {move && <EaseFirst clamps={props.clamps} onEase={props.onEase} />}
+      {readPicture(stage, view.now, move ? { min: move.min, max: move.max } : null)}
+      {move && stage.adjuster.alsoMoves.length > 0 && (
+        <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />
+      )}
+      {move && <Ease clamps={job.record.clamps} onEase={props.onEase} />}
       {move ? (
-        <div className="flex flex-wrap gap-3">
-          <Button
-            ref={props.soButton}
-            kind="now"
-            large
-            onClick={() => props.onSo(stage.adjuster.hasScale ? undefined : feelerFor(props, view)?.leavesMm)}
-          >
-            Did it so
-          </Button>
-          <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
-            Did otherwise
-          </Button>
-        </div>
+        <DidIt soButton={props.soButton} onSo={so} otherwise={otherwise} onOtherwise={setOtherwise} />
       ) : (
         <div className="flex flex-wrap gap-3">
           {props.onward}
@@ -170,34 +167,61 @@ export function MovePane(props: Props) {
           )}
         </div>
       )}
-      {otherwise && <Otherwise {...props} onDone={() => setOtherwise(false)} />}
-      {!props.questioned && props.onTake && move && stage.adjuster.adjuster?.type === "shims" && (
-        <DrawerPane stage={stage} view={view} onTake={props.onTake} />
+      {otherwise && (
+        <WhenHere
+          part={otherwisePart}
+          props={{ stage, onOtherwise: props.onOtherwise, onDone: () => setOtherwise(false) }}
+        />
       )}
-      <Beside {...props} />
-      {move && (
-        <RollerPane stage={stage} view={view} texts={props.texts} onText={props.onText} onMove={props.onOtherwise} />
+      {!props.questioned && move && stage.adjuster.adjuster?.type === "shims" && (
+        <WhenHere part={drawer} props={{ stage, view, onTake: props.onTake }} />
+      )}
+      <Beside stage={stage} onOtherwise={props.onOtherwise} onEase={props.onEase} />
+      {move && stage.adjuster.means === "roller-holes" && (
+        <WhenHere part={roller} props={{ stage, view, onMove: props.onOtherwise }} />
       )}
       {!props.questioned && (
-        <WhyMove
-          stage={stage}
-          instrument={instrument}
-          instruments={props.instruments}
-          view={view}
-          learnt={props.learnt}
-        />
+        <WhyMove stage={stage} instrument={instrument} instruments={instruments} view={view} learnt={props.learnt} />
       )}
     </section>
   );
 }
 
+const DidIt = memo(function DidIt({
+  soButton,
+  onSo,
+  otherwise,
+  onOtherwise,
+}: {
+  soButton: RefObject<HTMLButtonElement | null>;
+  onSo: () => void;
+  otherwise: boolean;
+  onOtherwise: (open: boolean) => void;
+}) {
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Button ref={soButton} kind="now" large onClick={onSo}>
+        Did it so
+      </Button>
+      <Button large aria-expanded={otherwise} onClick={() => onOtherwise(!otherwise)}>
+        Did otherwise
+      </Button>
+    </div>
+  );
+});
+
+const Ease = memo(EaseFirst);
+
 /** What the kind sets beside what it is judged by. */
-function Beside({ stage, texts, onText, onOtherwise, clamps, onEase }: Props) {
+const Beside = memo(function Beside({ stage, onOtherwise, onEase }: Pick<Props, "stage" | "onOtherwise" | "onEase">) {
+  const { job } = useJobScreen();
+  const texts = useTexts();
   const { element } = stage.geometry;
-  const easeFirst = <EaseFirst clamps={clamps} onEase={onEase} />;
   const Pane = panesOf(element).beside;
-  return Pane && <Pane {...{ stage, element, texts, onText, easeFirst }} onMove={onOtherwise} />;
-}
+  if (!Pane) return null;
+  const easeFirst = <EaseFirst clamps={job.record.clamps} onEase={onEase} />;
+  return <Pane {...{ stage, element, texts, easeFirst }} onText={job.changeText} onMove={onOtherwise} />;
+});
 
 /** How far the adjuster moves its part by an amount, mm. */
 const centreWay = ({ adjuster: { adjuster } }: Stage, amount: number): number =>
@@ -218,8 +242,9 @@ function howManyWords({ geometry: { element } }: Stage): string {
 
 const counted = (view: RoundView): number => view.readings.filter((reading) => !reading.struck).length;
 
-function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
+function Sentence({ stage, view }: Props & { view: RoundView }) {
   const reader = useWords();
+  const { instruments } = useJobScreen().data;
   const { adjuster } = stage;
   const words = "text-2xl font-semibold leading-snug";
   const { element } = stage.geometry;
@@ -265,20 +290,19 @@ function Sentence({ stage, view, instruments }: Props & { view: RoundView }) {
           {afterEachPart(reader, element) && <li>{afterEachPart(reader, element)}</li>}
         </ol>
       )}
-      <OtherMember stage={stage} amount={view.move.amount} />
+      {otherMember(reader, stage, view.move.amount)}
     </>
   );
 }
 
 /** What is read, to scale, of a kind that shows it. */
-function ReadPicture({ stage, now, then }: { stage: Stage; now: Span | null; then: Span | null }) {
+function readPicture(stage: Stage, now: Span | null, then: Span | null): ReactNode {
   const { element } = stage.geometry;
   return panesOf(element).read?.({ element, limits: stage.limits, now, then }) ?? null;
 }
 
 /** The same move by another part of the stage, where there is one. */
-function OtherMember({ stage, amount }: { stage: Stage; amount: number }) {
-  const reader = useWords();
+function otherMember(reader: Reader, stage: Stage, amount: number): ReactNode {
   const { element } = stage.geometry;
   return panesOf(element).otherMember?.(reader, { stage, element, changeMm: centreWay(stage, amount) }) ?? null;
 }

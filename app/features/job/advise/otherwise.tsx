@@ -7,22 +7,22 @@ import { Button } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
 import { asTyped, parseAmount, unitHint } from "../../words/amount";
 import { refusalWords } from "../../words/refusal";
+import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 
 /** What the technician did instead, logged as it was; the app learns from what was really done. */
 export function Otherwise({
   stage,
-  texts,
-  onText,
   onOtherwise,
   onDone,
 }: {
   stage: Stage;
-  texts: Record<string, string>;
-  onText: (name: string, text: string) => void;
   onOtherwise: (amount: number, note: string) => Refusal | null;
   onDone: () => void;
 }) {
   const reader = useWords();
+  const texts = useTexts();
+  const onText = useJobScreen().job.changeText;
   const { adjuster } = stage;
   const unit = adjuster.adjuster ? unitOf(adjuster.adjuster) : "mm";
   const [refusal, setRefusal] = useState<Refusal | null>(null);

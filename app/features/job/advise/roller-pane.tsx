@@ -11,6 +11,8 @@ import { stageUnit } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { verdictState } from "../../words/state";
+import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import type { RoundView } from "../read/round-view";
 
 const mostShown = 3;
@@ -19,20 +21,18 @@ const mostShown = 3;
 export function RollerPane({
   stage,
   view,
-  texts,
-  onText,
   onMove,
 }: {
   stage: Stage;
   view: RoundView;
-  texts: Record<string, string>;
-  onText: (name: string, text: string) => void;
   onMove: (amount: number, note: string) => Refusal | null;
 }) {
   const reader = useWords();
+  const texts = useTexts();
+  const onText = useJobScreen().job.changeText;
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { adjuster, limits } = stage;
-  if (adjuster.means !== "roller-holes" || !adjuster.adjuster) return null;
+  if (!adjuster.adjuster) return null;
   const sizes = (name: string): Result<number[]> | null => {
     const read = severalQuantities(texts[name] ?? "").map((text) => parseQuantity(text, "length", "mm"));
     const wrong = read.find((one) => !one.ok);

@@ -7,18 +7,18 @@ import type { TapeEntry } from "../../logbook/tape";
 import type { StationKey } from "../stations/stations";
 import type { JobLoaded } from "./job-loaded";
 import type { StageBefore } from "./stage-before";
-import type { JobDraft } from "./use-draft";
+import type { TypedDraft } from "./typed-draft";
 import type { JobEntries } from "./use-entries";
 
 /** The job on this screen, as it stands on the stage that is worked on. */
-export type JobNow = Omit<JobDraft, "at" | "why"> &
-  Omit<JobEntries, "put"> & {
+export type JobNow = Omit<JobEntries, "put"> &
+  Pick<TypedDraft, "changeRound" | "changeText"> & {
     record: JobRecord;
     recordOf: (stage: Stage) => JobRecord;
     put: (work: Work) => Promise<Result<Entry>>;
   };
 
-type Screen = {
+export type JobScreenValue = {
   data: JobLoaded;
   /** With its adjuster as it stands now, after the moves so far. */
   stage: Stage;
@@ -26,25 +26,20 @@ type Screen = {
   entered: Stage;
   before: StageBefore;
   job: JobNow;
-};
-
-export const JobContext = createContext<Screen | null>(null);
-
-export type JobScreenValue = Screen & {
+  /** What is being typed; a component shows a part of it by `useTyped`. */
+  draft: TypedDraft;
   /** Entries of this stage or of the whole job. */
   entriesHere: TapeEntry[];
   stationPath: (station: StationKey) => string;
 };
 
+/** The same value from key to key: what is typed lies in its draft. */
+export const JobContext = createContext<JobScreenValue | null>(null);
+
 export function useJobScreen(): JobScreenValue {
   const value = useContext(JobContext);
   if (!value) throw new Error("outside of a job");
-  const { data, stage, job } = value;
-  return {
-    ...value,
-    entriesHere: job.entries.filter((entry) => entry.stageId === stage.id || entry.stageId === null),
-    stationPath: (station) => pathOf(data, stage, station),
-  };
+  return value;
 }
 
 /** The address of a station, on the stage that is worked on; a job with one stage does not name it. */

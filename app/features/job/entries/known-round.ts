@@ -14,6 +14,7 @@ import { usePreferences } from "../../people/use-preferences";
 import { recordedView } from "../read/round-view";
 import { useJobScreen } from "./job-context";
 import { learnStage } from "./learn-stage";
+import { useTyped } from "./use-draft";
 
 /** What is known of the stage so far: its last round, that round carried over its moves, the adjuster's response. */
 export function useKnown(gear: string | undefined) {
@@ -81,7 +82,7 @@ export function useGhost() {
 /** The round that what is typed goes on with, if that was asked for and nothing was moved since. */
 export function useGoingOn(phase: RoundPhase) {
   const { job } = useJobScreen();
-  const wanted = job.draft.texts[`on.${phase}`];
+  const wanted = useTyped(({ texts }) => texts[`on.${phase}`]);
   const last = job.record.lastRound;
   return useMemo(() => {
     if (!wanted || !last || firstOfRound(last) !== wanted) return null;

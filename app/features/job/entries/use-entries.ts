@@ -168,7 +168,8 @@ export function useEntries(data: JobLoaded): JobEntries {
   );
 
   const allHere = made !== null || waiting.length === 0;
-  return { entries, allHere, refused: waiting.filter((item) => item.refusal), revised, put, sign };
+  const refused = useMemo(() => waiting.filter((item) => item.refusal), [waiting]);
+  return { entries, allHere, refused, revised, put, sign };
 }
 
 type Making = typeof import("./optimistic");

@@ -22,6 +22,7 @@ import { capital } from "../../words/count";
 import { feltState, feltWords } from "../../words/feel";
 import { placeOf, stageUnit } from "../../words/quantity";
 import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
 import { FeelPane, feltMarks } from "./feel-pane";
 import { useOutline } from "./round-pane";
@@ -33,7 +34,7 @@ const firstPlaces = 6;
 export function FeelStation({ phase }: { phase: RoundPhase }) {
   const reader = useWords();
   const { stage, job, stationPath } = useJobScreen();
-  const { texts } = job.draft;
+  const texts = useTexts();
   const [problem, setProblem] = useState<Refusal | null>(null);
   const { element, arcDeg } = stage.geometry;
   const frame = frameOf(element);

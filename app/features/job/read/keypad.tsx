@@ -1,4 +1,5 @@
 import { Delete } from "lucide-react";
+import { memo } from "react";
 
 const keys = ["7", "8", "9", "back", "4", "5", "6", ",", "1", "2", "3", "0"] as const;
 
@@ -6,7 +7,7 @@ const keys = ["7", "8", "9", "back", "4", "5", "6", ",", "1", "2", "3", "0"] as 
  * Keys of our own, big enough for a gloved thumb. They never take the focus from the field, so a wedge instrument or a
  * keyboard can go on at any moment.
  */
-export function Keypad({ onKey, onBack }: { onKey: (key: string) => void; onBack: () => void }) {
+export const Keypad = memo(function Keypad({ onKey, onBack }: { onKey: (key: string) => void; onBack: () => void }) {
   const keep = (event: React.PointerEvent) => event.preventDefault();
   const look =
     "figure text-2xl font-semibold min-h-14 bg-panel border border-rule cursor-pointer active:bg-ink active:text-panel grid place-items-center";
@@ -40,4 +41,4 @@ export function Keypad({ onKey, onBack }: { onKey: (key: string) => void; onBack
       )}
     </div>
   );
-}
+});

@@ -1,233 +1,27 @@
-import type { RefObject } from "react";
-import { formatNumber } from "~/app/features/words/figure";
-import type { Reader } from "~/app/features/words/reader";
+import { useState } from "react";
 import { useWords } from "~/app/features/words/use-words";
-import type { Sense } from "~/core/logbook";
 import { isOverdue } from "~/core/logbook";
-import { type Dimension, type PlainCode, parseQuantity, type Refusal, refuse } from "~/core/quantity";
-import { typedRound } from "~/core/rounds";
-import {
-  gearNames,
-  type MeasuredQuantity,
-  measuredUnit,
-  type StageElement,
-  spanOf,
-  switchGears,
-  usualPitches,
-  waysToMeasure,
-} from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import { dayIn } from "~/operations/day-in";
-import { Choice, Field, Select } from "~/ui/field";
-import { stageUnit } from "../../words/quantity";
+import { later, useLater } from "~/ui/use-later";
 import { measuredWords } from "../../words/quantity-names";
-import { refusalWords } from "../../words/refusal";
-import { lengthWords, spoken } from "../../words/spoken";
-import { dateWords } from "../../words/times";
+import { heldOf, methodOf } from "./method";
+import type { MethodFormProps } from "./method-fields";
 
-export type Method = {
-  quantity: MeasuredQuantity;
-  instrument: Instrument;
-  indicatorRadiusMm: number | null;
-  indicatorAngleDeg: number;
-  held: number | null;
-  temperatureC: number | null;
-  sense: Sense;
-  /** Which gear of a switchable one is in. */
-  gear: string | undefined;
-  bareUnit: string;
-  /** What stands in the form and cannot be meant, at the name of its field; no round is taken while it stands. */
-  problem: Refusal | null;
-};
+const fieldsPart = later(async () => (await import("./method-fields")).MethodFields);
 
-/** Beside the usual one; what has none here is typed in its usual unit alone. */
-const otherUnits: Partial<Record<Dimension, readonly string[]>> = {
-  length: ["thou", "in"],
-  force: ["lbf", "kgf"],
-  angle: ["deg"],
-};
-
-/** Units that a bare number can be said to be in, the usual one first. */
-export const bareUnits = (quantity: MeasuredQuantity): readonly string[] => {
-  const { dimension, bare } = measuredUnit[quantity];
-  return [bare, ...(otherUnits[dimension] ?? [])];
-};
-
-/** What is held still while the other is read, and where it is usual. */
-export function heldOf(
-  reader: Reader,
-  element: StageElement,
-  quantity: MeasuredQuantity,
-): {
-  label: string;
-  hint: string;
-  usual: number;
-  dimension: Dimension;
-  bare: string;
-  said: (value: number) => string;
-} | null {
-  switch (quantity) {
-    case "span-force":
-      return {
-        label: "Pressed in by",
-        hint: "mm; empty: a 64th of the span",
-        usual: (spanOf(element) ?? 64) / 64,
-        dimension: "length",
-        bare: "mm",
-        said: (mm) => `pressed in by ${lengthWords(reader, mm, 1)}`,
-      };
-    case "span-deflection":
-      return {
-        label: "Pressed with",
-        hint: "N; empty: 10",
-        usual: 10,
-        dimension: "force",
-        bare: "N",
-        said: (newton) => `pressed with ${spoken(reader, "N", 1).said(newton)}`,
-      };
-    case "elongation":
-      return {
-        label: "Pitches counted",
-        hint: `empty: ${usualPitches}`,
-        usual: usualPitches,
-        dimension: "length",
-        bare: "mm",
-        said: (pitches) => `${formatNumber(reader, pitches, 0)} of them`,
-      };
-    default:
-      return null;
-  }
-}
-
-/** How it is read, from the texts of the form; what cannot be understood counts as left out, and the form says so. */
-export function methodOf(
-  reader: Reader,
-  stage: Stage,
-  texts: Record<string, string>,
-  instruments: readonly Instrument[],
-): Method {
-  const { element } = stage.geometry;
-  const ways = waysToMeasure(element);
-  const quantity = ways.find((way) => way === texts["method.quantity"]) ?? ways[0] ?? "circumferential-backlash";
-  const fitting = instrumentsFor(quantity, instruments);
-  const chosen = fitting.find((instrument) => instrument.id === texts["method.instrument"]);
-  const usual = usualKind[quantity];
-  const fallback = fitting.find((instrument) => instrument.kind === usual) ?? fitting[0] ?? instruments[0];
-  if (!fallback) throw new Error("no instrument in this workshop");
-  let problem: Refusal | null = null;
-  const value = (name: string, dimension: Dimension, bare: string, wanted: (value: number) => PlainCode | null) => {
-    const typed = (texts[name] ?? "").trim();
-    if (typed === "") return null;
-    const parsed = parseQuantity(typed, dimension, bare);
-    const code = parsed.ok ? wanted(parsed.value.value) : null;
-    if (!parsed.ok) problem ??= { ...parsed.refusal, path: [name] };
-    else if (code) problem ??= refuse(code, [name]).refusal;
-    return parsed.ok && !code ? parsed.value.value : null;
-  };
-  const over0 = (length: number) => (length > 0 ? null : "too-small");
-  const byIndicator = quantity === "circumferential-backlash";
-  const radius = byIndicator ? value("method.radius", "length", "mm", over0) : null;
-  const angle = byIndicator
-    ? value("method.angle", "angle", "deg", (deg) => (Math.abs(deg) < 60 ? null : "inclined-too-far"))
-    : null;
-  const needs = heldOf(reader, element, quantity);
-  const held = needs && value("method.held", needs.dimension, needs.bare, over0);
-  const temperatureC = value("method.temperature", "temperature", "C", (c) =>
-    c > -60 && c < 300 ? null : c < 0 ? "too-small" : "too-large",
-  );
-  const gears = gearNames(element) ?? [];
-  return {
-    quantity,
-    instrument: chosen ?? fallback,
-    indicatorRadiusMm: radius,
-    indicatorAngleDeg: angle ?? 0,
-    held,
-    temperatureC,
-    problem,
-    sense: texts["method.sense"] === "counter-clockwise" ? "counter-clockwise" : "clockwise",
-    gear: gears.find((name) => name === texts["method.gear"]) ?? gears[0],
-    bareUnit: bareUnit(quantity, texts["method.unit"], chosen ?? fallback),
-  };
-}
-
-/** What a bare number is in: as the person said, else as the instrument shows it. */
-export function bareUnit(quantity: MeasuredQuantity, said: string | undefined, instrument: Instrument): string {
-  const known = bareUnits(quantity);
-  return [said, instrument.unit].find((unit) => unit && known.includes(unit)) ?? known[0] ?? "mm";
-}
-
-/** What the quantity is usually read with. */
-const usualKind: Partial<Record<MeasuredQuantity, string>> = {
-  "circumferential-backlash": "lever indicator",
-  sag: "steel rule",
-  "hand-movement": "steel rule",
-  elongation: "caliper",
-  gap: "feeler set",
-};
-
-/** Instruments that show the dimension in which a quantity is read. */
-export const instrumentsFor = (quantity: MeasuredQuantity, instruments: readonly Instrument[]): readonly Instrument[] =>
-  instruments.filter(({ dimension }) => dimension === measuredUnit[quantity].dimension);
-
-/** The part of a method that goes with a round into the logbook. */
-export const methodInput = (method: Method) => ({
-  quantity: method.quantity,
-  instrumentId: method.instrument.id,
-  indicatorRadiusMm: method.indicatorRadiusMm,
-  indicatorAngleDeg: method.indicatorAngleDeg,
-  held: method.held,
-  temperatureC: method.temperatureC,
-  sense: method.sense,
-  gear: method.gear,
-});
-
-/** What one reading by this method is worth, as it is now set up. */
-function worthWords(reader: Reader, stage: Stage, method: Method): string {
-  const values = typedRound(stage.geometry.element, method.instrument, method, []);
-  const unit = stageUnit(reader, stage.geometry.element);
-  const linear = method.quantity !== "span-frequency" && method.quantity !== "span-deflection";
-  const sure = values.ok && linear ? `±${unit.said(values.value.expandedUncertainty, 1)} of ${unit.name}. ` : "";
-  return `${sure}${measuredWords[method.quantity].worth}`;
-}
-
-/** Instrument, where its tip stands, temperature, sense of counting: what a reading must say about itself. */
-export function MethodForm({
-  stage,
-  texts,
-  instruments,
-  onText,
-  fields,
-}: {
-  stage: Stage;
-  texts: Record<string, string>;
-  instruments: readonly Instrument[];
-  onText: (name: string, text: string) => void;
-  /** Told of its fields, by name, so that one with a problem can be given the focus. */
-  fields: RefObject<Map<string, HTMLInputElement>>;
-}) {
+/** Instrument, where its tip stands, temperature, sense of counting: what a reading must say about itself, in a line that opens. */
+export function MethodForm(props: MethodFormProps) {
   const reader = useWords();
+  const { stage, texts, instruments } = props;
   const method = methodOf(reader, stage, texts, instruments);
-  const today = dayIn(new Date(), reader.zone);
-  const overdue = isOverdue(method.instrument.dueOn, today);
-  const { element } = stage.geometry;
-  const held = heldOf(reader, element, method.quantity);
+  const overdue = isOverdue(method.instrument.dueOn, dayIn(new Date(), reader.zone));
+  const held = heldOf(reader, stage.geometry.element, method.quantity);
   const byIndicator = method.quantity === "circumferential-backlash";
-  const gears = switchGears(element);
-  const field = (name: string) => ({
-    name,
-    ref: (input: HTMLInputElement | null) => {
-      if (input) fields.current.set(name, input);
-      else fields.current.delete(name);
-    },
-    value: texts[name] ?? "",
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => onText(name, event.target.value),
-    autoComplete: "off",
-  });
-  const problem = (name: string) =>
-    method.problem?.path[0] === name ? refusalWords(reader, method.problem) : undefined;
+  const [opened, setOpened] = useState(false);
+  const wrong = method.problem !== null;
+  const MethodFields = useLater(fieldsPart, opened || wrong);
   return (
-    <details className="border-t border-rule pt-1 shrink-0" open={method.problem !== null || undefined}>
+    <details className="border-t border-rule pt-1 shrink-0" open={wrong || undefined} onToggle={() => setOpened(true)}>
       <summary className="min-h-11 content-center cursor-pointer">
         {method.gear && <>{method.gear}, </>}
         <b>{method.instrument.name}</b>
@@ -240,82 +34,7 @@ export function MethodForm({
         {held && `, ${held.said(method.held ?? held.usual)}`}
         {method.temperatureC === null ? "" : `, ${Math.round(method.temperatureC)} °C`}
       </summary>
-      <div className="grid gap-3 py-2">
-        <Select
-          label="What is measured"
-          value={method.quantity}
-          onChange={(event) => onText("method.quantity", event.target.value)}
-        >
-          {waysToMeasure(element).map((quantity) => (
-            <option key={quantity} value={quantity}>
-              {measuredWords[quantity].name}
-            </option>
-          ))}
-        </Select>
-        <p>
-          <b>Worth:</b> {worthWords(reader, stage, method)}
-        </p>
-        <Select
-          label="Instrument"
-          value={method.instrument.id}
-          onChange={(event) => onText("method.instrument", event.target.value)}
-        >
-          {instrumentsFor(method.quantity, instruments).map((instrument) => (
-            <option key={instrument.id} value={instrument.id}>
-              {instrument.name}
-              {isOverdue(instrument.dueOn, today) && ", overdue"}
-            </option>
-          ))}
-        </Select>
-        {overdue && (
-          <p className="border-l-4 border-outside pl-3">
-            Its calibration was due on {dateWords(reader, method.instrument.dueOn ?? "")}. The reading is taken, and the
-            logbook says so.
-          </p>
-        )}
-        {gears.length > 0 && (
-          <Choice
-            legend="Gear that is in"
-            name="gear"
-            value={method.gear ?? ""}
-            onChange={(gear) => onText("method.gear", gear)}
-            options={gears.map(({ name, teeth }) => ({ value: name, label: `${name} ${teeth.join(" : ")}` }))}
-          />
-        )}
-        {held && <Field label={held.label} hint={held.hint} {...field("method.held")} error={problem("method.held")} />}
-        {byIndicator && (
-          <>
-            <Field
-              label="Tip at radius"
-              hint="Empty: at the working pitch circle"
-              {...field("method.radius")}
-              error={problem("method.radius")}
-            />
-            <Field
-              label="Inclined by"
-              hint="Degrees off the motion; keep below 10"
-              {...field("method.angle")}
-              error={problem("method.angle")}
-            />
-          </>
-        )}
-        <Field
-          label="Temperature"
-          hint="°C, or with °F"
-          {...field("method.temperature")}
-          error={problem("method.temperature")}
-        />
-        <Choice
-          legend="Counted"
-          name="sense"
-          value={method.sense}
-          onChange={(sense) => onText("method.sense", sense)}
-          options={[
-            { value: "clockwise", label: "clockwise" },
-            { value: "counter-clockwise", label: "counter-clockwise" },
-          ]}
-        />
-      </div>
+      {(opened || wrong) && MethodFields && <MethodFields {...props} method={method} overdue={overdue} held={held} />}
     </details>
   );
 }

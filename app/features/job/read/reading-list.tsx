@@ -9,22 +9,23 @@ import type { ViewReading } from "./round-view";
 /** Readings so far, newest first; a struck one stays visible and can be restored. */
 export function ReadingList({
   frame,
+  seen: views,
   readings,
-  round,
   tooth,
   onGo,
   onStrike,
 }: {
   frame: Frame;
-  readings: readonly ViewReading[];
-  round: RoundDraft;
+  /** How they were judged. */
+  seen: readonly ViewReading[];
+  readings: RoundDraft["readings"];
   tooth: number | null;
   onGo: (tooth: number) => void;
   onStrike: (index: number) => void;
 }) {
   const reader = useWords();
-  const rows = round.readings
-    .map((reading, index) => ({ reading, index, seen: readings.find((r) => r.index === index) }))
+  const rows = readings
+    .map((reading, index) => ({ reading, index, seen: views.find((r) => r.index === index) }))
     .reverse();
   return (
     <ol

@@ -44,7 +44,10 @@ export type ReadingPlan = {
 const longest = 34;
 
 /** The round as it stands: where one is, what was read there, what is enough. */
-export function readingNow({ readings, at: asked }: RoundDraft, { positions, least, stopsEarly }: ReadingPlan) {
+export function readingNow(
+  { readings, at: asked }: Pick<RoundDraft, "readings" | "at">,
+  { positions, least, stopsEarly }: ReadingPlan,
+) {
   const at = Math.min(asked, positions.length);
   const place = positions[at] ?? null;
   const counted = readings.filter(({ struck }) => !struck);

@@ -1,35 +1,29 @@
-import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useState } from "react";
-import { formatNumber } from "~/app/features/words/figure";
-import type { Reader } from "~/app/features/words/reader";
-import { useWords } from "~/app/features/words/use-words";
-import { parseQuantity, type Refusal, unitById } from "~/core/quantity";
-import { type Frame, type MeasuredQuantity, measuredUnit, placeAngle } from "~/core/stages";
+import { memo, type ReactNode, type RefObject, useCallback, useEffect, useState } from "react";
+import type { RoundPhase } from "~/core/logbook";
+import { type Refusal, unitById } from "~/core/quantity";
+import { type Frame, type MeasuredQuantity, measuredUnit } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { Button } from "~/ui/button";
+import { useHandler } from "~/ui/use-handler";
 import { capital } from "../../words/count";
 import { placeWords } from "../../words/quantity";
-import { refusalWords } from "../../words/refusal";
-import { spoken } from "../../words/spoken";
+import { useJobScreen } from "../entries/job-context";
+import { useTyped } from "../entries/use-draft";
 import { Keypad } from "./keypad";
-import { bareUnits } from "./method-form";
+import { bareUnits } from "./method";
+import { ReadingField } from "./reading-field";
 import { ReadingList } from "./reading-list";
-import {
-  type ReadingPlan,
-  type ReadingProblem,
-  type ReadingStep,
-  readingNow,
-  readingStep,
-  typedAs,
-} from "./reading-steps";
+import { type ReadingPlan, type ReadingProblem, type ReadingStep, readingNow, readingStep } from "./reading-steps";
 import type { RoundView, ViewReading } from "./round-view";
 
 type Props = {
-  round: RoundDraft;
+  phase: RoundPhase;
   change: (how: (round: RoundDraft) => RoundDraft) => void;
   /** Places in the order of reading. */
   positions: readonly number[];
   frame: Frame;
   quantity: MeasuredQuantity;
+  /** Of the readings that were taken. */
   view: RoundView | null;
   bareUnit: string;
   onBareUnit: (unit: string) => void;
@@ -54,77 +48,50 @@ type Props = {
 
 /** Readings taken blind: the field keeps the focus, Enter goes on, Backspace on an empty field steps back (`readingStep`). */
 export function ReadingsPane(props: Props) {
-  const reader = useWords();
-  const { round, change, positions, frame, view, field } = props;
-  const unit = measuredUnit[props.quantity];
+  const { phase, change, positions, frame, view, field } = props;
+  const { draft } = useJobScreen();
+  const readings = useTyped(({ rounds }) => rounds[phase].readings);
+  const at = useTyped(({ rounds }) => rounds[phase].at);
   const named = (place: number) => placeWords(frame, place);
   const [aside, setAside] = useState<{ asks: number | null; problem: ReadingProblem | null }>(nothingAside);
-  const plan: ReadingPlan = { ...props, unit };
-  const { place: tooth, counted, enough, complete } = readingNow(round, plan);
+  const plan: ReadingPlan = { ...props, unit: measuredUnit[props.quantity] };
+  const { place: tooth, counted, enough, complete } = readingNow({ readings, at }, plan);
 
   // Without scrolling: on a phone the sentence above the field may be the thing to look at.
   useEffect(() => field.current?.focus({ preventScroll: true }), [field]);
 
-  const take = (step: ReadingStep) => {
-    const { asks, problem, done } = readingStep({ round, ...aside, done: false }, step, plan);
-    setAside({ asks, problem });
-    change((was) => readingStep({ round: was, ...aside, done: false }, step, plan).round);
-    if (done) props.onDone();
+  const take = useHandler((step: ReadingStep) => {
+    const now = readingStep({ round: draft.body.rounds[phase], ...aside, done: false }, step, plan);
+    if (now.asks !== aside.asks || now.problem !== aside.problem) setAside({ asks: now.asks, problem: now.problem });
+    change(() => now.round);
+    if (now.done) props.onDone();
     else field.current?.focus();
-  };
-
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    const step = stepOfKey[event.key]?.(round.field === "");
-    if (!step) return;
-    event.preventDefault();
-    take(step);
-  };
+  });
+  const onKey = useCallback((key: string) => take({ do: "key", key }), [take]);
+  const onBack = useCallback(() => take({ do: "rub-out" }), [take]);
 
   const { questioned } = props;
-  const said = understood(reader, round.field, plan);
-  const last = aside.asks === null ? undefined : round.readings[aside.asks];
-  const problem = aside.problem && problemWords(reader, aside.problem, props.quantity);
+  const last = aside.asks === null ? undefined : readings[aside.asks];
   return (
     <section aria-label="Readings" className="flex flex-col gap-1.5 grow min-h-0 max-lg:contents">
-      <div className="bg-panel border-2 border-ink flex items-center max-lg:order-2 has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
-        <input
-          ref={field}
-          value={round.field}
-          onChange={(event) => take({ do: "type", text: event.target.value })}
-          onKeyDown={onKeyDown}
-          inputMode="none"
-          data-reading=""
-          data-place={tooth ?? undefined}
-          autoComplete="off"
-          spellCheck={false}
-          aria-label={tooth === null ? "Every place is read" : `Reading at ${named(tooth)}`}
-          aria-describedby="reading-said"
-          aria-invalid={problem ? true : undefined}
-          className="figure w-0 grow min-h-16 px-3 text-4xl font-semibold bg-transparent outline-none"
-        />
-        <p className="pr-3 text-right leading-tight shrink-0">
-          <span className={`block font-bold ${props.asking ? "text-now" : "text-mid"}`}>
-            {tooth === null ? "all read" : named(tooth)}
-          </span>
-          <span className="block figure text-mid">
-            {tooth === null
-              ? `${counted.length}`
-              : `${formatNumber(reader, placeAngle(frame, { tooth, turn: 1 }), 0)}°`}
-          </span>
-        </p>
-      </div>
-      <p
-        id="reading-said"
-        role="status"
-        className={`min-h-6 max-lg:order-2 ${problem || props.problem ? "text-outside font-semibold" : "text-mid"}`}
-      >
-        {problem ?? (props.problem ? refusalWords(reader, props.problem) : said)}
-      </p>
+      <ReadingField
+        phase={phase}
+        field={field}
+        frame={frame}
+        quantity={props.quantity}
+        bareUnit={props.bareUnit}
+        place={tooth}
+        count={counted.length}
+        problem={aside.problem}
+        refused={props.problem}
+        asking={props.asking}
+        take={take}
+      />
       {questioned && !last && (
         <div className="border-2 border-near bg-panel p-3 grid gap-2 max-lg:order-2" role="alert">
           <p>
-            <b className="figure">{round.readings[questioned.index]?.typed}</b> at {named(questioned.tooth)} stands off
-            from the others. Read it again to be sure.
+            <b className="figure">{readings[questioned.index]?.typed}</b> at {named(questioned.tooth)} stands off from
+            the others. Read it again to be sure.
           </p>
           <div className="flex gap-2">
             <Button onClick={() => take({ do: "strike", index: questioned.index })}>Strike it out</Button>
@@ -140,35 +107,18 @@ export function ReadingsPane(props: Props) {
           </div>
         </div>
       )}
-      {last && (
-        <div
-          className="border-2 border-now bg-panel p-3 grid gap-2 max-lg:order-2"
-          role="alertdialog"
-          aria-label="Read here before"
-        >
-          <p>
-            {capital(named(tooth ?? 1))} already reads <b className="figure">{last.typed}</b>.
-          </p>
-          <Button kind="now" onClick={() => take({ do: "keep-as-repeat" })}>
-            Keep {round.field} as a repeat
-          </Button>
-          <Button onClick={() => take({ do: "keep-instead" })}>
-            Strike out {last.typed}, keep {round.field}
-          </Button>
-        </div>
-      )}
-      <Keypad onKey={(key) => take({ do: "key", key })} onBack={() => take({ do: "rub-out" })} />
+      {last && <ReadBefore phase={phase} at={capital(named(tooth ?? 1))} typed={last.typed} take={take} />}
+      <Keypad onKey={onKey} onBack={onBack} />
       <div className="grid grid-cols-[auto_1fr] gap-1.5 max-lg:order-4">
         <UnitKey value={props.bareUnit} units={bareUnits(props.quantity)} onChange={props.onBareUnit} field={field} />
-        {complete && round.field === "" ? (
-          <Button kind="now" large onClick={props.onDone}>
-            {props.doneWord}
-          </Button>
-        ) : (
-          <Button kind="solid" large onClick={() => take({ do: "enter" })}>
-            Next {frame.word}
-          </Button>
-        )}
+        <NextKey
+          phase={phase}
+          complete={complete}
+          doneWord={props.doneWord}
+          place={frame.word}
+          onDone={props.onDone}
+          take={take}
+        />
       </div>
       {enough && !complete && (
         <Button kind="quiet" className="max-lg:order-4" onClick={props.onDone}>
@@ -177,8 +127,8 @@ export function ReadingsPane(props: Props) {
       )}
       <ReadingList
         frame={frame}
-        readings={view?.readings ?? []}
-        round={round}
+        seen={view?.readings ?? []}
+        readings={readings}
         tooth={tooth}
         onGo={(place) => take({ do: "go", to: positions.indexOf(place) })}
         onStrike={(index) => take({ do: "strike", index })}
@@ -191,38 +141,67 @@ export function ReadingsPane(props: Props) {
   );
 }
 
+/** The key under the thumb: takes the reading and goes on, or ends the round where all is read. */
+const NextKey = memo(function NextKey({
+  phase,
+  complete,
+  doneWord,
+  place,
+  onDone,
+  take,
+}: {
+  phase: RoundPhase;
+  complete: boolean;
+  doneWord: string;
+  place: string;
+  onDone: () => void;
+  take: (step: ReadingStep) => void;
+}) {
+  const isEmpty = useTyped(({ rounds }) => rounds[phase].field === "");
+  return complete && isEmpty ? (
+    <Button kind="now" large onClick={onDone}>
+      {doneWord}
+    </Button>
+  ) : (
+    <Button kind="solid" large onClick={() => take({ do: "enter" })}>
+      Next {place}
+    </Button>
+  );
+});
+
+/** Asked where the place was read before. */
+function ReadBefore({
+  phase,
+  at,
+  typed,
+  take,
+}: {
+  phase: RoundPhase;
+  at: string;
+  typed: string;
+  take: (step: ReadingStep) => void;
+}) {
+  const field = useTyped(({ rounds }) => rounds[phase].field);
+  return (
+    <div
+      className="border-2 border-now bg-panel p-3 grid gap-2 max-lg:order-2"
+      role="alertdialog"
+      aria-label="Read here before"
+    >
+      <p>
+        {at} already reads <b className="figure">{typed}</b>.
+      </p>
+      <Button kind="now" onClick={() => take({ do: "keep-as-repeat" })}>
+        Keep {field} as a repeat
+      </Button>
+      <Button onClick={() => take({ do: "keep-instead" })}>
+        Strike out {typed}, keep {field}
+      </Button>
+    </div>
+  );
+}
+
 const nothingAside = { asks: null, problem: null };
-
-/** What a key does besides typing; on an empty field some do more. */
-const stepOfKey: Record<string, (isEmpty: boolean) => ReadingStep | null> = {
-  Enter: () => ({ do: "enter" }),
-  Backspace: (isEmpty) => (isEmpty ? { do: "step-back" } : null),
-  Delete: (isEmpty) => (isEmpty ? { do: "strike-last-here" } : null),
-  Escape: () => ({ do: "leave-asking" }),
-};
-
-function problemWords(reader: Reader, problem: ReadingProblem, quantity: MeasuredQuantity): string {
-  switch (problem) {
-    case "every-place-read":
-      return "Every place is read. Choose one in the list to read it again, or finish the round.";
-    case "too-long":
-      return "That is too long for a reading.";
-    case "below-nothing":
-      return quantity === "circumferential-backlash"
-        ? "Backlash is not below nothing. Zero it between the flanks and read again."
-        : "That is below nothing. Read it again.";
-    default:
-      return refusalWords(reader, problem);
-  }
-}
-
-/** What the app understood, while one types. */
-function understood(reader: Reader, field: string, plan: Pick<ReadingPlan, "bareUnit" | "unit">): string {
-  if (field.trim() === "") return "";
-  const { unit } = plan;
-  const parsed = parseQuantity(typedAs(field, plan), unit.dimension, unit.bare);
-  return parsed.ok ? spoken(reader, unit.unit, 3).said(parsed.value.value * unit.factor) : "…";
-}
 
 function UnitKey({
   value,

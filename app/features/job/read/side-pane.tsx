@@ -17,7 +17,8 @@ import type { Spoken } from "../../words/spoken";
 import { withUnit } from "../../words/spoken";
 import { verdictState } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
-import { bareUnit, instrumentsFor } from "./method-form";
+import { useTexts } from "../entries/use-draft";
+import { bareUnit, instrumentsFor } from "./method";
 
 /** What each side quantity wants typed: both ways, both ends, or once. */
 const asked: Record<SideQuantity, readonly string[]> = {
@@ -33,7 +34,7 @@ const asked: Record<SideQuantity, readonly string[]> = {
 export function SidePane({ stage }: { stage: Stage }) {
   const reader = useWords();
   const { job, data } = useJobScreen();
-  const { texts } = job.draft;
+  const texts = useTexts();
   const quantities = sidesOf(stage.geometry.element);
   const [problem, setProblem] = useState<Refusal | null>(null);
   const quantity = quantities.find((known) => known === texts["side.quantity"]) ?? quantities[0];
@@ -58,79 +59,74 @@ export function SidePane({ stage }: { stage: Stage }) {
     if (result.ok) for (const i of asked[quantity].keys()) job.changeText(name(i), "");
   };
   return (
-    <details className="border-t border-rule pt-1 shrink-0">
-      <summary className="min-h-11 content-center cursor-pointer">
-        <b>Read beside it:</b> {quantities.map((known) => sideWords[known].toLowerCase()).join(", ")}
-      </summary>
-      <div className="grid gap-3 py-2">
-        <Select label="What" value={quantity} onChange={(event) => job.changeText("side.quantity", event.target.value)}>
-          {quantities.map((known) => (
-            <option key={known} value={known}>
-              {sideWords[known]}
+    <div className="grid gap-3 py-2">
+      <Select label="What" value={quantity} onChange={(event) => job.changeText("side.quantity", event.target.value)}>
+        {quantities.map((known) => (
+          <option key={known} value={known}>
+            {sideWords[known]}
+          </option>
+        ))}
+      </Select>
+      <p>
+        {measuredWords[quantity].worth}
+        {sideRemark(stage.geometry.element, quantity)}
+      </p>
+      <p className="text-mid">
+        {limits
+          ? `Limits ${limitWords(limits.lo, limits.hi, sideIn(reader, quantity))}, ${limits.source}`
+          : "No limits are given for it: it is kept, not judged."}
+      </p>
+      {instruments.length > 1 && (
+        <Select
+          label="With"
+          value={instrument?.id}
+          onChange={(event) => job.changeText("side.instrument", event.target.value)}
+        >
+          {instruments.map(({ id, name: called }) => (
+            <option key={id} value={id}>
+              {called}
             </option>
           ))}
         </Select>
+      )}
+      {instrument && (
         <p>
-          {measuredWords[quantity].worth}
-          {sideRemark(stage.geometry.element, quantity)}
+          A reading by the {instrument.name} is good to <b>±{sideIn(reader, quantity).said(u, 2)}</b> (k = 2): its step
+          of {shownIn(instrument).shown(instrument.resolution)} {shownIn(instrument).symbol} at zero and at the reading,
+          and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} {shownIn(instrument).symbol} of its
+          certificate.
         </p>
-        <p className="text-mid">
-          {limits
-            ? `Limits ${limitWords(limits.lo, limits.hi, sideIn(reader, quantity))}, ${limits.source}`
-            : "No limits are given for it: it is kept, not judged."}
-        </p>
-        {instruments.length > 1 && (
-          <Select
-            label="With"
-            value={instrument?.id}
-            onChange={(event) => job.changeText("side.instrument", event.target.value)}
-          >
-            {instruments.map(({ id, name: called }) => (
-              <option key={id} value={id}>
-                {called}
-              </option>
-            ))}
-          </Select>
-        )}
-        {instrument && (
-          <p>
-            A reading by the {instrument.name} is good to <b>±{sideIn(reader, quantity).said(u, 2)}</b> (k = 2): its
-            step of {shownIn(instrument).shown(instrument.resolution)} {shownIn(instrument).symbol} at zero and at the
-            reading, and ±{shownIn(instrument).shown(instrument.expandedUncertainty)} {shownIn(instrument).symbol} of
-            its certificate.
-          </p>
-        )}
-        {quantity === "elongation" && (
-          <Field
-            label="Pitches counted"
-            hint="empty: 20"
-            value={texts["side.held"] ?? ""}
-            onChange={(event) => job.changeText("side.held", event.target.value)}
-            autoComplete="off"
-          />
-        )}
-        {asked[quantity].map((label, i) => (
-          <Field
-            key={label}
-            label={label}
-            hint={unitById(bare).symbol}
-            inputMode="decimal"
-            value={texts[name(i)] ?? ""}
-            onChange={(event) => job.changeText(name(i), event.target.value)}
-            autoComplete="off"
-            error={problem && (problem.path[1] ?? 0) === i ? refusalWords(reader, problem) : undefined}
-          />
+      )}
+      {quantity === "elongation" && (
+        <Field
+          label="Pitches counted"
+          hint="empty: 20"
+          value={texts["side.held"] ?? ""}
+          onChange={(event) => job.changeText("side.held", event.target.value)}
+          autoComplete="off"
+        />
+      )}
+      {asked[quantity].map((label, i) => (
+        <Field
+          key={label}
+          label={label}
+          hint={unitById(bare).symbol}
+          inputMode="decimal"
+          value={texts[name(i)] ?? ""}
+          onChange={(event) => job.changeText(name(i), event.target.value)}
+          autoComplete="off"
+          error={problem && (problem.path[1] ?? 0) === i ? refusalWords(reader, problem) : undefined}
+        />
+      ))}
+      <Button onClick={log}>Log the {sideWords[quantity].toLowerCase()}</Button>
+      <ul aria-label="Read beside it">
+        {job.record.sides.map(({ id, body }) => (
+          <li key={id} className="flex gap-3 items-center min-h-9">
+            {sideValueWords(reader, body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
+          </li>
         ))}
-        <Button onClick={log}>Log the {sideWords[quantity].toLowerCase()}</Button>
-        <ul aria-label="Read beside it">
-          {job.record.sides.map(({ id, body }) => (
-            <li key={id} className="flex gap-3 items-center min-h-9">
-              {sideValueWords(reader, body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
-            </li>
-          ))}
-        </ul>
-      </div>
-    </details>
+      </ul>
+    </div>
   );
 }
 

@@ -7,6 +7,7 @@ import { Dialog } from "~/ui/dialog";
 import { Field } from "~/ui/field";
 import { refusalWords } from "../../words/refusal";
 import { useJobScreen } from "../entries/job-context";
+import { useTyped } from "../entries/use-draft";
 
 const usual = [
   "paper strip",
@@ -38,7 +39,7 @@ export function LedgerBox({ news, open, setOpen }: { news: string; open: boolean
 function Things() {
   const reader = useWords();
   const { job } = useJobScreen();
-  const other = job.draft.texts["ledger.other"] ?? "";
+  const other = useTyped(({ texts }) => texts["ledger.other"] ?? "");
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const put = async (work: Extract<Work, { kind: "loose-thing" }>): Promise<boolean> => {
     const result = await job.put(work);

@@ -8,6 +8,7 @@ import { kindWords } from "../../kinds";
 import { refusalWords } from "../../words/refusal";
 import { cautions, noLocks } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import { NoteForm } from "./note-form";
 import { PressList, saidOf } from "./press-list";
 
@@ -22,7 +23,7 @@ export function MakeSafe() {
   const confirm = useRef<HTMLButtonElement>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const power = job.record.power;
-  const { texts } = job.draft;
+  const texts = useTexts();
   const lock = texts.lock ?? "";
   const how = noLocks.find(({ key }) => key === texts["safe.how"]) ?? null;
   const items = [

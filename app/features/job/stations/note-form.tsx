@@ -5,13 +5,14 @@ import { Button } from "~/ui/button";
 import { TextArea } from "~/ui/field";
 import { refusalWords } from "../../words/refusal";
 import { useJobScreen } from "../entries/job-context";
+import { useTyped } from "../entries/use-draft";
 
 /** A note on the tape. */
 export function NoteForm() {
   const reader = useWords();
   const { job } = useJobScreen();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const text = job.draft.texts.note ?? "";
+  const text = useTyped(({ texts }) => texts.note ?? "");
   const put = async (event: React.FormEvent) => {
     event.preventDefault();
     const result = await job.put({ kind: "note", text });

@@ -14,6 +14,7 @@ import { unprovenWords } from "../../words/proof";
 import { refusalWords } from "../../words/refusal";
 import { shortDay } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import { GoingLive } from "./going-live";
 
 const directions = ["forwards", "backwards"] as const;
@@ -26,7 +27,7 @@ export function Prove() {
   const { job, stage, stationPath } = useJobScreen();
   const [asking, setAsking] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const { texts } = job.draft;
+  const texts = useTexts();
   const direction = directions.find((d) => d === texts["proof.direction"]) ?? "forwards";
   const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
   const gears = gearsToProve(stage);

@@ -24,6 +24,7 @@ import { refusalWords } from "../../words/refusal";
 import { provisionalWords, verdictState } from "../../words/state";
 import { clock, dateWords, day } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
 import { Countersign } from "./countersign";
 
 /** One page: as found, what was done, as left, what stays provisional, when to come back. Signed, it never changes. */
@@ -201,7 +202,7 @@ function Sign() {
   const [busy, setBusy] = useState(false);
   const [secret, setSecret] = useState("");
   const signer = useRouteLoaderData<typeof rootLoader>("root")?.person;
-  const { texts } = job.draft;
+  const texts = useTexts();
   const parts = data.stages.map((stage) => ({ stage, provisional: job.recordOf(stage).provisional }));
   const items = parts.flatMap(({ stage, provisional }) =>
     provisional.map((code) => ({ key: `${stage.id} ${code}`, code, stage })),

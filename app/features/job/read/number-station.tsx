@@ -1,0 +1,108 @@
+import { type RefObject, useEffect, useRef } from "react";
+import { firstOfRound, hasClick, isKind, type RoundPhase } from "~/core/logbook";
+import { leastPlaces } from "~/core/stages";
+import { Button } from "~/ui/button";
+import { useJobScreen } from "../entries/job-context";
+import { doneWords } from "../stations/stations";
+import { MethodForm } from "./method-form";
+import { ReadBeside } from "./read-beside";
+import { ReadingsPane } from "./readings-pane";
+import { type Logging, useLogging } from "./use-logging";
+import { type RoundNow, useRound } from "./use-round";
+import { WhatItSays } from "./what-it-says";
+
+/** Left to right, one glance: the readings being taken, the picture they make, the next move. */
+export function NumberStation({ phase }: { phase: RoundPhase }) {
+  const { stage, job, data } = useJobScreen();
+  const soButton = useRef<HTMLButtonElement>(null);
+  const readingField = useRef<HTMLInputElement>(null);
+  const methodFields = useRef(new Map<string, HTMLInputElement>());
+  const now = useRound(phase);
+  const logging = useLogging(now, { method: methodFields, so: soButton });
+  const { goesOn, frame, positions, method, texts } = now;
+  useFieldAfterMove(readingField, phase, goesOn?.first ?? "");
+  const kept = (texts[`kept.${phase}`] ?? "").split(" ").filter(Boolean);
+  return (
+    <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:flex max-lg:flex-col max-lg:gap-1.5 max-lg:px-3.5 max-lg:py-2 md:max-lg:overflow-y-auto">
+      <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto max-lg:contents">
+        <ReadingsPane
+          field={readingField}
+          phase={phase}
+          change={logging.changeRound}
+          positions={positions}
+          frame={frame}
+          quantity={method.quantity}
+          view={now.taken}
+          bareUnit={method.bareUnit}
+          onBareUnit={(unit) => job.changeText("method.unit", unit)}
+          least={phase === "set" || goesOn ? 1 : leastPlaces(frame)}
+          stopsEarly={phase === "set" || goesOn !== null}
+          doneWord={goesOn ? "Add to the round" : doneWords[phase]}
+          onDone={logging.done}
+          problem={logging.problem}
+          questioned={now.questioned}
+          onKeepQuestioned={(index) => job.changeText(`kept.${phase}`, `${kept.join(" ")} ${index}`.trim())}
+          asking={now.asking}
+          method={
+            <>
+              <MethodForm
+                fields={methodFields}
+                stage={stage}
+                texts={texts}
+                instruments={data.instruments}
+                onText={job.changeText}
+              />
+              <ReadBeside stage={stage} />
+            </>
+          }
+          instead={<Instead now={now} logging={logging} />}
+        />
+      </div>
+      <WhatItSays now={now} logging={logging} soButton={soButton} />
+    </div>
+  );
+}
+
+/** What can be done instead of typing numbers. */
+function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
+  const { stage, job } = useJobScreen();
+  const { phase, exchanged, begun, mesh, settled, last, goesOn, typing } = now;
+  const [goOn, byFeel] = [`on.${phase}`, `way.${phase}`];
+  const exchangedWords = `These were read with ${begun?.join(" : ")} in mesh; ${mesh?.join(" : ")} are in now.`;
+  return (
+    <div className="flex flex-wrap gap-2 py-1.5">
+      {exchanged && (
+        <div className="border-l-4 border-outside pl-3 grid gap-2">
+          <p role="alert" className="font-semibold">
+            {exchangedWords}
+          </p>
+          <Button onClick={logging.putInNote}>Put them in a note, and begin anew</Button>
+        </div>
+      )}
+      {settled && last && !goesOn && (
+        <Button kind="quiet" onClick={() => job.changeText(goOn, firstOfRound(last))}>
+          Go on with this round
+        </Button>
+      )}
+      {goesOn && !typing && (
+        <Button kind="quiet" onClick={() => job.changeText(goOn, "")}>
+          Begin a new round
+        </Button>
+      )}
+      {hasClick(stage.geometry.element) && (
+        <Button kind="quiet" onClick={() => job.changeText(byFeel, "feel")}>
+          By feel
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** After a move the field waits for the tight spot, and on going on with a round for its next place. */
+function useFieldAfterMove(field: RefObject<HTMLInputElement | null>, phase: RoundPhase, goesOnWith: string): void {
+  const { entriesHere } = useJobScreen();
+  const moves = entriesHere.filter(isKind("move")).length;
+  useEffect(() => {
+    if ((phase === "set" && moves > 0) || goesOnWith !== "") field.current?.focus({ preventScroll: true });
+  }, [field, phase, moves, goesOnWith]);
+}
