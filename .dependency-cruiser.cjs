@@ -27,8 +27,8 @@ module.exports = {
     {
       name: "schemas are for schemas",
       severity: "error",
-      from: { path: "^core/", pathNot: "(^core/schemas/|/schema\\.ts$|\\.test\\.ts$)" },
-      to: { path: "(^core/schemas/|^core/.*/schema\\.ts$)", dependencyTypesNot: ["type-only"] },
+      from: { path: "^core/", pathNot: "(^core/schemas/|^core/records/|/schema\\.ts$|\\.test\\.ts$)" },
+      to: { path: "(^core/schemas/|^core/records/|^core/.*/schema\\.ts$)", dependencyTypesNot: ["type-only"] },
     },
     door("rounds and limits", "^core/(rounds|limits)/", [shared, `^core/(${elements}|stages|rounds|limits)/`]),
     door("advice, practice, logbook", "^core/(advice|practice|logbook)/", "^core/"),
@@ -61,13 +61,13 @@ module.exports = {
     {
       name: "core has no packages",
       severity: "error",
-      from: { path: "^core/", pathNot: "(^core/schemas/|/schema\\.ts$|\\.test\\.ts$)" },
+      from: { path: "^core/", pathNot: "(^core/schemas/|^core/records/|/schema\\.ts$|\\.test\\.ts$)" },
       to: { dependencyTypes: ["npm", "npm-dev", "core"] },
     },
     {
       name: "schemas are made of zod alone",
       severity: "error",
-      from: { path: "(^core/schemas/|^core/.*/schema\\.ts$)" },
+      from: { path: "(^core/schemas/|^core/records/|^core/.*/schema\\.ts$)" },
       to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/zod/" },
     },
     { name: "resolvable", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "(\\+types|virtual:)" } },

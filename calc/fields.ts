@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { finite, notNegative } from "../core/schemas";
+import { notNegative, ordered } from "../core/schemas";
 
 export {
   moduleOf,
@@ -16,12 +16,12 @@ export {
   finite,
   helixAngle,
   notNegative,
+  notZero,
+  ordered,
   positive,
   pressureAngle,
   toothCount,
 } from "../core/schemas";
-
-export const notZero = finite.refine((value) => value !== 0, { params: { code: "is-zero" }, error: "must not be 0" });
 
 /** Keys that must be there, each named where it is missing. */
 export function wanted<T extends object>(keys: readonly (keyof T & string)[]) {
@@ -51,21 +51,6 @@ export function oneForm<T extends object>(
       path: [at as string],
     });
     return null;
-  };
-}
-
-/** A window whose lower end lies above its upper one is refused at its lower end. */
-export function ordered<T extends object>(low: keyof T & string, high: keyof T & string) {
-  return (input: T, context: z.RefinementCtx) => {
-    const lo = input[low];
-    const hi = input[high];
-    if (typeof lo !== "number" || typeof hi !== "number" || lo <= hi) return;
-    context.addIssue({
-      code: "custom",
-      params: { code: "window-upside-down" },
-      message: `${low} lies above ${high}`,
-      path: [low],
-    });
   };
 }
 

@@ -38,7 +38,10 @@ export async function migrate(pool: Pool, folder: string, now: Date): Promise<Mi
     if (report.drifted.length + report.unknown.length > 0) return report;
     for (const step of steps.filter((s) => !done.some((d) => d.name === s.name))) {
       await db.query(step.text);
-      await none(db, sql`insert into migration values (${step.name}, ${step.checksum}, ${now})`);
+      await none(
+        db,
+        sql`insert into migration (name, checksum, applied_at) values (${step.name}, ${step.checksum}, ${now})`,
+      );
       report.applied.push(step.name);
     }
     return report;

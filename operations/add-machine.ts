@@ -1,25 +1,14 @@
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
+import { machineFields } from "../core/records/machine";
 import { type Database, transaction } from "../data/postgres";
 import { insertMachine, lockHead, machineById, machineNamed } from "../data/queries/machines";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { firstHash } from "./entry-hash";
-import { checkInput, id, text, words } from "./input";
+import { checkInput, id } from "./input";
 import { insertWholeStage } from "./insert-stage";
 import { checkStage, stageInput } from "./stage-input";
-
-export const machineFields = z.object({
-  name: words(80),
-  tag: words(30),
-  site: text(60).trim().default(""),
-  hall: text(60).trim().default(""),
-  place: text(80).trim().default(""),
-  model: text(80).trim().default(""),
-  serial: text(60).trim().default(""),
-  usageUnit: z.enum(["hours", "cycles", "starts"]),
-  units: z.enum(["metric", "inch"]).default("metric"),
-});
 
 const machineInput = machineFields.extend({ id, entryId: id, stages: z.array(stageInput).max(60).default([]) });
 

@@ -14,10 +14,9 @@ import {
   wholeRound,
 } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Instrument, Stage } from "../core/records";
 import type { KnownRound } from "../core/rounds";
 import { teethOf } from "../core/stages";
-import type { Instrument } from "../data/queries/instruments";
-import type { Stage } from "../data/queries/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
 import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";

@@ -1,6 +1,6 @@
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Person, Role } from "../core/records";
 import type { Pool } from "../data/postgres";
-import type { Person, Role } from "../data/queries/people";
 import type { How } from "../data/queries/sessions";
 
 /** Who asks, when, on which database. */

@@ -1,7 +1,9 @@
 import { v5 } from "uuid";
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
-import { checkElement, type KeptDriveLine, mirroredAngle, withoutGone } from "../core/stages";
+import type { Stage, StageId } from "../core/records";
+import { machineFields } from "../core/records/machine";
+import { checkElement, type KeptDriveLine, mirroredAngle, type StageElement, withoutGone } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { insertMachine, lockHead, machineById } from "../data/queries/machines";
@@ -11,10 +13,9 @@ import {
   insertLimits,
   insertSideLimits,
   insertStage,
-  type Stage,
   stagesOfMachines,
 } from "../data/queries/stages";
-import { machineFields, nameIsFree } from "./add-machine";
+import { nameIsFree } from "./add-machine";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { firstHash } from "./entry-hash";
@@ -81,7 +82,10 @@ export async function copyMachine(
       const copied = mirrored ? mirroredAdjuster(stage.adjuster) : stage.adjuster;
       const adjuster = {
         ...copied,
-        alsoMoves: copied.alsoMoves.map((other) => ({ ...other, stageId: v5(`${other.stageId} stage`, fields.id) })),
+        alsoMoves: copied.alsoMoves.map((other) => ({
+          ...other,
+          stageId: v5(`${other.stageId} stage`, fields.id) as StageId,
+        })),
       };
       await insertStage(db, {
         id: revision.stageId,
@@ -127,7 +131,7 @@ async function copyDriveLine(
 ): Promise<void> {
   const line = await driveLineOf(db, sourceId);
   if (!line) return;
-  const elements = new Map(stages.map((stage) => [stage.id, stage.geometry.element]));
+  const elements = new Map<string, StageElement>(stages.map((stage) => [stage.id, stage.geometry.element]));
   const copied = (id: string): string => (elements.has(id) ? v5(`${id} stage`, own.machineId) : id);
   const { sources, links, outputs } = withoutGone(line.graph, new Set(elements.keys()));
   const graph = {

@@ -1,10 +1,11 @@
 import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
+import { machineFields } from "../core/records/machine";
 import { transaction } from "../data/postgres";
 import { openJobs } from "../data/queries/jobs";
 import { lockHead, machineById, markRetired, updateMachine } from "../data/queries/machines";
-import { machineFields, nameIsFree } from "./add-machine";
+import { nameIsFree } from "./add-machine";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";

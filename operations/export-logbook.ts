@@ -1,7 +1,8 @@
 import { createHash, sign } from "node:crypto";
+import type { Machine } from "../core/records";
 import type { Database } from "../data/postgres";
 import { chainPage, namesBeside, type StoredEntry, storedOfJob } from "../data/queries/entries";
-import { headOf, type Machine } from "../data/queries/machines";
+import { headOf } from "../data/queries/machines";
 import { lastSeal } from "../data/queries/seals";
 import { stagesOfMachines } from "../data/queries/stages";
 import type { SealKey } from "./seal";

@@ -1,40 +1,17 @@
 import { createHash } from "node:crypto";
 import { fileTypeFromBuffer } from "file-type";
 import * as z from "zod";
-import { instrumentDimensions, instrumentUnits } from "../core/practice";
 import { accept, type Result, refuse } from "../core/quantity";
+import * as ids from "../core/records/ids";
+import { instrumentFields } from "../core/records/instrument";
 import { transaction } from "../data/postgres";
 import { insertCertificate, insertInstrument, lockInstrument, updateInstrument } from "../data/queries/instruments";
 import { mostFileBytes } from "./attach-file";
 import { type Context, checkRole } from "./context";
-import { checkInput, day, id, text, words } from "./input";
-
-export const instrumentFields = z
-  .object({
-    name: words(80),
-    kind: words(60),
-    dimension: z.enum(instrumentDimensions),
-    resolution: z.number().gt(0).lte(1e6),
-    expandedUncertainty: z.number().gte(0).lte(1e6),
-    coverage: z.number().gt(0).lte(10).default(2),
-    leavesMm: z.array(z.number().gt(0).lte(100)).max(60).default([]),
-    serial: text(80).trim().default(""),
-    /** Empty: the usual one of its dimension. */
-    unit: text(20).trim().default(""),
-    calibratedOn: day.nullable().default(null),
-    dueOn: day.nullable().default(null),
-  })
-  .refine(({ dimension, unit }) => unit === "" || (instrumentUnits[dimension] as readonly string[]).includes(unit), {
-    params: { code: "not-understood" },
-    path: ["unit"],
-  })
-  .refine(({ calibratedOn, dueOn }) => !calibratedOn || !dueOn || calibratedOn <= dueOn, {
-    params: { code: "due-before-calibrated" },
-    path: ["dueOn"],
-  });
+import { checkInput, id, words } from "./input";
 
 const keepInput = z.intersection(
-  z.object({ id, seenRevision: z.int().gte(0), retired: z.boolean().default(false) }),
+  z.object({ id: ids.instrumentId, seenRevision: z.int().gte(0), retired: z.boolean().default(false) }),
   instrumentFields,
 );
 
@@ -62,7 +39,7 @@ export async function keepInstrument({ pool, person, now }: Context, input: unkn
   });
 }
 
-const certificateInput = z.object({ id, instrumentId: id, name: words(160) });
+const certificateInput = z.object({ id, instrumentId: ids.instrumentId, name: words(160) });
 
 /** The certificate of an instrument's calibration, a PDF. Only leads may. */
 export async function keepCertificate(

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { spurPair } from "../core/gears";
-import type { Geometry, StageAdjuster } from "../data/queries/stages";
+import type { Geometry, StageAdjuster } from "../core/records";
 import { mirroredAdjuster, mirroredGeometry, mirroredWord } from "./mirror-stage";
 
 test.each([

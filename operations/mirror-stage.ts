@@ -1,5 +1,5 @@
+import type { Geometry, StageAdjuster } from "../core/records";
 import { mirroredElement } from "../core/stages";
-import type { Geometry, StageAdjuster } from "../data/queries/stages";
 
 const handed: [string, string][] = [
   ["counter-clockwise", "clockwise"],

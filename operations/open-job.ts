@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
+import * as ids from "../core/records/ids";
 import { insertJob, jobById } from "../data/queries/jobs";
 import { lockHead, machineById } from "../data/queries/machines";
 import { stagesById } from "../data/queries/stages";
@@ -11,10 +12,10 @@ import { transactionOn } from "./on-machine";
 import { trueTime } from "./true-time";
 
 export const openJobInput = z.object({
-  id,
+  id: ids.jobId,
   entryId: id,
-  machineId: id,
-  stageIds: z.array(id).min(1).max(50),
+  machineId: ids.machineId,
+  stageIds: z.array(ids.stageId).min(1).max(50),
   reason: words(400),
   /** A new assembly: there is nothing as found. */
   firstBuild: z.boolean().default(false),

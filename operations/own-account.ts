@@ -1,15 +1,10 @@
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Person, Preferences } from "../core/records";
+import * as ids from "../core/records/ids";
 import type { Pool } from "../data/postgres";
 import { setDeviceShared } from "../data/queries/devices";
-import {
-  type Person,
-  type Preferences,
-  personById,
-  setPassword,
-  setPinHash,
-  setPreferences,
-} from "../data/queries/people";
+import { personById, setPassword, setPinHash, setPreferences } from "../data/queries/people";
 import { deleteSession, deleteSessionsOf, type How, sessionsOf } from "../data/queries/sessions";
 import { type Context, checkStrong } from "./context";
 import { checkInput, id } from "./input";
@@ -51,7 +46,7 @@ export async function changePin({ pool, person }: Context, input: unknown): Prom
   return accept(true);
 }
 
-const switchInput = z.object({ id, pin: z.string().min(1).max(20) });
+const switchInput = z.object({ id: ids.personId, pin: z.string().min(1).max(20) });
 
 /** Somebody else of the workshop takes over the tablet that is signed in; from then on it is one that several share. */
 export async function switchPerson(

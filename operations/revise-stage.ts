@@ -2,6 +2,8 @@ import { v7 } from "uuid";
 import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Stage } from "../core/records";
+import { geometryFields, limitsFields, sideLimitsFields } from "../core/records/stage";
 import { measuredUnit, sideQuantities, type Unwise } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { openJobs } from "../data/queries/jobs";
@@ -14,7 +16,6 @@ import {
   machineOfStage,
   renameStage,
   retireStage,
-  type Stage,
   stageById,
   stagesOfMachines,
 } from "../data/queries/stages";
@@ -24,29 +25,19 @@ import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { checkInput, id, text, words } from "./input";
 import { refreshStanding } from "./refresh-standing";
-import {
-  adjusterInput,
-  adjusterRow,
-  checkGeometry,
-  geometryInput,
-  geometryRow,
-  limitsFit,
-  limitsInput,
-  limitsRow,
-  sideLimitsInput,
-} from "./stage-input";
+import { adjusterInput, adjusterRow, checkGeometry, geometryRow, limitsFit, limitsRow } from "./stage-input";
 import { warningText } from "./warning-text";
 
 const envelope = { entryId: id, stageId: id, text: text(400).trim().default("") };
 const revision = { ...envelope, revisionId: id, seenRevision: z.number().int().gte(1) };
 
 /** All there are from now on; left out: they stay as they are. */
-const sides = z.array(sideLimitsInput).max(sideQuantities.length).optional();
+const sides = z.array(sideLimitsFields).max(sideQuantities.length).optional();
 
 const reviseInput = z.discriminatedUnion("what", [
-  z.object({ what: z.literal("geometry"), ...revision, geometry: geometryInput }),
+  z.object({ what: z.literal("geometry"), ...revision, geometry: geometryFields }),
   z.object({ what: z.literal("adjuster"), ...revision, adjuster: adjusterInput }),
-  z.object({ what: z.literal("limits"), ...revision, limits: limitsInput, sideLimits: sides }),
+  z.object({ what: z.literal("limits"), ...revision, limits: limitsFields, sideLimits: sides }),
   z.object({ what: z.literal("stage"), ...envelope, name: words(80) }),
   z.object({ what: z.literal("retired"), ...envelope }),
 ]);
@@ -158,7 +149,7 @@ async function revise(
 async function reviseSides(
   db: Database,
   stage: Stage,
-  sides: readonly z.output<typeof sideLimitsInput>[],
+  sides: readonly z.output<typeof sideLimitsFields>[],
   at: { stageId: string; madeBy: string; from: Date },
 ): Promise<void> {
   for (const side of sides) {

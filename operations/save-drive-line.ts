@@ -1,12 +1,13 @@
 import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Refusal, type Result, refuse } from "../core/quantity";
+import type { Stage } from "../core/records";
 import { driveGraph, ratiosOf } from "../core/stages";
 import { driveLine } from "../core/trains";
 import { transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { lockHead, machineById } from "../data/queries/machines";
-import { type Stage, stagesOfMachines } from "../data/queries/stages";
+import { stagesOfMachines } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";

@@ -2,8 +2,9 @@ import { hash, verify } from "@node-rs/argon2";
 import { zxcvbn, zxcvbnOptions } from "@zxcvbn-ts/core";
 import { adjacencyGraphs, dictionary } from "@zxcvbn-ts/language-common";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Person } from "../core/records";
 import type { Pool } from "../data/postgres";
-import { clearPinTries, type Person, secretsOf, takePinTry } from "../data/queries/people";
+import { clearPinTries, secretsOf, takePinTry } from "../data/queries/people";
 import { limited } from "./attempts";
 import { queueOf } from "./queue";
 

@@ -1,19 +1,21 @@
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { NewInstrument, Person, PersonId, WorkshopId } from "../core/records";
+import * as ids from "../core/records/ids";
 import { type Pool, transaction } from "../data/postgres";
-import { insertInstrument, type NewInstrument } from "../data/queries/instruments";
-import { countPeople, insertPerson, insertWorkshop, lockPeople, type Person } from "../data/queries/people";
-import { checkInput, id, words } from "./input";
+import { insertInstrument } from "../data/queries/instruments";
+import { countPeople, insertPerson, insertWorkshop, lockPeople } from "../data/queries/people";
+import { checkInput, words } from "./input";
 import { newPassword } from "./people";
 import { hashSecret, isCommonPassword } from "./secrets";
 
-export type FirstLead = { id: string; name: string; signIn: string; password: string };
+export type FirstLead = { id: PersonId; name: string; signIn: string; password: string };
 
 /** The workshop, its first lead and its instruments, on an empty database. */
 export async function setUpWorkshop(
   pool: Pool,
   now: Date,
-  workshop: { id: string; name: string; timeZone: string },
+  workshop: { id: WorkshopId; name: string; timeZone: string },
   lead: FirstLead,
   instruments: readonly NewInstrument[],
 ): Promise<Person> {
@@ -23,8 +25,8 @@ export async function setUpWorkshop(
 }
 
 const firstInput = z.object({
-  id,
-  workshopId: id,
+  id: ids.personId,
+  workshopId: ids.workshopId,
   workshop: words(80),
   timeZone: words(60).refine(isTimeZone, { params: { code: "no-such-time-zone" } }),
   name: words(80),
@@ -53,7 +55,7 @@ export const nobodyYet = async (pool: Pool): Promise<boolean> => (await countPeo
 async function setUpOnce(
   pool: Pool,
   now: Date,
-  workshop: { id: string; name: string; timeZone: string },
+  workshop: { id: WorkshopId; name: string; timeZone: string },
   lead: FirstLead,
   instruments: readonly NewInstrument[],
 ): Promise<Person | null> {

@@ -1,8 +1,9 @@
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Person } from "../core/records";
 import type { Pool } from "../data/postgres";
 import { isKnownDevice } from "../data/queries/devices";
-import { clearPinTries, type Person, personForSignIn } from "../data/queries/people";
+import { clearPinTries, personForSignIn } from "../data/queries/people";
 import { type Limit, limited } from "./attempts";
 import { checkInput, words } from "./input";
 import { hashSecret, isSecret } from "./secrets";

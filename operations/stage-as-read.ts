@@ -1,6 +1,6 @@
 import { accept, type Result, refuse } from "../core/quantity";
+import type { Stage } from "../core/records";
 import { teethOf, withGearIn } from "../core/stages";
-import type { Stage } from "../data/queries/stages";
 
 /** A stage with the gear in that is read: of a switchable one each ratio is a pair of its own at the same centre distance. */
 export function stageAsRead(stage: Stage, gear: string | undefined): Result<Stage> {

@@ -1,47 +1,19 @@
 import { v5 } from "uuid";
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
-import { kindsOfStock, storeKinds } from "../core/stores";
+import type { StoreItem } from "../core/records";
+import * as ids from "../core/records/ids";
+import { itemFields } from "../core/records/store-item";
 import { type Database, transaction } from "../data/postgres";
-import {
-  insertItem,
-  insertMovement,
-  itemNamed,
-  lockItems,
-  movementKnown,
-  type StoreItem,
-  updateItem,
-} from "../data/queries/store";
+import { insertItem, insertMovement, itemNamed, lockItems, movementKnown, updateItem } from "../data/queries/store";
 import { type Context, checkRole, mayWork } from "./context";
-import { checkInput, id, text, words } from "./input";
+import { checkInput, id, text } from "./input";
 import type { Takings } from "./takings";
 
-const size = z.number().gt(0).lte(1e6);
 export const mostPieces = 1_000_000;
 
-const figureValue = z.union([z.number().gte(-1e6).lte(1e6), text(80).trim()]);
-
-export const itemFields = z
-  .object({
-    kind: z.enum(storeKinds),
-    name: words(120),
-    nominalMm: size.nullable().default(null),
-    measuredMm: size.nullable().default(null),
-    figures: z.record(z.string().max(40), figureValue).default({}),
-    place: text(80).trim().default(""),
-    price: z.number().gte(0).lte(1e9).nullable().default(null),
-    gone: z.boolean().default(false),
-  })
-  .superRefine(({ kind, nominalMm, figures }, context) => {
-    if (kindsOfStock[kind].nominal !== null && nominalMm === null)
-      context.addIssue({ code: "custom", params: { code: "missing" }, path: ["nominalMm"] });
-    const known = kindsOfStock[kind].figures;
-    const strange = Object.keys(figures).find((key) => !known.some((figure) => figure.key === key));
-    if (strange) context.addIssue({ code: "custom", params: { code: "not-of-this-kind" }, path: ["figures", strange] });
-  });
-
 const keepInput = z.intersection(
-  z.object({ id, movementId: id, count: z.int().gte(0).lte(mostPieces).nullable().default(null) }),
+  z.object({ id: ids.storeItemId, movementId: id, count: z.int().gte(0).lte(mostPieces).nullable().default(null) }),
   itemFields,
 );
 
@@ -78,7 +50,7 @@ export async function keepItem({ pool, person, now }: Context, input: unknown): 
 
 const moveInput = z.object({
   id,
-  itemId: id,
+  itemId: ids.storeItemId,
   change: z
     .int()
     .gte(-mostPieces)

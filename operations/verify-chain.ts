@@ -1,7 +1,8 @@
+import type { Machine } from "../core/records";
 import type { Database } from "../data/postgres";
 import { attachmentDigest } from "../data/queries/attachments";
 import { chainPage } from "../data/queries/entries";
-import { headOf, type Machine } from "../data/queries/machines";
+import { headOf } from "../data/queries/machines";
 import { entryHash, firstHash } from "./entry-hash";
 
 export type ChainReport = {

@@ -13,7 +13,7 @@ import { withDatabaseHere } from "./lib/with-database";
 
 const [file] = process.argv.slice(2);
 await withDatabaseHere(async (pool) => {
-  const names = new Map((await allMachines(pool)).map(({ id, name }) => [id, name]));
+  const names = new Map<string, string>((await allMachines(pool)).map(({ id, name }) => [id, name]));
   const day = new Date().toISOString().slice(0, 10);
   const lines = (await allHeads(pool)).map((head) => headLine(day, head, names.get(head.machineId) ?? ""));
   if (file) appendFileSync(file, lines.map((line) => `${line}\n`).join(""));

@@ -7,11 +7,13 @@
  *   npm run verify -- --key public.pem           another key than that of this folder
  *   npm run verify -- record.json …              --earlier takes files that an earlier release wrote without a signature
  */
+
 import { createPublicKey, type KeyObject } from "node:crypto";
 import { existsSync, readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
+import type { Machine } from "../core/records";
 import { type Database, transaction } from "../data/postgres";
-import { allMachines, type Machine } from "../data/queries/machines";
+import { allMachines } from "../data/queries/machines";
 import { headsThatDiffer } from "../data/queries/seals";
 import { keyId, sealKeyOf } from "../operations/seal";
 import { type BreakReason, type ChainReport, verifyChain } from "../operations/verify-chain";

@@ -2,6 +2,7 @@ import { recordedView } from "~/app/features/job/read/round-view";
 import { limitsInWork } from "~/core/limits";
 import { type Entry, type EntryOf, type ReadingRecord, stageTrend, standingOf } from "~/core/logbook";
 import { seededRandom } from "~/core/practice";
+import type { Instrument, Stage } from "~/core/records";
 import type { KnownRound } from "~/core/rounds";
 import {
   frameOf,
@@ -14,8 +15,6 @@ import {
   toJudged,
   waysToMeasure,
 } from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import { buildRound } from "~/operations/entries/round";
 import { everyKind } from "./elements";
 import { type NaiveJudgement, naiveJudgement, naiveWave } from "./naive-judgement";

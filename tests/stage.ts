@@ -1,11 +1,10 @@
 import { spurPair } from "~/core/gears";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
+import type { Instrument, InstrumentId, MachineId, Stage, StageId } from "~/core/records";
 
 /** A gear stage for tests that need no database: 20 : 40, module 2, 0.1 to 0.24 mm, a slide that parts the centres. */
 export const testStage = (id: string): Stage => ({
-  id,
-  machineId: "m",
+  id: id as StageId,
+  machineId: "m" as MachineId,
   position: 0,
   name: id,
   kind: "gear-pair",
@@ -48,7 +47,7 @@ export const testStage = (id: string): Stage => ({
 
 /** A lever indicator that shows hundredths. */
 export const testInstrument = (id: string): Instrument => ({
-  id,
+  id: id as InstrumentId,
   name: "I",
   kind: "lever indicator",
   dimension: "length",

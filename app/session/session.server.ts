@@ -1,8 +1,8 @@
 import { data, type MiddlewareFunction, type RouterContextProvider, redirect } from "react-router";
 import type { Refusal, RefusalCode } from "~/core/quantity";
+import type { Person, Role } from "~/core/records";
 import { isLocked, isMalformed, isUnavailable } from "~/data/postgres";
 import { forgetOldDevices, noteDevice } from "~/data/queries/devices";
-import type { Person, Role } from "~/data/queries/people";
 import {
   deleteExpiredSessions,
   deleteSession,

@@ -1,37 +1,20 @@
 import * as z from "zod";
 import { advise, canMove, type MoveStep, type ReasonCode, unitOf } from "../../core/advice";
+import { adjusterSchema as adjusterLaw } from "../../core/advice/schema";
 import { accept, refuse } from "../../core/quantity";
 import { finite, notNegative, notZero, ordered, positive } from "../fields";
 import { tool } from "../tool";
 
-const travel = z.strictObject({ min: finite, max: finite }).superRefine(ordered("min", "max")).optional();
-const angle = finite.default(0);
-
-/** The adjusters of the contract; every amount is signed, positive in the direction the adjuster's own law gives. */
-export const adjusterSchema = z
-  .discriminatedUnion("type", [
-    z.strictObject({ type: z.literal("slide"), angleDeg: angle, travel }),
-    z.strictObject({
-      type: z.literal("screw"),
-      leadMm: positive,
-      angleDeg: angle,
-      oneWay: z.boolean().default(false),
-      springReturn: z.boolean().default(false),
-      travel,
-    }),
-    z.strictObject({ type: z.literal("pivot"), armMm: positive, angleDeg: finite, leverMm: positive, travel }),
-    z.strictObject({ type: z.literal("eccentric"), throwMm: positive, angleDeg: finite, travel }),
-    z.strictObject({ type: z.literal("shims"), perMm: notZero, travel }),
-  ])
-  .superRefine((adjuster, context) => {
-    if (canMove(adjuster)) return;
-    context.addIssue({
-      code: "custom",
-      params: { code: "cannot-move-the-centres" },
-      message: "at this angle the adjuster moves square to the line of centres",
-      path: ["angleDeg"],
-    });
+/** An adjuster that can move the centres at all. */
+export const adjusterSchema = adjusterLaw.superRefine((adjuster, context) => {
+  if (canMove(adjuster)) return;
+  context.addIssue({
+    code: "custom",
+    params: { code: "cannot-move-the-centres" },
+    message: "at this angle the adjuster moves square to the line of centres",
+    path: ["angleDeg"],
   });
+});
 
 const expected = z.strictObject({ min: z.number(), max: z.number(), atAngle: z.number().optional() });
 

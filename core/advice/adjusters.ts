@@ -1,13 +1,7 @@
 import { degrees, radians } from "../numerics";
+import type { Adjuster, Travel } from "./schema";
 
-export type Travel = { min: number; max: number };
-export type Adjuster = { travel?: Travel | undefined } & (
-  | { type: "slide"; angleDeg: number }
-  | { type: "screw"; leadMm: number; angleDeg: number; oneWay: boolean; springReturn: boolean }
-  | { type: "pivot"; armMm: number; angleDeg: number; leverMm: number }
-  | { type: "eccentric"; throwMm: number; angleDeg: number }
-  | { type: "shims"; perMm: number }
-);
+export type { Adjuster, Travel } from "./schema";
 
 export type MoveUnit = "mm" | "turns" | "mm-at-lever" | "deg" | "mm-of-shim";
 

@@ -4,6 +4,7 @@ import * as z from "zod";
 export const positive = z.number().gt(0).lte(1e9);
 export const notNegative = z.number().gte(0).lte(1e9);
 export const finite = z.number().gte(-1e12).lte(1e12);
+export const notZero = finite.refine((value) => value !== 0, { params: { code: "is-zero" }, error: "must not be 0" });
 export const toothCount = z.number().int().gte(3).lte(10_000);
 export const pressureAngle = z.number().gt(0).lt(60).default(20);
 export const helixAngle = z.number().gt(-60).lt(60).default(0);
@@ -29,6 +30,21 @@ export function exactlyOne<T extends object>(keys: readonly (keyof T & string)[]
       params: { code: given.length === 0 ? "one-of-missing" : "one-of-doubled" },
       message: `${given.length === 0 ? "give one of" : "give only one of"} ${keys.join(", ")}`,
       path: [keys[0] as string],
+    });
+  };
+}
+
+/** A window whose lower end lies above its upper one is refused at its lower end. */
+export function ordered<T extends object>(low: keyof T & string, high: keyof T & string) {
+  return (input: T, context: z.RefinementCtx) => {
+    const lo = input[low];
+    const hi = input[high];
+    if (typeof lo !== "number" || typeof hi !== "number" || lo <= hi) return;
+    context.addIssue({
+      code: "custom",
+      params: { code: "window-upside-down" },
+      message: `${low} lies above ${high}`,
+      path: [low],
     });
   };
 }

@@ -29,4 +29,7 @@ export const insertAttachment = (
   db: Database,
   a: { entryId: string; sha256: Buffer; mediaType: string; content: Buffer; preview: Buffer | null },
 ) =>
-  none(db, sql`insert into attachment values (${a.entryId}, ${a.sha256}, ${a.mediaType}, ${a.content}, ${a.preview})`);
+  none(
+    db,
+    sql`insert into attachment (entry_id, sha256, media_type, content, preview) values (${a.entryId}, ${a.sha256}, ${a.mediaType}, ${a.content}, ${a.preview})`,
+  );

@@ -8,7 +8,7 @@ export async function noteDevice(db: Database, deviceId: Buffer, personId: strin
   );
   await none(
     db,
-    sql`insert into device_person values (${deviceId}, ${personId}, ${now})
+    sql`insert into device_person (device_id, person_id, seen_at) values (${deviceId}, ${personId}, ${now})
         on conflict (device_id, person_id) do update set seen_at = excluded.seen_at`,
   );
 }

@@ -18,7 +18,8 @@ export const upsertDraft = (
 ) =>
   none(
     db,
-    sql`insert into draft values (${d.id}, ${d.jobId}, ${d.stageId}, ${d.personId}, ${JSON.stringify(d.body)}, ${d.at})
+    sql`insert into draft (id, job_id, stage_id, person_id, body, saved_at)
+        values (${d.id}, ${d.jobId}, ${d.stageId}, ${d.personId}, ${JSON.stringify(d.body)}, ${d.at})
         on conflict (id) do update set body = excluded.body, saved_at = excluded.saved_at
         where draft.person_id = excluded.person_id and draft.job_id = excluded.job_id and draft.saved_at <= excluded.saved_at`,
   );

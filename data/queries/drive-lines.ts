@@ -19,5 +19,6 @@ export const insertDriveLine = (
 ) =>
   none(
     db,
-    sql`insert into drive_line values (${d.id}, ${d.machineId}, ${d.revision}, ${JSON.stringify(d.graph)}, ${d.madeBy}, ${d.from})`,
+    sql`insert into drive_line (id, machine_id, revision, graph, made_by, effective_from)
+        values (${d.id}, ${d.machineId}, ${d.revision}, ${JSON.stringify(d.graph)}, ${d.madeBy}, ${d.from})`,
   );

@@ -6,9 +6,6 @@ export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
 /** The format in which entries are written now. */
 const thisFormat = 3;
 
-/** An entry as people read it: with the name of who made it. */
-export type NamedEntry = Entry;
-
 /** What is shown and judged of an entry: not its hashes, which only the chain needs. */
 const shown = sql`e.id, e.machine_id, e.seq, e.job_id, e.stage_id, e.kind, e.body, e.names_entry, e.made_by, e.made_at, e.recorded_at,
   e.usage, e.geometry_id, e.adjuster_id, e.limits_id, e.made_by_name, e.format`;
@@ -86,7 +83,7 @@ export const readingsOf = async (
         ),
       );
 
-const namedEntries = (db: Database, statement: Statement): Promise<NamedEntry[]> => many(db, statement, toEntry);
+const namedEntries = (db: Database, statement: Statement): Promise<Entry[]> => many(db, statement, toEntry);
 
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
@@ -221,7 +218,7 @@ export async function earlierProofsOf(
   stageIds: readonly string[],
   jobId: string | null,
   size: number,
-): Promise<Map<string, NamedEntry[]>> {
+): Promise<Map<string, Entry[]>> {
   const entries = await namedEntries(
     db,
     sql`select e.*, coalesce(p.signed_as, p.name) as account_name from unnest(${stageIds}::uuid[]) as s (id),
@@ -229,7 +226,7 @@ export async function earlierProofsOf(
             order by e.seq desc limit ${size}) e join person p on p.id = e.made_by
         order by e.stage_id, e.seq desc`,
   );
-  const proofs = new Map<string, NamedEntry[]>(stageIds.map((id) => [id, []]));
+  const proofs = new Map<string, Entry[]>(stageIds.map((id) => [id, []]));
   for (const entry of entries) proofs.get(entry.stageId ?? "")?.push(entry);
   return proofs;
 }

@@ -1,5 +1,6 @@
+import type { Machine } from "../../core/records";
 import { containing, type Database, many, type Row, type Statement, sql } from "../postgres";
-import { type Machine, toMachine } from "./machines";
+import { toMachine } from "./machines";
 
 /** What machines are looked for: words in name, tag, site, hall or place; one site or hall. */
 export type FloorFilter = { words: string; site: string | null; hall: string | null };

@@ -1,31 +1,5 @@
-import type { InstrumentDimension } from "../../core/practice";
+import type { Instrument, NewInstrument } from "../../core/records";
 import { type Database, many, maybeOne, none, type Row, sql } from "../postgres";
-
-export type Instrument = {
-  id: string;
-  name: string;
-  kind: string;
-  /** Of what it shows. */
-  dimension: InstrumentDimension;
-  /** One step, in the canonical unit of the dimension, angles in arcminutes. */
-  resolution: number;
-  expandedUncertainty: number;
-  coverage: number;
-  /** Thicknesses of a feeler set; empty for what has no leaves. */
-  leavesMm: number[];
-  serial: string;
-  /** In which it shows; empty: the usual one of its dimension. */
-  unit: string;
-  /** Days, as written on the certificate; null where nobody has said. */
-  calibratedOn: string | null;
-  dueOn: string | null;
-  retiredAt: string | null;
-  revision: number;
-};
-
-/** What one needs to enter one; the rest may come later. */
-export type NewInstrument = Omit<Instrument, "serial" | "unit" | "calibratedOn" | "dueOn" | "retiredAt" | "revision"> &
-  Partial<Pick<Instrument, "serial" | "unit" | "calibratedOn" | "dueOn">>;
 
 const columns = sql`id, name, kind, dimension, resolution, expanded_uncertainty, coverage, leaves_mm, serial, unit,
   calibrated_on::text, due_on::text, retired_at, revision`;
@@ -117,7 +91,8 @@ export const insertCertificate = (
 ) =>
   none(
     db,
-    sql`insert into certificate values (${c.id}, ${c.instrumentId}, ${c.name}, ${c.sha256}, ${c.content}, ${c.madeBy}, ${c.at})
+    sql`insert into certificate (id, instrument_id, name, sha256, content, made_by, made_at)
+        values (${c.id}, ${c.instrumentId}, ${c.name}, ${c.sha256}, ${c.content}, ${c.madeBy}, ${c.at})
         on conflict (id) do nothing`,
   );
 

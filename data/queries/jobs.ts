@@ -1,14 +1,5 @@
+import type { Job } from "../../core/records";
 import { containing, type Database, many, maybeOne, none, type Row, sql } from "../postgres";
-
-export type Job = {
-  id: string;
-  machineId: string;
-  stageIds: string[];
-  reason: string;
-  openedBy: string;
-  openedAt: string;
-  signedEntry: string | null;
-};
 
 const toJob = (row: Row): Job => ({
   id: row.id,
@@ -135,7 +126,7 @@ export async function insertJob(
   );
   await none(
     db,
-    sql`insert into job_stage select ${job.id}, stage_id, position
+    sql`insert into job_stage (job_id, stage_id, position) select ${job.id}, stage_id, position
         from unnest(${job.stageIds}::uuid[]) with ordinality as s(stage_id, position)`,
   );
 }

@@ -1,28 +1,5 @@
+import type { Machine, MachineFields } from "../../core/records";
 import { type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
-
-export type UsageUnit = "hours" | "cycles" | "starts";
-/** In which the figures of a machine are spoken of. */
-export type Units = "metric" | "inch";
-
-export type Machine = {
-  id: string;
-  workshopId: string;
-  name: string;
-  tag: string;
-  site: string;
-  hall: string;
-  place: string;
-  model: string;
-  serial: string;
-  usageUnit: UsageUnit;
-  units: Units;
-  /** What the present meter shows. */
-  meterReading: number | null;
-  /** Over all meters the machine has had. */
-  usageTotal: number | null;
-  retiredAt: string | null;
-  twinOf: string | null;
-};
 
 export const toMachine = (row: Row): Machine => ({
   id: row.id,
@@ -74,11 +51,6 @@ export const twinsOf = (db: Database, machine: Machine) =>
         order by name limit 12`,
     toMachine,
   );
-
-export type MachineFields = Pick<
-  Machine,
-  "name" | "tag" | "site" | "hall" | "place" | "model" | "serial" | "usageUnit" | "units"
->;
 
 export const insertMachine = (
   db: Database,

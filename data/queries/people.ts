@@ -1,28 +1,6 @@
-import { type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
-
-import type { Units } from "./machines";
-
-export type Role = "technician" | "lead" | "reader";
-export type Person = {
-  id: string;
-  workshopId: string;
-  name: string;
-  role: Role;
-  timeZone: string;
-  preferences: Preferences;
-  /** When the workshop wants a signature proven by the PIN or password of who signs. */
-  signAsks: SignAsks;
-};
-
-export type SignAsks = "always" | "shared" | "never";
-
-/** How somebody wants to be shown things; what is left out is as usual. */
-export type Preferences = {
-  decimal?: "point" | "comma";
-  units?: Units | "machine";
-  school?: "centre-of-band" | "tight-spot";
-  room?: "bright" | "dark";
-};
+import type { Person, Preferences, Role, SignAsks } from "../../core/records";
+import { preferencesSchema } from "../../core/records/person";
+import { type Database, many, maybeOne, none, one, type Row, sql, stored } from "../postgres";
 
 /** As the list of accounts shows somebody. */
 export type Account = {
@@ -43,7 +21,7 @@ export const toPerson = (row: Row): Person => ({
   name: row.name,
   role: row.role,
   timeZone: row.time_zone,
-  preferences: row.preferences,
+  preferences: stored(preferencesSchema, row.preferences, `preferences of person ${row.id}`),
   signAsks: row.sign_asks,
 });
 
@@ -110,7 +88,10 @@ export const countPeople = (db: Database) => one(db, sql`select count(*) as n fr
 export const lockPeople = (db: Database) => none(db, sql`lock table person in share row exclusive mode`);
 
 export const insertWorkshop = (db: Database, w: { id: string; name: string; timeZone: string; at: Date }) =>
-  none(db, sql`insert into workshop values (${w.id}, ${w.name}, ${w.timeZone}, ${w.at})`);
+  none(
+    db,
+    sql`insert into workshop (id, name, time_zone, created_at) values (${w.id}, ${w.name}, ${w.timeZone}, ${w.at})`,
+  );
 
 export const insertPerson = (
   db: Database,
@@ -164,7 +145,11 @@ export const strikeName = (db: Database, id: string, name: string, signIn: strin
 export const insertAccountEvent = (
   db: Database,
   e: { id: string; personId: string; what: "password-reset" | "struck" | "exported"; madeBy: string | null; at: Date },
-) => none(db, sql`insert into account_event values (${e.id}, ${e.personId}, ${e.what}, ${e.madeBy}, ${e.at})`);
+) =>
+  none(
+    db,
+    sql`insert into account_event (id, person_id, what, made_by, at) values (${e.id}, ${e.personId}, ${e.what}, ${e.madeBy}, ${e.at})`,
+  );
 
 export const setPreferences = (db: Database, id: string, preferences: Preferences) =>
   none(db, sql`update person set preferences = ${JSON.stringify(preferences)} where id = ${id}`);

@@ -114,7 +114,7 @@ export const allHeads = (db: Database) =>
 export const takeMovedHeads = (db: Database) =>
   many(
     db,
-    sql`insert into sealed_head select m.id, m.entry_count, m.head_hash from machine m
+    sql`insert into sealed_head (machine_id, seq, hash) select m.id, m.entry_count, m.head_hash from machine m
           left join sealed_head s on s.machine_id = m.id where s.hash is distinct from m.head_hash
         on conflict (machine_id) do update set seq = excluded.seq, hash = excluded.hash
         returning machine_id, seq, encode(hash, 'hex') as hash`,
@@ -154,7 +154,10 @@ export const sealsAfter = (db: Database, number: number, size: number) =>
   many(db, sql`select * from seal where number > ${number} order by number limit ${size}`, toSeal);
 
 export const insertSeal = (db: Database, s: StoredSeal) =>
-  none(db, sql`insert into seal values (${s.number}, ${s.at}, ${s.body}, ${s.hash}, ${s.signature}, ${s.keyId})`);
+  none(
+    db,
+    sql`insert into seal (number, at, body, hash, signature, key_id) values (${s.number}, ${s.at}, ${s.body}, ${s.hash}, ${s.signature}, ${s.keyId})`,
+  );
 
 /** Of these heads, those whose entry is not there or has another hash. */
 export const headsThatDiffer = (db: Database, heads: readonly Head[]) =>

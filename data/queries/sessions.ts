@@ -1,5 +1,6 @@
+import type { Person } from "../../core/records";
 import { type Database, many, maybeOne, none, one, sql } from "../postgres";
-import { type Person, toPerson } from "./people";
+import { toPerson } from "./people";
 
 /** How somebody signed in: a PIN opens less. */
 export type How = "password" | "pin";

@@ -1,111 +1,10 @@
-import type { Adjuster } from "../../core/advice";
+import { adjusterSchema } from "../../core/advice/schema";
 import { limitsInWork } from "../../core/limits";
-import type { MeasuredQuantity, SideQuantity, StageElement, StageKind } from "../../core/stages";
-import { type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
-
-/** Clamp screws where they are, mm from the middle of the moving part; numbered from 1 in this order. */
-export type ClampPattern = {
-  points: { x: number; y: number }[];
-  size: string;
-  torqueNm: number;
-  passes: number;
-  compound: boolean;
-  /** For which threads the torque was given; left out where nobody said. */
-  threads?: "dry" | "lubricated" | undefined;
-};
-
-export type TurnedBy = "either" | "input" | "output" | "power";
-export type Geometry = {
-  id: string;
-  revision: number;
-  element: StageElement;
-  clamps: ClampPattern;
-  /** A stage that turns only part of a turn: gear angles from the witness mark. */
-  arcDeg: readonly [number, number] | null;
-  /** From which end it can be turned for reading. */
-  turnedBy: TurnedBy;
-};
-/** How the technician knows the adjuster; the law behind it is one of the contract's. */
-export const adjusterMeans = [
-  "slot",
-  "jack-screw",
-  "jack-screws",
-  "pivot",
-  "lever",
-  "eccentric",
-  "shims",
-  "spacers",
-  "roller-holes",
-  "roller-diameter",
-] as const;
-export type AdjusterMeans = (typeof adjusterMeans)[number];
-export type StageAdjuster = {
-  id: string;
-  revision: number;
-  name: string;
-  /** null: nothing on this stage can be adjusted. */
-  adjuster: Adjuster | null;
-  means: AdjusterMeans | null;
-  /** Stages of the machine that the same move sets as well: how far their centres part a mm of this one's. */
-  alsoMoves: { stageId: string; perMm: number }[];
-  /** The smallest amount a hand can set, in the adjuster's unit. */
-  step: number;
-  positiveWord: string;
-  negativeWord: string;
-  /** Of a screw. */
-  hand: "right" | "left" | null;
-  /** False where a hand cannot set an amount: the advice then ends in a feeler. */
-  hasScale: boolean;
-  /** From where the words for its directions are meant. */
-  seenFrom: string;
-};
-export type SourceKind = "maker" | "drawing" | "standard" | "house rule" | "recommended";
-export type StageLimits = {
-  id: string;
-  revision: number;
-  /** As they were given. */
-  given: GivenLimits;
-  /** In the unit of the quantity that the stage is judged by. */
-  lo: number;
-  aim: number | null;
-  hi: number;
-  sourceKind: SourceKind;
-  source: string;
-  effectiveFrom: string;
-};
-
-export type GivenLimits = {
-  quantity: MeasuredQuantity;
-  /** What is held still where it is read: mm, N or pitches. */
-  held: number | null;
-  lo: number;
-  aim: number | null;
-  hi: number;
-};
-/** Limits of something read beside it; one end may be open. */
-export type SideLimits = {
-  id: string;
-  revision: number;
-  quantity: SideQuantity;
-  lo: number | null;
-  hi: number | null;
-  sourceKind: SourceKind;
-  source: string;
-  effectiveFrom: string;
-};
-
-export type Stage = {
-  id: string;
-  machineId: string;
-  position: number;
-  name: string;
-  kind: StageKind;
-  geometry: Geometry;
-  adjuster: StageAdjuster;
-  limits: StageLimits;
-  sideLimits: SideLimits[];
-  retiredAt: string | null;
-};
+import type { Geometry, GivenLimits, SideLimits, Stage, StageAdjuster, StageLimits } from "../../core/records";
+import { alsoMoves, clampPattern } from "../../core/records/stage";
+import type { StageElement, StageKind } from "../../core/stages";
+import { elementSchema } from "../../core/stages/schema";
+import { type Database, many, maybeOne, none, one, type Row, type Statement, sql, storedOnce } from "../postgres";
 
 /** Stages with their present revisions, in drive-line order. */
 const stagesWhere = (db: Database, condition: Statement, part: Statement = sql``) =>
@@ -163,7 +62,7 @@ const toStage = (row: Row): Stage => ({
     id: row.geometry_id,
     revision: row.geometry_revision,
     element: toElement(row),
-    clamps: row.clamps,
+    clamps: readClamps(row.geometry_id, row.clamps),
     arcDeg: row.arc_from_deg === null ? null : [row.arc_from_deg, row.arc_to_deg],
     turnedBy: row.turned_by,
   },
@@ -171,9 +70,9 @@ const toStage = (row: Row): Stage => ({
     id: row.adjuster_id,
     revision: row.adjuster_revision,
     name: row.adjuster_name,
-    adjuster: row.adjuster,
+    adjuster: readAdjuster(row.adjuster_id, row.adjuster),
     means: row.means || null,
-    alsoMoves: row.also_moves,
+    alsoMoves: readAlsoMoves(row.adjuster_id, row.also_moves),
     step: row.step,
     positiveWord: row.positive_word,
     negativeWord: row.negative_word,
@@ -192,9 +91,17 @@ const toStage = (row: Row): Stage => ({
   sideLimits: row.sides.map(toSideLimits),
 });
 
+const readElement = storedOnce(elementSchema, "the element of geometry");
+const readClamps = storedOnce(clampPattern, "the clamps of geometry");
+const readAdjuster = storedOnce(adjusterSchema.nullable(), "adjuster");
+const readAlsoMoves = storedOnce(alsoMoves, "what else is moved by adjuster");
+
 /** Revisions of the first release hold the bare pair. */
 const toElement = (row: Row): StageElement =>
-  row.element.kind ? row.element : { kind: "gear-pair", pair: row.element, parts: row.parts };
+  readElement(
+    row.geometry_id,
+    row.element.kind ? row.element : { kind: "gear-pair", pair: row.element, parts: row.parts },
+  );
 
 function toLimits(row: Row, element: StageElement): Pick<StageLimits, "given" | "lo" | "aim" | "hi"> {
   const given: GivenLimits = { quantity: row.quantity, held: row.held, lo: row.lo, aim: row.aim, hi: row.hi };
@@ -215,7 +122,12 @@ const toSideLimits = (row: Row): SideLimits => ({
 export const insertStage = (
   db: Database,
   s: { id: string; machineId: string; position: number; name: string; kind: StageKind; at: Date },
-) => none(db, sql`insert into stage values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, ${s.kind}, ${s.at})`);
+) =>
+  none(
+    db,
+    sql`insert into stage (id, machine_id, position, name, kind, created_at)
+      values (${s.id}, ${s.machineId}, ${s.position}, ${s.name}, ${s.kind}, ${s.at})`,
+  );
 
 export const renameStage = (db: Database, id: string, name: string) =>
   none(db, sql`update stage set name = ${name} where id = ${id}`);
@@ -244,14 +156,17 @@ type Revision = { stageId: string; madeBy: string; from: Date };
 export const insertGeometry = (db: Database, { stageId, madeBy, from }: Revision, g: Geometry) =>
   none(
     db,
-    sql`insert into stage_geometry values (${g.id}, ${stageId}, ${g.revision}, ${JSON.stringify(g.element)}, ${JSON.stringify(g.clamps)}, ${madeBy}, ${from},
+    sql`insert into stage_geometry (id, stage_id, revision, element, clamps, made_by, effective_from, arc_from_deg, arc_to_deg, turned_by)
+        values (${g.id}, ${stageId}, ${g.revision}, ${JSON.stringify(g.element)}, ${JSON.stringify(g.clamps)}, ${madeBy}, ${from},
           ${g.arcDeg?.[0] ?? null}, ${g.arcDeg?.[1] ?? null}, ${g.turnedBy})`,
   );
 
 export const insertAdjuster = (db: Database, { stageId, madeBy, from }: Revision, a: StageAdjuster) =>
   none(
     db,
-    sql`insert into stage_adjuster values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${a.adjuster && JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from},
+    sql`insert into stage_adjuster (id, stage_id, revision, name, adjuster, step, positive_word, negative_word, made_by, effective_from,
+          hand, has_scale, seen_from, means, also_moves)
+        values (${a.id}, ${stageId}, ${a.revision}, ${a.name}, ${a.adjuster && JSON.stringify(a.adjuster)}, ${a.step}, ${a.positiveWord}, ${a.negativeWord}, ${madeBy}, ${from},
           ${a.hand}, ${a.hasScale}, ${a.seenFrom}, ${a.means ?? ""}, ${JSON.stringify(a.alsoMoves)})`,
   );
 
@@ -262,7 +177,8 @@ export const insertLimits = (
 ) =>
   none(
     db,
-    sql`insert into stage_limits values (${l.id}, ${stageId}, ${l.revision}, ${l.given.quantity}, ${l.given.lo}, ${l.given.aim}, ${l.given.hi}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from}, ${l.given.held})`,
+    sql`insert into stage_limits (id, stage_id, revision, quantity, lo, aim, hi, source_kind, source, made_by, effective_from, held)
+        values (${l.id}, ${stageId}, ${l.revision}, ${l.given.quantity}, ${l.given.lo}, ${l.given.aim}, ${l.given.hi}, ${l.sourceKind}, ${l.source}, ${madeBy}, ${from}, ${l.given.held})`,
   );
 
 /** The next revision of them; without either end they are taken away. The machine has to be locked. */
@@ -273,7 +189,8 @@ export const insertSideLimits = (
 ) =>
   none(
     db,
-    sql`insert into side_limits select ${l.id}, ${stageId}, ${l.quantity}, coalesce(max(revision), 0) + 1, ${l.lo}, ${l.hi},
+    sql`insert into side_limits (id, stage_id, quantity, revision, lo, hi, source_kind, source, made_by, effective_from)
+        select ${l.id}, ${stageId}, ${l.quantity}, coalesce(max(revision), 0) + 1, ${l.lo}, ${l.hi},
           ${l.sourceKind}, ${l.source}, ${madeBy}, ${from}
         from side_limits where stage_id = ${stageId} and quantity = ${l.quantity}`,
   );

@@ -1,21 +1,7 @@
-import type { Figures, StoreKind } from "../../core/stores";
-import { containing, type Database, many, maybeOne, none, one, type Row, sql } from "../postgres";
-
-export type StoreItem = {
-  id: string;
-  kind: StoreKind;
-  name: string;
-  /** By which it is chosen, mm; null for a kind without such a size. */
-  nominalMm: number | null;
-  /** As measured, where somebody did. */
-  measuredMm: number | null;
-  figures: Figures;
-  count: number;
-  place: string;
-  price: number | null;
-  /** No longer made. */
-  gone: boolean;
-};
+import type { StoreItem } from "../../core/records";
+import { figuresSchema } from "../../core/records/store-item";
+import type { StoreKind } from "../../core/stores";
+import { containing, type Database, many, maybeOne, none, one, type Row, sql, stored } from "../postgres";
 
 export type Movement = {
   id: string;
@@ -37,7 +23,7 @@ const toItem = (row: Row): StoreItem => ({
   name: row.name,
   nominalMm: row.nominal_mm,
   measuredMm: row.measured_mm,
-  figures: row.figures,
+  figures: stored(figuresSchema, row.figures, `figures of store item ${row.id}`),
   count: row.count,
   place: row.place,
   price: row.price,
@@ -109,7 +95,8 @@ export const itemNamed = (db: Database, workshopId: string, kind: StoreKind, nam
 export const insertItem = (db: Database, workshopId: string, i: StoreItem, at: Date) =>
   none(
     db,
-    sql`insert into store_item values (${i.id}, ${workshopId}, ${i.kind}, ${i.name}, ${i.nominalMm}, ${i.measuredMm},
+    sql`insert into store_item (id, workshop_id, kind, name, nominal_mm, measured_mm, figures, count, place, price, gone, created_at)
+        values (${i.id}, ${workshopId}, ${i.kind}, ${i.name}, ${i.nominalMm}, ${i.measuredMm},
           ${JSON.stringify(i.figures)}, ${i.count}, ${i.place}, ${i.price}, ${i.gone}, ${at})`,
   );
 
@@ -141,7 +128,8 @@ export async function insertMovement(db: Database, m: NewMovement): Promise<numb
   );
   await none(
     db,
-    sql`insert into store_movement values (${m.id}, ${m.itemId}, ${m.change}, ${count}, ${m.why}, ${m.entryId},
+    sql`insert into store_movement (id, item_id, change, count_after, why, entry_id, made_by, made_at)
+        values (${m.id}, ${m.itemId}, ${m.change}, ${count}, ${m.why}, ${m.entryId},
           ${m.madeBy}, ${m.at})`,
   );
   return count;

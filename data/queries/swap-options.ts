@@ -39,7 +39,8 @@ export const insertOption = (
 ) =>
   none(
     db,
-    sql`insert into swap_option values (${o.id}, ${o.stageId}, ${JSON.stringify(o.option)}, ${o.reason}, ${o.madeBy}, ${o.at})
+    sql`insert into swap_option (id, stage_id, option, reason, made_by, made_at)
+        values (${o.id}, ${o.stageId}, ${JSON.stringify(o.option)}, ${o.reason}, ${o.madeBy}, ${o.at})
         on conflict (id) do nothing`,
   );
 

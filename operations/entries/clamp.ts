@@ -1,7 +1,7 @@
 import * as z from "zod";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
-import type { ClampPattern } from "../../data/queries/stages";
+import type { ClampPattern } from "../../core/records";
 
 export const clampInput = z.object({
   kind: z.literal("clamp"),

@@ -1,8 +1,8 @@
 import * as z from "zod";
 import { type Bodies, feelMethods, feels, feltArc, hasClick, judgeFelt } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
+import type { Stage } from "../../core/records";
 import { frameOf } from "../../core/stages";
-import type { Stage } from "../../data/queries/stages";
 import { words } from "../input";
 
 export const feelInput = z.object({

@@ -2,7 +2,7 @@ import * as z from "zod";
 import { centreChange, exchange, type Pieces, reasonCodes, totalOf, unitOf } from "../../core/advice";
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
-import type { StageAdjuster } from "../../data/queries/stages";
+import type { StageAdjuster } from "../../core/records";
 import { id, text } from "../input";
 import { takings } from "../takings";
 

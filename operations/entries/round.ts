@@ -1,10 +1,9 @@
 import * as z from "zod";
 import type { Bodies, ReadingRecord, RoundResult } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
+import type { Instrument, Stage } from "../../core/records";
 import { type JudgedRound, judgeRound, type KnownRound, type RoundValues, typedRound } from "../../core/rounds";
 import { frameOf, measuredQuantities, teethOf, waysToMeasure } from "../../core/stages";
-import type { Instrument } from "../../data/queries/instruments";
-import type { Stage } from "../../data/queries/stages";
 import { id, words } from "../input";
 import { stageAsRead } from "../stage-as-read";
 import { typedReading } from "./typed-reading";

@@ -1,7 +1,7 @@
+import type { Instrument } from "../../core/records";
 import type { SideQuantity, StageElement } from "../../core/stages";
 import { toJudged } from "../../core/stages";
 import { differenceUncertainty } from "../../core/statistics";
-import type { Instrument } from "../../data/queries/instruments";
 
 /** Expanded uncertainty (k = 2) of one reading, in the unit in which the quantity is kept: zero and reading each by a step, and the certificate. */
 export const sideUncertainty = (

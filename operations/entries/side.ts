@@ -2,9 +2,8 @@ import * as z from "zod";
 import { judge, worstVerdict } from "../../core/limits";
 import type { Bodies, ReadingRecord } from "../../core/logbook";
 import { accept, parseQuantity, type Result, refuse } from "../../core/quantity";
+import type { Instrument, Stage } from "../../core/records";
 import { measuredUnit, sideQuantities, sidesOf } from "../../core/stages";
-import type { Instrument } from "../../data/queries/instruments";
-import type { Stage } from "../../data/queries/stages";
 import { id, text } from "../input";
 import { sideUncertainty, sideWay } from "./side-way";
 

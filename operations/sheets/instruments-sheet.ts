@@ -1,7 +1,8 @@
 import { v7 } from "uuid";
 import { instrumentDimensions, instrumentUnits, shownIn } from "../../core/practice";
 import { accept, type Result, type UnitId } from "../../core/quantity";
-import { everyInstrument, type Instrument } from "../../data/queries/instruments";
+import type { Instrument } from "../../core/records";
+import { everyInstrument } from "../../data/queries/instruments";
 import { keepInstrument } from "../instruments";
 import type { Cells } from "./cells";
 import type { Sheet } from "./sheet";

@@ -1,8 +1,9 @@
 import { v7 } from "uuid";
 import { accept, type Result, refuse } from "../../core/quantity";
+import type { StageLimits } from "../../core/records";
 import { type MeasuredQuantity, measuredQuantities } from "../../core/stages";
 import { machinesOfWorkshop } from "../../data/queries/machines";
-import { type StageLimits, stagesOfMachines } from "../../data/queries/stages";
+import { stagesOfMachines } from "../../data/queries/stages";
 import { reviseStage } from "../revise-stage";
 import type { Cells } from "./cells";
 import type { Sheet } from "./sheet";

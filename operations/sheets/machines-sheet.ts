@@ -1,6 +1,7 @@
 import { v7 } from "uuid";
 import { accept, type Result } from "../../core/quantity";
-import { type Machine, machinesOfWorkshop } from "../../data/queries/machines";
+import type { Machine } from "../../core/records";
+import { machinesOfWorkshop } from "../../data/queries/machines";
 import { addMachine } from "../add-machine";
 import { editMachine } from "../edit-machine";
 import type { Cells } from "./cells";

@@ -1,14 +1,8 @@
 import { v7 } from "uuid";
 import { accept, type Result } from "../../core/quantity";
+import type { StoreItem, StoreItemId } from "../../core/records";
 import { everyFigure, type Figures, kindsOfStock, type StoreKind, storeKinds } from "../../core/stores";
-import {
-  everyItem,
-  insertItems,
-  insertMovements,
-  lockItems,
-  type StoreItem,
-  updateItems,
-} from "../../data/queries/store";
+import { everyItem, insertItems, insertMovements, lockItems, updateItems } from "../../data/queries/store";
 import { mostPieces } from "../stores";
 import type { Cells } from "./cells";
 import type { Sheet } from "./sheet";
@@ -40,7 +34,7 @@ export const storesSheet: Sheet<Line> = {
     const changed: { before: StoreItem; after: StoreItem }[] = [];
     const fates = lines.map((line) => {
       const before = there.get(keyOf(line));
-      const after: StoreItem = { ...blank, ...before, ...line, id: before?.id ?? v7() };
+      const after: StoreItem = { ...blank, ...before, ...line, id: before?.id ?? (v7() as StoreItemId) };
       if (!before) fresh.push(after);
       else if (JSON.stringify(sorted(before)) === JSON.stringify(sorted(after))) return "same";
       else changed.push({ before, after });

@@ -2,8 +2,8 @@ import sharp from "sharp";
 import { v7 } from "uuid";
 import { seededRandom, usualInstruments } from "../../core/practice";
 import { mustHold, type Result } from "../../core/quantity";
+import type { InstrumentId, Person, PersonId, WorkshopId } from "../../core/records";
 import type { Pool } from "../../data/postgres";
-import type { Person } from "../../data/queries/people";
 import { people } from "../../demo/people";
 import { photographs } from "../../demo/photographs";
 import { scenario } from "../../demo/scenario";
@@ -54,17 +54,17 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
   const person = await setUpWorkshop(
     pool,
     began,
-    { ...workshop, id: ids("workshop", began) },
-    { ...lead, id: ids("lead", began) },
+    { ...workshop, id: ids<WorkshopId>("workshop", began) },
+    { ...lead, id: ids<PersonId>("lead", began) },
     usualInstruments.map(({ key, ...instrument }) => ({
       ...instrument,
       ...calibrationOf(key, now),
-      id: ids(key, began),
+      id: ids<InstrumentId>(key, began),
     })),
   );
   const begins = { pool, person, now: began };
   for (const { key, pin, ...other } of people) {
-    const added = { ...other, id: ids(key, began), password: lead.password };
+    const added = { ...other, id: ids<PersonId>(key, began), password: lead.password };
     mustHold(await addPerson(begins, added));
     const own = { ...person, id: added.id, name: other.name, role: other.role };
     if (pin) mustHold(await changePin({ ...begins, person: own }, { present: lead.password, pin }));
@@ -152,14 +152,14 @@ async function keepPicture(
 }
 
 /** The same name gives the same id within one load; ids carry the time at which the thing was made. */
-function demoIds(): (name: string, at: Date) => string {
+function demoIds(): <Id extends string>(name: string, at: Date) => Id {
   const known = new Map<string, string>();
   const random = seededRandom(7);
-  return (name, at) => {
+  return <Id extends string>(name: string, at: Date) => {
     const bytes = Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256));
     const made = known.get(name) ?? v7({ msecs: at.getTime(), random: bytes });
     known.set(name, made);
-    return made;
+    return made as Id;
   };
 }
 

@@ -7,13 +7,14 @@ import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-tex
 import { readGeometry, textsOf } from "~/app/features/stage-form/texts";
 import { readerOf } from "~/app/features/words/reader";
 import { mustHold } from "~/core/quantity";
+import { adjusterMeans } from "~/core/records/adjuster-means";
 import { driveGraph, ratiosOf, stageKinds } from "~/core/stages";
 import { driveLine } from "~/core/trains";
 import { openPool, type Pool, transaction } from "~/data/postgres";
 import { driveLineOf } from "~/data/queries/drive-lines";
 import { openJobs } from "~/data/queries/jobs";
 import { allMachines } from "~/data/queries/machines";
-import { adjusterMeans, stagesOfMachines } from "~/data/queries/stages";
+import { stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { scenario } from "~/demo/scenario";
 import { lead } from "~/demo/works";

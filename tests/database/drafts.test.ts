@@ -3,6 +3,7 @@ import { expect, test } from "vitest";
 import type { Result } from "~/core/quantity";
 import { draftsOf } from "~/data/queries/drafts";
 import { saveDraft } from "~/operations/save-draft";
+import type { WorkshopId } from "../../core/records";
 import { freshWorks } from "./fixture";
 
 const works = freshWorks();
@@ -54,7 +55,9 @@ test("a reader types nothing, and there is nothing to type on what is not there"
   expect(refusal(await saveDraft(works.as(await works.addPerson("reader")), input))).toBe("role");
   expect(refusal(await saveDraft(works.as(), { ...input, jobId: v7() }))).toBe("no-such-job jobId");
   expect(refusal(await saveDraft(works.as(), { ...input, stageId: v7() }))).toBe("no-such-stage stageId");
-  expect(refusal(await saveDraft(works.as({ ...works.lead, workshopId: v7() }), input))).toBe("no-such-job jobId");
+  expect(refusal(await saveDraft(works.as({ ...works.lead, workshopId: v7() as WorkshopId }), input))).toBe(
+    "no-such-job jobId",
+  );
   const long = { ...input, body: { ...input.body, texts: { note: "x".repeat(40_001) } } };
   expect(refusal(await saveDraft(works.as(), long))).toBe("text-too-long body.texts.note");
 });

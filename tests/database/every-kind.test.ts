@@ -17,6 +17,7 @@ import { insertInstrument } from "~/data/queries/instruments";
 import { standingsOfStages } from "~/data/queries/standings";
 import { addStage } from "~/operations/add-stage";
 import { saveDriveLine } from "~/operations/save-drive-line";
+import type { InstrumentId } from "../../core/records";
 import { everyKind } from "../elements";
 import { freshWorks, stageInput } from "./fixture";
 
@@ -211,7 +212,7 @@ describe("read beside what a stage is judged by", () => {
 describe("an angle between the wheels", () => {
   // A protractor of 5′ and ±3′ (k = 2) is good to 2·√((5/√6)² + 1.5²) = 5.07′, a twelfth of a degree.
   test("is kept in degrees, and its uncertainty with it, though the instrument's figures are minutes of arc", async () => {
-    const protractor = v7();
+    const protractor = v7() as InstrumentId;
     await insertInstrument(works.pool, works.lead.workshopId, {
       id: protractor,
       name: "Protractor",
@@ -291,7 +292,7 @@ describe("a round of every kind", () => {
   const instruments = new Map<string, string>();
   beforeAll(async () => {
     for (const dimension of ["angle", "frequency", "force"] as const) {
-      const id = v7();
+      const id = v7() as InstrumentId;
       instruments.set(dimension, id);
       await insertInstrument(works.pool, works.lead.workshopId, {
         id,

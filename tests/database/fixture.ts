@@ -2,8 +2,8 @@ import { generateKeyPairSync } from "node:crypto";
 import { v7 } from "uuid";
 import { afterAll, beforeAll, inject } from "vitest";
 import { mustHold } from "~/core/quantity";
+import type { InstrumentId, Person, PersonId, WorkshopId } from "~/core/records";
 import { openPool, type Pool } from "~/data/postgres";
-import type { Person } from "~/data/queries/people";
 import { insertPerson } from "~/data/queries/people";
 import { addMachine } from "~/operations/add-machine";
 import type { Context } from "~/operations/context";
@@ -25,7 +25,7 @@ export type Works = {
   lead: Person;
   machineId: string;
   stageId: string;
-  instrumentId: string;
+  instrumentId: InstrumentId;
   as: (person?: Person) => Context;
   addPerson: (role: Person["role"]) => Promise<Person>;
   openJob: (stageIds?: readonly string[], machineId?: string) => Promise<string>;
@@ -44,14 +44,14 @@ export function freshWorks(): Works {
     await ensureDatabase(cluster, name, "migrated");
     works.url = cluster.url(name);
     works.pool = openPool(works.url);
-    works.instrumentId = v7();
+    works.instrumentId = v7() as InstrumentId;
     works.machineId = v7();
     works.stageId = v7();
     works.lead = await setUpWorkshop(
       works.pool,
       new Date(),
-      { id: v7(), name: "Test", timeZone: "Europe/London" },
-      { id: v7(), name: "Lead", signIn: "lead", password: "test" },
+      { id: v7() as WorkshopId, name: "Test", timeZone: "Europe/London" },
+      { id: v7() as PersonId, name: "Lead", signIn: "lead", password: "test" },
       [
         {
           id: works.instrumentId,
@@ -70,7 +70,7 @@ export function freshWorks(): Works {
   afterAll(() => works.pool.end());
   works.as = (person = works.lead) => ({ pool: works.pool, person, now: new Date() });
   works.addPerson = async (role) => {
-    const person = { ...works.lead, id: v7(), name: role, role };
+    const person = { ...works.lead, id: v7() as PersonId, name: role, role };
     await insertPerson(works.pool, { ...person, signIn: `${role}-${person.id}`, passwordHash: "none", at: new Date() });
     return person;
   };

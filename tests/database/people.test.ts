@@ -13,6 +13,7 @@ import { recordEntry } from "~/operations/record-entry";
 import { nameFirstLead } from "~/operations/set-up-workshop";
 import { signIn } from "~/operations/sign-in";
 import { signJob } from "~/operations/sign-job";
+import type { PersonId, WorkshopId } from "../../core/records";
 import { freshWorks } from "./fixture";
 
 const works = freshWorks();
@@ -22,7 +23,7 @@ const refusal = (result: Result<unknown>) =>
 let count = 0;
 const password = "a quiet gear runs long";
 async function account(role: "technician" | "lead" | "reader", more: object = {}) {
-  const id = v7();
+  const id = v7() as PersonId;
   const signInName = `p${count++}`;
   const input = { id, name: `Person ${count}`, signIn: signInName, role, password, ...more };
   mustHold(await addPerson(works.as(), input));
@@ -83,7 +84,7 @@ describe("accounts", () => {
   test("a workshop that has somebody asks for no first lead again", async () => {
     const input = {
       id: v7(),
-      workshopId: v7(),
+      workshopId: v7() as WorkshopId,
       workshop: "W",
       timeZone: "Europe/London",
       name: "N",
@@ -123,7 +124,7 @@ describe("one's own account", () => {
     expect(refusal(await take("1593"))).toBe("wrong-pin pin");
     mustHold(await set("1593"));
     expect(mustHold(await take("1593")).id).toBe(id);
-    expect(refusal(await take("1593", { ...works.lead, workshopId: v7() }))).toBe("wrong-pin pin");
+    expect(refusal(await take("1593", { ...works.lead, workshopId: v7() as WorkshopId }))).toBe("wrong-pin pin");
     const many = await Promise.all(Array.from({ length: 14 }, () => take("9998")));
     expect(many.map(refusal).filter((said) => said === "wrong-pin pin")).toHaveLength(10);
     expect(refusal(await take("1593"))).toBe("pin-locked pin");

@@ -8,6 +8,7 @@ import { openJob } from "~/operations/open-job";
 import { saveDraft } from "~/operations/save-draft";
 import { signIn } from "~/operations/sign-in";
 import { signJob } from "~/operations/sign-job";
+import type { WorkshopId } from "../../core/records";
 import { freshWorks } from "./fixture";
 
 const works = freshWorks();
@@ -160,7 +161,7 @@ test("a reader may look and nothing else", async () => {
 
 test("somebody of another workshop finds neither job nor machine", async () => {
   const job = await works.openJob();
-  const stranger = { ...works.lead, workshopId: v7() };
+  const stranger = { ...works.lead, workshopId: v7() as WorkshopId };
   const input = {
     id: v7(),
     jobId: job,

@@ -6,6 +6,7 @@ import { stageById, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { addStage } from "~/operations/add-stage";
 import { reviseStage } from "~/operations/revise-stage";
+import type { WorkshopId } from "../../core/records";
 import { freshWorks, stageInput } from "./fixture";
 
 const works = freshWorks();
@@ -157,6 +158,6 @@ test("only leads revise, and only what is in their workshop", async () => {
   const id = await fresh();
   for (const role of ["technician", "reader"] as const)
     expect(refusal(await revise(id, limits(), works.as(await works.addPerson(role))))).toBe("role");
-  const elsewhere = works.as({ ...works.lead, workshopId: v7() });
+  const elsewhere = works.as({ ...works.lead, workshopId: v7() as WorkshopId });
   expect(refusal(await revise(id, limits(), elsewhere))).toBe("no-such-stage stageId");
 });

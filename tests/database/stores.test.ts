@@ -8,6 +8,7 @@ import { countersignJob } from "~/operations/countersign-job";
 import { keepCertificate, keepInstrument } from "~/operations/instruments";
 import { importSheet, type SheetReport, sheets, sheetText } from "~/operations/sheets";
 import { keepItem, moveStock } from "~/operations/stores";
+import type { WorkshopId } from "../../core/records";
 import { freshWorks, stageInput } from "./fixture";
 
 const works = freshWorks();
@@ -51,7 +52,9 @@ describe("drawers", () => {
     expect(refusal(await take(id, -1, v7(), technician))).toBe("taken");
     expect(refusal(await keepItem(works.as(technician), shim()))).toBe("role");
     expect(refusal(await take(id, -1, v7(), reader))).toBe("role");
-    expect(refusal(await take(id, -1, v7(), { ...works.lead, workshopId: v7() }))).toBe("no-such-item itemId");
+    expect(refusal(await take(id, -1, v7(), { ...works.lead, workshopId: v7() as WorkshopId }))).toBe(
+      "no-such-item itemId",
+    );
   });
 
   test("what makes no sense is refused at its field", async () => {

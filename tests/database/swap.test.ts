@@ -3,6 +3,7 @@ import { expect, test } from "vitest";
 import type { Result } from "~/core/quantity";
 import { optionsOfStage } from "~/data/queries/swap-options";
 import { dropOption, keepOption } from "~/operations/swap";
+import type { WorkshopId } from "../../core/records";
 import { freshWorks } from "./fixture";
 
 const works = freshWorks();
@@ -42,7 +43,7 @@ test("technicians keep and put away, readers look, another workshop finds no suc
   expect(refusal(await keepOption(reader, input))).toBe("role");
   expect(refusal(await keepOption(technician, input))).toBe("taken");
   expect(refusal(await dropOption(reader, { id: input.id, stageId: works.stageId }))).toBe("role");
-  const elsewhere = works.as({ ...works.lead, workshopId: v7() });
+  const elsewhere = works.as({ ...works.lead, workshopId: v7() as WorkshopId });
   expect(refusal(await keepOption(elsewhere, option()))).toBe("no-such-stage stageId");
   expect(refusal(await dropOption(elsewhere, { id: input.id, stageId: works.stageId }))).toBe("no-such-stage stageId");
   expect(await kept()).toEqual([input.id]);

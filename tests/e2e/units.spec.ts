@@ -26,6 +26,12 @@ const asGiven =
 /** What a move does for each millimetre or inch of it: lengths to lengths are the same in both. */
 const perMove = /\b(an?|each) (mm|in)\b/;
 
+const fetchedWhenOpened = [
+  ["Numbers behind this", "Uncertainty of a reading"],
+  ["Read beside it:", "A reading by the"],
+  [", at the pitch circle", "Tip at radius"],
+] as const;
+
 async function read(page: Page, path: string): Promise<Figure[]> {
   await visit(page, path);
   await expect(
@@ -34,9 +40,13 @@ async function read(page: Page, path: string): Promise<Figure[]> {
       .or(page.getByRole("region", { name: "Next move" }))
       .first(),
   ).toBeVisible();
+  await expect(page.getByText("Looking for what was typed before")).toHaveCount(0);
   await page.evaluate(() => {
     for (const fold of document.querySelectorAll("details")) fold.open = true;
   });
+  // What lies in some folds is fetched when they are opened.
+  for (const [fold, part] of fetchedWhenOpened)
+    if ((await page.getByText(fold).count()) > 0) await expect(page.getByText(part).first()).toBeVisible();
   // biome-ignore lint/performance/useDomNodeTextContent: only what is seen counts, and line by line
   const lines = (await page.locator("body").innerText()).split("\n");
   return lines.filter((line) => !asGiven.test(line.trim()) && !perMove.test(line)).flatMap(figuresIn);

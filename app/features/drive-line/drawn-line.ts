@@ -1,6 +1,6 @@
+import type { Stage } from "~/core/records";
 import type { KeptDriveLine } from "~/core/stages";
 import { driveLineShapes } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { drawnOnce } from "../drawing/drawn-once";
 
 /** The shapes of a drive line; a stage's geometry is told by its revision. */

@@ -1,7 +1,7 @@
 import { useMemo, useRef } from "react";
 import { panesOf } from "~/app/features/kinds/panes";
+import type { Stage } from "~/core/records";
 import type { DriveLineShapes, KeptDriveLine } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
 import { Shapes } from "../drawing/stage-drawing";
 import { drawnLine } from "./drawn-line";

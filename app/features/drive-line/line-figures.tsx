@@ -1,6 +1,6 @@
+import type { Stage } from "~/core/records";
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
-import type { Stage } from "~/data/queries/stages";
 import { OutputPane } from "./output-pane";
 import { Periods } from "./periods";
 import { ShaftTable } from "./shaft-table";

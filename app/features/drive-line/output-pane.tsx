@@ -2,8 +2,8 @@ import { Bar, BarChart, LabelList, ResponsiveContainer, XAxis, YAxis } from "rec
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
 import { aheadPercent, type DriveLine, type OutputState } from "~/core/trains";
-import type { Stage } from "~/data/queries/stages";
 import { lengthWords } from "../words/spoken";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);

@@ -1,9 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
 import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
-import type { Stage } from "~/data/queries/stages";
 import { Fold } from "~/ui/fold";
 
 export const recurringWords: Record<RecurringPart, string> = {

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
-import type { Stage } from "~/data/queries/stages";
 import { spoken } from "../words/spoken";
 import { shaftName } from "./solve";
 

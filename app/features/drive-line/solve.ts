@@ -1,7 +1,7 @@
 import type { Result } from "~/core/quantity";
+import type { Stage } from "~/core/records";
 import { driveGraph, type KeptDriveLine } from "~/core/stages";
 import { type DriveLine, driveLine } from "~/core/trains";
-import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 
 export type StageStands = { stage: Stage; standing: StageStanding | null };

@@ -4,7 +4,7 @@ import { Link, Navigate, Outlet, useNavigate, useSearchParams } from "react-rout
 import { sizeWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Button, buttonClass } from "~/ui/button";
 import { later, useIdle, useLater } from "~/ui/use-later";

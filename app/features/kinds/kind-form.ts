@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { Reader } from "~/app/features/words/reader";
+import type { AdjusterMeans } from "~/core/records";
 import type { Elements, MeasuredQuantity, StageKind } from "~/core/stages";
-import type { AdjusterMeans } from "~/data/queries/stages";
 import { type Read, TextReader } from "../form/text-reader";
 import type { MovedPart } from "../stage-form/adjuster-picture";
 import type { Reading, Texts } from "./field-readers";

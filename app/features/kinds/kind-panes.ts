@@ -1,8 +1,8 @@
 import type { ReactNode } from "react";
 import type { Reader } from "~/app/features/words/reader";
 import type { Refusal } from "~/core/quantity";
+import type { Stage } from "~/core/records";
 import type { Elements, StageKind } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 
 type Span = { min: number; max: number };
 

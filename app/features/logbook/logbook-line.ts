@@ -1,7 +1,6 @@
 import type { Reader } from "~/app/features/words/reader";
-import type { EntryKind } from "~/core/logbook";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
+import type { Entry, EntryKind } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import { entryWords } from "../words/entry";
 
 /** An entry as a page of the logbook shows it: said in words where it is loaded, so that its readings need not travel. */
@@ -27,9 +26,9 @@ export type LogbookLine = {
 /** In the figures of whoever reads; the machine's units have to be set before. */
 export function logbookLine(
   reader: Reader,
-  entry: NamedEntry,
+  entry: Entry,
   stage: Stage | undefined,
-  corrections: readonly NamedEntry[],
+  corrections: readonly Entry[],
 ): LogbookLine {
   const { title, detail } = entryWords(reader, entry, stage);
   return {
@@ -56,7 +55,7 @@ export function logbookLine(
   };
 }
 
-function clampOf(entry: NamedEntry): LogbookLine["clamp"] {
+function clampOf(entry: Entry): LogbookLine["clamp"] {
   if (entry.kind !== "clamp") return null;
   const { clamp, state } = entry.body;
   const became = state === "snug" || state === "started" ? "firm" : state;

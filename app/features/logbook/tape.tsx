@@ -1,11 +1,10 @@
 import { useWords } from "~/app/features/words/use-words";
-import { isKind } from "~/core/logbook";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
+import { type Entry, isKind } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import { entryWords } from "../words/entry";
 import { clockOrDay } from "../words/times";
 
-export type TapeEntry = NamedEntry & { waiting?: boolean };
+export type TapeEntry = Entry & { waiting?: boolean };
 
 /** What was done, newest first, along the bottom of the job. Runs of touched clamps count as one. */
 export function Tape({

@@ -1,22 +1,13 @@
 import { Paperclip } from "lucide-react";
 import { useWords } from "~/app/features/words/use-words";
-import { isKind } from "~/core/logbook";
-import type { NamedEntry } from "~/data/queries/entries";
+import { type Entry, isKind } from "~/core/logbook";
 import { Field } from "~/ui/field";
 import { FileForm } from "../files/file-form";
 import { shortDay } from "../words/times";
 import { shrinkPhotograph } from "./shrink-photograph";
 
 /** Photographs and files of a machine, the newest first. */
-export function Files({
-  machineId,
-  files,
-  mayAdd,
-}: {
-  machineId: string;
-  files: readonly NamedEntry[];
-  mayAdd: boolean;
-}) {
+export function Files({ machineId, files, mayAdd }: { machineId: string; files: readonly Entry[]; mayAdd: boolean }) {
   const reader = useWords();
   return (
     <section aria-labelledby="files">

@@ -3,7 +3,7 @@ import { Form, useNavigation } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Choice, Field, Tick } from "~/ui/field";
 import { stageUnit } from "../words/quantity";

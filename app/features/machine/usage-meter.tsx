@@ -3,10 +3,9 @@ import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { isKind } from "~/core/logbook";
+import { type Entry, isKind } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Machine } from "~/data/queries/machines";
+import type { Machine } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
@@ -19,7 +18,7 @@ export function UsageMeter({
   mayRead,
 }: {
   machine: Machine;
-  readings: readonly NamedEntry[];
+  readings: readonly Entry[];
   mayRead: boolean;
 }) {
   const reader = useWords();

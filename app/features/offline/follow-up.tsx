@@ -1,6 +1,7 @@
 import { useNavigate } from "react-router";
 import { v7 } from "uuid";
 import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
+import type { JobId } from "~/core/records";
 import { Button } from "~/ui/button";
 import { pagePerson } from "../identity/page-person";
 import { allWaiting } from "./outbox";
@@ -26,7 +27,7 @@ export function FollowUp({ jobId }: { jobId: string }) {
 async function startFollowUp(jobId: string): Promise<string | null> {
   const known = await snapshotOf<JobLoaded>("job", jobId);
   if (!known) return null;
-  const id = v7();
+  const id = v7() as JobId;
   const madeAt = new Date().toISOString();
   const reason = `Follow-up: ${known.job.reason}`.slice(0, 400);
   const { machineId, stageIds } = known.job;

@@ -1,10 +1,11 @@
 import { v7 } from "uuid";
 import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
+import type { JobId, StageId } from "~/core/records";
 import { putOnItsWay } from "./outbox-state";
 import { keepSnapshot } from "./snapshots";
 
-export type Opening = { id: string; entryId?: string; stageIds: string[]; reason: string; firstBuild: boolean };
+export type Opening = { id: JobId; entryId?: string; stageIds: StageId[]; reason: string; firstBuild: boolean };
 
 /** Opens a job on this tablet: it is there at once, and reaches the server when that can be reached. */
 export async function openHere(kit: Kit, { id, entryId = v7(), stageIds, reason, firstBuild }: Opening): Promise<void> {

@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import type { StageId } from "~/core/records";
 import { contentWords } from "./waiting-words";
 
 const base = { id: "1", stageId: "two", madeAt: "2026-01-01T00:00:00.000Z" };
@@ -26,8 +27,8 @@ test.each([
 
 test("on a job of several stages it says which", () => {
   const stages = [
-    { id: "one", name: "Feed" },
-    { id: "two", name: "Lift" },
+    { id: "one" as StageId, name: "Feed" },
+    { id: "two" as StageId, name: "Lift" },
   ];
   expect(contentWords({ ...base, kind: "note", text: "Loud" }, stages)).toBe("Lift: “Loud”");
   expect(contentWords({ ...base, kind: "note", text: "Loud" }, stages.slice(1))).toBe("“Loud”");

@@ -1,5 +1,5 @@
+import type { Stage } from "~/core/records";
 import type { SideQuantity } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { sideWords } from "../words/quantity-names";
 import type { Waiting } from "./waiting-store";
 

@@ -1,6 +1,6 @@
 import { useRouteLoaderData } from "react-router";
 import type { loader as rootLoader } from "~/app/root";
-import type { Preferences } from "~/data/queries/people";
+import type { Preferences } from "~/core/records";
 
 /** What the person at this tablet prefers; nothing for nobody. */
 export const usePreferences = (): Preferences =>

@@ -3,7 +3,7 @@ import { optimistic, withWaiting } from "~/app/features/job/entries/optimistic";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { type Entry, jobRecord } from "~/core/logbook";
 import { accept, type Result } from "~/core/quantity";
-import type { Stage } from "~/data/queries/stages";
+import type { JobId, Stage } from "~/core/records";
 import { openHere } from "../offline/open-here";
 import { putOnItsWay } from "../offline/outbox-state";
 
@@ -26,7 +26,7 @@ export async function doQuickJob(
   kit: Kit,
   { stage, reason, work, comment, nextDate }: QuickWork,
 ): Promise<Result<string>> {
-  const jobId = v7();
+  const jobId = v7() as JobId;
   const making = {
     job: {
       id: jobId,
@@ -77,7 +77,15 @@ export async function doQuickJob(
 /** What a quick job would leave provisional, told before it is signed. */
 export function quickProvisional(kit: Kit, stage: Stage, work: readonly Record<string, unknown>[]) {
   const making = {
-    job: { id: "", machineId: kit.machine.id, stageIds: [], reason: "", openedBy: "", openedAt: "", signedEntry: null },
+    job: {
+      id: "" as JobId,
+      machineId: kit.machine.id,
+      stageIds: [],
+      reason: "",
+      openedBy: kit.person.id,
+      openedAt: "",
+      signedEntry: null,
+    },
     stages: [stage],
     instruments: kit.instruments,
     before: kit.before,

@@ -21,11 +21,8 @@ import type { Reader } from "~/app/features/words/reader";
 import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day, recordedLater } from "~/app/features/words/times";
 import { ReaderContext, useWords } from "~/app/features/words/use-words";
-import { feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Job } from "~/data/queries/jobs";
-import type { Machine } from "~/data/queries/machines";
-import type { Stage } from "~/data/queries/stages";
+import { type Entry, feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
+import type { Job, Machine, Stage } from "~/core/records";
 import { gaugeScale } from "~/ui/band-gauge/layout";
 import { stateWord } from "~/ui/state-mark";
 import { headWords } from "./head-words";
@@ -76,7 +73,7 @@ export type PaperOfJob = {
   machine: Machine;
   job: Job;
   stages: Stage[];
-  entries: NamedEntry[];
+  entries: Entry[];
   now: string;
   head: Head;
 };
@@ -84,7 +81,7 @@ export type PaperOfJob = {
 export type PaperOfMachine = {
   machine: Machine;
   stages: Stage[];
-  entries: NamedEntry[];
+  entries: Entry[];
   now: string;
   head: Head;
 };
@@ -191,7 +188,7 @@ function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
   );
 }
 
-function StagePart({ stage, entries }: { stage: Stage; entries: readonly NamedEntry[] }) {
+function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[] }) {
   const reader = useWords();
   const record = jobRecord(entries, stage);
   const found = record.asFound?.body.result ?? null;
@@ -301,7 +298,7 @@ function RoundPart({
   );
 }
 
-function Entries({ entries, stages }: { entries: readonly NamedEntry[]; stages: readonly Stage[] }) {
+function Entries({ entries, stages }: { entries: readonly Entry[]; stages: readonly Stage[] }) {
   const reader = useWords();
   return (
     <>

@@ -1,11 +1,11 @@
 import { useWords } from "~/app/features/words/use-words";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
+import type { Entry } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import { entryWords } from "../words/entry";
 import { clock, day, recordedLater } from "../words/times";
 
 /** Entries in their order with every reading as it was typed, for paper. */
-export function PrintedEntries({ entries, stages }: { entries: readonly NamedEntry[]; stages: readonly Stage[] }) {
+export function PrintedEntries({ entries, stages }: { entries: readonly Entry[]; stages: readonly Stage[] }) {
   const reader = useWords();
   return (
     <table className="w-full text-left">

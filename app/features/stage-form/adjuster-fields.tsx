@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
-import type { AdjusterMeans } from "~/data/queries/stages";
+import type { AdjusterMeans } from "~/core/records";
 import { Tick } from "~/ui/field";
 import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
 import type { Texts } from "../form/text-reader";

@@ -1,6 +1,6 @@
 import type { Reader } from "~/app/features/words/reader";
 import { type Adjuster, canMove } from "~/core/advice";
-import type { AdjusterMeans, StageAdjuster } from "~/data/queries/stages";
+import type { AdjusterMeans, StageAdjuster, StageId } from "~/core/records";
 import { numberText as n } from "../form/number-text";
 import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { kindForms, kindIn } from "../kinds/forms";
@@ -141,7 +141,7 @@ function readAlso(read: TextReader): AdjusterInput["alsoMoves"] {
     .text("adjuster.also")
     .split(" ")
     .filter(Boolean)
-    .map((stageId) => ({ stageId, perMm: read.numberOr(`adjuster.also.${stageId}`, 1) }));
+    .map((stageId) => ({ stageId: stageId as StageId, perMm: read.numberOr(`adjuster.also.${stageId}`, 1) }));
 }
 
 /** Of adjusters from before it was asked how the technician knows them. */

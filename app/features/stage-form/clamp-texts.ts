@@ -1,5 +1,5 @@
 import { parseNumber } from "~/core/quantity";
-import type { ClampPattern } from "~/data/queries/stages";
+import type { ClampPattern } from "~/core/records";
 import { type Read, TextReader, type Texts } from "../form/text-reader";
 
 /** Where the clamp screws stand: on a circle, or point by point as "x y", one a line, mm from the middle. */

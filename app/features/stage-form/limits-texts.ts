@@ -1,3 +1,4 @@
+import type { SideLimits, StageLimits } from "~/core/records";
 import {
   judgedBy,
   limitWays,
@@ -7,7 +8,6 @@ import {
   type StageElement,
   sidesOf,
 } from "~/core/stages";
-import type { SideLimits, StageLimits } from "~/data/queries/stages";
 import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
 

@@ -1,5 +1,5 @@
 import type { Reader } from "~/app/features/words/reader";
-import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/data/queries/stages";
+import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/core/records";
 import { numberText as n } from "../form/number-text";
 import { type Read, TextReader, type Texts } from "../form/text-reader";
 import { readElement, textsOfElement } from "../kinds/forms";

@@ -1,8 +1,9 @@
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
 import { type MeasuredQuantity, measuredUnit, onlyUpper, waysToMeasure } from "~/core/stages";
-import type { LimitsRevision, Stage } from "~/data/queries/stages";
+import type { LimitsRevision } from "~/data/queries/stages";
 import { limitWords } from "../job/read/side-pane";
 import { sideIn, stageUnit } from "../words/quantity";
 import { measuredWords, sideWords } from "../words/quantity-names";

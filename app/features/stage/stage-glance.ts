@@ -1,6 +1,6 @@
 import { sizeWords } from "~/app/features/kinds";
 import type { Reader } from "~/app/features/words/reader";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import type { StageStanding } from "~/data/queries/standings";
 import { type MarkState, stateWord } from "~/ui/state-mark";
 import { readWords } from "../words/entry";

@@ -1,6 +1,6 @@
 import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
 import { aimOf, judgedBy } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Fold } from "~/ui/fold";

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import { everyShown, type Shown, shownIn } from "~/core/practice";
-import type { Instrument } from "~/data/queries/instruments";
+import type { Instrument } from "~/core/records";
 import { Button, buttonClass } from "~/ui/button";
 import { Select } from "~/ui/field";
 import { FormProvider, LinesField, TextField, TickField } from "../form/text-field";

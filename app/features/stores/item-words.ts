@@ -1,6 +1,6 @@
 import type { Reader } from "~/app/features/words/reader";
+import type { StoreItem } from "~/core/records";
 import { kindsOfStock } from "~/core/stores";
-import type { StoreItem } from "~/data/queries/store";
 import { lengthWords } from "../words/spoken";
 
 /** Size and figures in a line: "0.100 mm, measured 0.102 mm, bore 20". */

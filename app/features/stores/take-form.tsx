@@ -3,7 +3,7 @@ import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
-import type { StoreItem } from "~/data/queries/store";
+import type { StoreItem } from "~/core/records";
 import { Button } from "~/ui/button";
 import { refusalWords } from "../words/refusal";
 

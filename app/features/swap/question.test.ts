@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import type { StoreItem } from "~/data/queries/store";
+import type { StoreItem } from "~/core/records";
 import { everyKind } from "~/tests/elements";
 import { testStage } from "~/tests/stage";
 import { gearOf, swapQuestion } from "./question";

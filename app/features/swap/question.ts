@@ -1,7 +1,6 @@
 import { gearPair, gearsToMake, type SwapGear, type SwapQuestion } from "~/core/gears";
+import type { Stage, StoreItem } from "~/core/records";
 import { asGearPair } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
-import type { StoreItem } from "~/data/queries/store";
 import { TextReader, type Texts } from "../form/text-reader";
 
 const figure = (item: StoreItem, key: string): number => Number(item.figures[key] ?? 0) || 0;

@@ -2,7 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import type { MoveUnit } from "~/core/advice";
 import { accept, type Dimension, decimalsFor, nearestFraction, parseQuantity, type Result } from "~/core/quantity";
-import type { AdjusterMeans } from "~/data/queries/stages";
+import type { AdjusterMeans } from "~/core/records";
 import { lengthUnit, lengthWords, withUnit } from "./spoken";
 
 const parts: Record<string, string> = {

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
 import type { Entry } from "~/core/logbook";
-import type { StageAdjuster } from "~/data/queries/stages";
+import type { StageAdjuster } from "~/core/records";
 import { testStage } from "~/tests/stage";
 import { entryWords } from "./entry";
 

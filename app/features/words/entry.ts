@@ -10,8 +10,8 @@ import {
   type SignedRecord,
   sameTeeth,
 } from "~/core/logbook";
+import type { Stage, StageAdjuster } from "~/core/records";
 import { frameOf, type StageElement } from "~/core/stages";
-import type { Stage, StageAdjuster } from "~/data/queries/stages";
 import { stateWord } from "~/ui/state-mark";
 import { leavesText, piecesText } from "../stacks/stack-words";
 import { amountWords } from "./amount";

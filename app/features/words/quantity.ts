@@ -1,5 +1,6 @@
 import type { Reader } from "~/app/features/words/reader";
 import { decimalsFor } from "~/core/quantity";
+import type { Instrument } from "~/core/records";
 import {
   type Frame,
   frameOf,
@@ -11,7 +12,6 @@ import {
   type StageElement,
   sideUnit,
 } from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
 import { judgedWords } from "./quantity-names";
 import { type Spoken, spoken } from "./spoken";
 

@@ -1,7 +1,7 @@
 import type { Reader } from "~/app/features/words/reader";
 import { type LearntResponse, type MoveUnit, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
+import type { Stage } from "~/core/records";
 import { judgedBy, judgedUnit } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { formatNumber } from "./figure";
 import { spoken } from "./spoken";
 

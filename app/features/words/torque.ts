@@ -1,5 +1,5 @@
 import type { Reader } from "~/app/features/words/reader";
-import type { ClampPattern } from "~/data/queries/stages";
+import type { ClampPattern } from "~/core/records";
 import { spoken } from "./spoken";
 
 /** As many decimals as the torque needs: 9 N·m, 1.2 N·m, 0.45 N·m. */

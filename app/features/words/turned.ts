@@ -1,4 +1,4 @@
-import type { TurnedBy } from "~/data/queries/stages";
+import type { TurnedBy } from "~/core/records";
 
 /** From which end a stage is turned for reading. */
 export const turnedWords: Record<TurnedBy, string> = {

@@ -7,6 +7,7 @@ import { formOf } from "~/app/session/form-of";
 import { poolContext } from "~/app/session/request-context";
 import { beginSession, withDatabase } from "~/app/session/session.server";
 import { usualInstruments } from "~/core/practice";
+import type { InstrumentId } from "~/core/records";
 import { nameFirstLead, nobodyYet } from "~/operations/set-up-workshop";
 import { Button } from "~/ui/button";
 import { Field, Tick } from "~/ui/field";
@@ -24,7 +25,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   return withDatabase(async () => {
     const usual =
       instruments === "yes"
-        ? usualInstruments.map(({ key: _key, ...instrument }) => ({ ...instrument, id: v7() }))
+        ? usualInstruments.map(({ key: _key, ...instrument }) => ({ ...instrument, id: v7() as InstrumentId }))
         : [];
     const made = await nameFirstLead(context.get(poolContext), new Date(), input, usual);
     if (!made.ok) return data({ refusal: made.refusal, typed: { ...input, password: "" } }, { status: 400 });

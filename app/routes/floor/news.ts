@@ -6,8 +6,8 @@ import { sideWords } from "~/app/features/words/quantity-names";
 import type { Reader } from "~/app/features/words/reader";
 import { dateWords, day } from "~/app/features/words/times";
 import type { Standing } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import type { FloorGroup } from "~/data/queries/floor";
-import type { Stage } from "~/data/queries/stages";
 
 type StageNow = {
   stage: Pick<Stage, "name"> & { geometry: Pick<Stage["geometry"], "element"> };

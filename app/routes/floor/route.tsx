@@ -106,7 +106,7 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
                         Job open since {clockOrDay(reader, job.openedAt, now)}
                         {stages.length > 1 &&
                           `, ${stages
-                            .filter((item) => job.stageIds.includes(item.id))
+                            .filter((item) => job.stageIds.some((id) => id === item.id))
                             .map((item) => item.name.toLowerCase())
                             .join(", ")}`}
                       </Link>

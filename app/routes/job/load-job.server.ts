@@ -5,12 +5,14 @@ import { firstStation, stageIn } from "~/app/features/job/stations/first-station
 import type { StationKey } from "~/app/features/job/stations/stations";
 import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
+import type { Entry } from "~/core/logbook";
+import type { Job, Stage } from "~/core/records";
 import { draftsOf } from "~/data/queries/drafts";
-import { entriesOfJob, type NamedEntry } from "~/data/queries/entries";
+import { entriesOfJob } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
-import { type Job, jobById } from "~/data/queries/jobs";
+import { jobById } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
-import { type Stage, stagesById } from "~/data/queries/stages";
+import { stagesById } from "~/data/queries/stages";
 import { itemsOfKinds } from "~/data/queries/store";
 import type { Context } from "~/operations/context";
 
@@ -66,7 +68,7 @@ const mostStock = 400;
 export async function loadEntries(
   asked: Context,
   jobId: string,
-): Promise<{ entries: NamedEntry[]; revisions: Revisions[] } | null> {
+): Promise<{ entries: Entry[]; revisions: Revisions[] } | null> {
   const job = await findJob(asked, jobId);
   if (!job) return null;
   const [entries, stages] = await Promise.all([entriesOfJob(asked.pool, job.id), stagesById(asked.pool, job.stageIds)]);

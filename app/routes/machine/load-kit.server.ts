@@ -1,13 +1,14 @@
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
 import { lastStack, pastMoves } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import type { Database } from "~/data/postgres";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
 import { earlierProofsOf, recentWorkOf } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
-import { type Stage, someStagesOfMachine, stagesById } from "~/data/queries/stages";
+import { someStagesOfMachine, stagesById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
 import { lookBack, roundsBefore } from "~/operations/record-entry";

@@ -19,6 +19,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { parseNumber, type Refusal } from "~/core/quantity";
+import type { JobId, StageId } from "~/core/records";
 import { mayWork } from "~/operations/context";
 import { retireMachine } from "~/operations/edit-machine";
 import { logUsage } from "~/operations/log-usage";
@@ -82,10 +83,10 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 const refused = (refusal: Refusal) => data({ refusal }, { status: 400 });
 
 const openingOf = (form: FormData, machineId: string) => ({
-  id: String(form.get("jobId")),
+  id: String(form.get("jobId")) as JobId,
   entryId: String(form.get("entryId")),
   machineId,
-  stageIds: form.getAll("stageId").map(String),
+  stageIds: form.getAll("stageId").map((id) => String(id) as StageId),
   reason: String(form.get("reason") ?? ""),
   firstBuild: form.get("firstBuild") === "yes",
 });

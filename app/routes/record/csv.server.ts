@@ -1,10 +1,9 @@
 import Papa from "papaparse";
 import { entryWords } from "~/app/features/words/entry";
 import type { Reader } from "~/app/features/words/reader";
-import type { ReadingRecord } from "~/core/logbook";
+import type { Entry, ReadingRecord } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import { judgedUnit, sideUnit } from "~/core/stages";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
 
 const columns = [
   "number",
@@ -32,7 +31,7 @@ const columns = [
 ] as const;
 
 /** Unit of what a reading is judged as. */
-const valueUnit = (entry: NamedEntry): string =>
+const valueUnit = (entry: Entry): string =>
   entry.kind === "round"
     ? judgedUnit[entry.body.result.quantity].unit
     : entry.kind === "side"
@@ -59,7 +58,7 @@ const readingCells = (reading: ReadingRecord | null, unit: string) =>
 /** Entries as a table: one row each, a round one row a reading. Cells that a spreadsheet would take for a formula are quoted. */
 export function entriesAsCsv(
   reader: Reader,
-  entries: readonly NamedEntry[],
+  entries: readonly Entry[],
   stages: readonly Stage[],
   withHead: boolean,
 ): string {

@@ -1,12 +1,12 @@
 import Papa from "papaparse";
 import { expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
-import type { NamedEntry } from "~/data/queries/entries";
+import type { Entry } from "~/core/logbook";
 import { entriesAsCsv } from "./csv.server";
 
 const reader = readerOf();
 
-const entry = (kind: string, body: object, readings: object[] = []): NamedEntry =>
+const entry = (kind: string, body: object, readings: object[] = []): Entry =>
   ({
     id: "e",
     seq: 7,
@@ -19,7 +19,7 @@ const entry = (kind: string, body: object, readings: object[] = []): NamedEntry 
     usage: null,
     jobId: null,
     stageId: null,
-  }) as unknown as NamedEntry;
+  }) as unknown as Entry;
 const reading = (tooth: number, typed: string, struck = false) => ({
   tooth,
   turn: 1,

@@ -10,7 +10,7 @@ import { clock, dateWords, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isKind, jobRecord, wholeRound } from "~/core/logbook";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import type { Route } from "./+types/job-print";
 import { type LoadedRecord, loadJobRecord } from "./load-record.server";
 

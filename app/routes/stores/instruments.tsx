@@ -6,7 +6,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isOverdue } from "~/core/logbook";
 import { shownIn } from "~/core/practice";
-import type { Instrument } from "~/data/queries/instruments";
+import type { Instrument } from "~/core/records";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/instruments";
 import { loadInstruments } from "./load-instruments.server";

@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { tightWords } from "~/app/features/kinds";
 import type { RoundPhase } from "~/core/logbook";
+import type { Stage } from "~/core/records";
 import { frameOf, placeCount } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { placeOf } from "../../words/quantity";
 

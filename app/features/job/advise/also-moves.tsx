@@ -1,7 +1,7 @@
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
 import { sensitivityOf } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { stageUnit } from "../../words/quantity";
 import { useJobScreen } from "../entries/job-context";
 

@@ -1,7 +1,7 @@
 import { useWords } from "~/app/features/words/use-words";
 import { carryAcross, type DrawerStage, type Piece, type Pieces, type StackOutcome } from "~/core/advice";
 import type { LaidStack, MovedStack } from "~/core/logbook";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StackPicture } from "../../stacks/stack-picture";

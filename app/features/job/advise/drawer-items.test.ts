@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import type { StoreItem } from "~/data/queries/store";
+import type { StoreItem } from "~/core/records";
 import { testStage } from "~/tests/stage";
 import { asMeasured, itemsFor, stockOf, takingsOf } from "./drawer-items";
 

@@ -1,7 +1,6 @@
 import { exchange, type Piece, type Pieces } from "~/core/advice";
+import type { Stage, StoreItem } from "~/core/records";
 import { micrometres } from "~/core/stacks";
-import type { Stage } from "~/data/queries/stages";
-import type { StoreItem } from "~/data/queries/store";
 
 /** What a drawer loses (below 0) or gets back by a move. */
 export type Taking = { itemId: string; change: number };

@@ -14,10 +14,9 @@ import {
 } from "~/core/advice";
 import { lastStack, type MovedStack } from "~/core/logbook";
 import type { Refusal, Result } from "~/core/quantity";
+import type { Stage, StoreItem } from "~/core/records";
 import type { Stack, StackAnswer } from "~/core/stacks";
 import { judgedBy } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
-import type { StoreItem } from "~/data/queries/store";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { Running } from "../../calculation/running";

@@ -1,8 +1,7 @@
 import { useWords } from "~/app/features/words/use-words";
 import { type FeelerStack, feelerFromSet, unitOf } from "~/core/advice";
+import type { Instrument, Stage } from "~/core/records";
 import { judgedBy, rockedWheel } from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import { leavesText } from "../../stacks/stack-words";
 import { lengthWords } from "../../words/spoken";
 import type { RoundView } from "../read/round-view";

@@ -14,9 +14,8 @@ import {
   wholeSteps,
 } from "~/core/advice";
 import type { Refusal } from "~/core/quantity";
+import type { Instrument, Stage } from "~/core/records";
 import { aimOf, frameOf, judgedBy, leastPlaces } from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button } from "~/ui/button";
 import { StateMark, stateWord } from "~/ui/state-mark";

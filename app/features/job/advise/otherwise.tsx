@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useWords } from "~/app/features/words/use-words";
 import { unitOf } from "~/core/advice";
 import type { Refusal } from "~/core/quantity";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Choice, Field } from "~/ui/field";
 import { asTyped, parseAmount, unitHint } from "../../words/amount";

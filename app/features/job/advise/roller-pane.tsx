@@ -3,7 +3,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { type RollerSetting, rollerSettings } from "~/core/advice";
 import { accept, parseQuantity, type Refusal, type Result, severalQuantities } from "~/core/quantity";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";

@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Entry, JobRecord } from "~/core/logbook";
 import type { Result } from "~/core/quantity";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import type { Work } from "~/operations/build-entry";
 import type { TapeEntry } from "../../logbook/tape";
 import type { StationKey } from "../stations/stations";

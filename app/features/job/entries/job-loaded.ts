@@ -1,9 +1,5 @@
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Job } from "~/data/queries/jobs";
-import type { Machine } from "~/data/queries/machines";
-import type { Stage } from "~/data/queries/stages";
-import type { StoreItem } from "~/data/queries/store";
+import type { Entry } from "~/core/logbook";
+import type { Instrument, Job, Machine, PersonId, Stage, StoreItem } from "~/core/records";
 import type { StoredDraft } from "./draft-store";
 import type { StageBefore } from "./stage-before";
 
@@ -17,9 +13,9 @@ export type JobLoaded = {
   instruments: Instrument[];
   /** What lies in the drawers for stages that are set by shims; one kept by an earlier release has none. */
   stock?: StoreItem[];
-  entries: NamedEntry[];
+  entries: Entry[];
   drafts: StoredDraft[];
   before: StageBefore[];
-  person: { id: string; name: string };
+  person: { id: PersonId; name: string };
   now: string;
 };

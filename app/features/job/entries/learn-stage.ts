@@ -1,6 +1,6 @@
 import { type LearntResponse, learnFromMoves, type PastMove } from "~/core/advice";
+import type { Stage } from "~/core/records";
 import { sensitivityOf } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 
 /**
  * What a unit of a stage's adjuster does: by its law before any move has taught, then as learnt. Of sag the change of its square is learnt

@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
 import { jobRecord } from "~/core/logbook";
+import type { JobId, MachineId, PersonId, StageId } from "~/core/records";
 import { testInstrument, testStage } from "~/tests/stage";
 import type { Waiting } from "../../offline/waiting-store";
 import { type Making, withWaiting } from "./optimistic";
@@ -7,18 +8,18 @@ import { type Making, withWaiting } from "./optimistic";
 const instrumentId = "01a2124d-3f96-7055-baee-acd6aaaaaaaa";
 const making: Making = {
   job: {
-    id: "j",
-    machineId: "m",
-    stageIds: ["one", "two"],
+    id: "j" as JobId,
+    machineId: "m" as MachineId,
+    stageIds: ["one" as StageId, "two" as StageId],
     reason: "r",
-    openedBy: "p",
+    openedBy: "p" as PersonId,
     openedAt: "",
     signedEntry: null,
   },
   stages: [testStage("one"), testStage("two")],
   instruments: [testInstrument(instrumentId)],
   before: [],
-  person: { id: "p", name: "A. Person" },
+  person: { id: "p" as PersonId, name: "A. Person" },
 };
 let order = 0;
 const waiting = (id: string, kind: string, more: object): Waiting => ({

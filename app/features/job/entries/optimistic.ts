@@ -1,10 +1,7 @@
 import { v5 } from "uuid";
 import { type Entry, jobRecord, signedRecord } from "~/core/logbook";
 import { accept, type Result } from "~/core/quantity";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Job } from "~/data/queries/jobs";
-import type { Stage } from "~/data/queries/stages";
+import type { Instrument, Job, PersonId, Stage } from "~/core/records";
 import { buildEntry, workInput } from "~/operations/build-entry";
 import { checkInput } from "~/operations/input";
 import type { TapeEntry } from "../../logbook/tape";
@@ -17,11 +14,11 @@ export type Making = {
   stages: readonly Stage[];
   instruments: readonly Instrument[];
   before: readonly StageBefore[];
-  person: { id: string; name: string };
+  person: { id: PersonId; name: string };
 };
 
 /** The server's entries with what waits as if it were there already, in its order. */
-export function withWaiting(served: readonly NamedEntry[], waiting: readonly Waiting[], making: Making): TapeEntry[] {
+export function withWaiting(served: readonly Entry[], waiting: readonly Waiting[], making: Making): TapeEntry[] {
   const entries: TapeEntry[] = [...served];
   for (const { payload, refusal, id } of waiting) {
     const there = (entryId: string) => entries.some((entry) => entry.id === entryId);

@@ -1,7 +1,6 @@
 import type { PastMove } from "~/core/advice";
-import type { KnownStack } from "~/core/logbook";
+import type { Entry, KnownStack } from "~/core/logbook";
 import type { KnownRound } from "~/core/rounds";
-import type { NamedEntry } from "~/data/queries/entries";
 
 /** What is known of a stage from before a job: moves that teach its response, powered runs, its round as it was last known in each gear, the shims that lie in it. */
 export type StageBefore = {
@@ -9,7 +8,7 @@ export type StageBefore = {
   moves: PastMove[];
   /** How far its adjuster was moved under its present revision. */
   moved: number;
-  proofs: NamedEntry[];
+  proofs: Entry[];
   known: KnownRound[];
   stack?: KnownStack | null;
 };

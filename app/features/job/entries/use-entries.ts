@@ -4,8 +4,7 @@ import { v7 } from "uuid";
 import { onlyLookingHeader } from "~/app/session/person-header";
 import type { Entry } from "~/core/logbook";
 import { accept, type Result, refuse } from "~/core/quantity";
-import type { NamedEntry } from "~/data/queries/entries";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import type { Work } from "~/operations/build-entry";
 import type { TapeEntry } from "../../logbook/tape";
 import { allWaiting, post, waitsForOthers } from "../../offline/outbox";
@@ -52,7 +51,7 @@ export function useEntries(data: JobLoaded): JobEntries {
   const latest = useRef({ entries, stages });
   latest.current = { entries, stages };
 
-  const takeIn = useCallback((more: readonly NamedEntry[]) => {
+  const takeIn = useCallback((more: readonly Entry[]) => {
     setServed((known) => {
       const ids = new Set(known.map((entry) => entry.id));
       const fresh = more.filter((entry) => !ids.has(entry.id));
@@ -67,7 +66,7 @@ export function useEntries(data: JobLoaded): JobEntries {
         headers: { [onlyLookingHeader]: "1" },
       });
       if (!response.ok) return;
-      const answer = (await response.json()) as { entries: NamedEntry[]; revisions: Revisions[] };
+      const answer = (await response.json()) as { entries: Entry[]; revisions: Revisions[] };
       takeIn(answer.entries);
       const other = latest.current.stages.filter((stage) => isRevised(stage, answer.revisions));
       if (other.length === 0) return;
@@ -195,8 +194,8 @@ const waitsHere = (payload: Waiting["payload"] & { jobId: string }, all: readonl
   waitsForOthers({ id: payload.id, jobId: payload.jobId, order: Number.MAX_SAFE_INTEGER, payload }, all);
 
 /** The entry that the server answered with. */
-const entryIn = (body: unknown): NamedEntry[] => {
-  const { entry } = body as { entry?: NamedEntry };
+const entryIn = (body: unknown): Entry[] => {
+  const { entry } = body as { entry?: Entry };
   return entry ? [entry] : [];
 };
 

@@ -1,10 +1,9 @@
 import { useWords } from "~/app/features/words/use-words";
 import { judge } from "~/core/limits";
+import type { Instrument, Stage } from "~/core/records";
 import { limitsThatJudge } from "~/core/rounds";
 import { judgedBy, judgedUnit } from "~/core/stages";
 import { meanUncertainty, type ReadingBudget, whatSettles } from "~/core/statistics";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import { StateMark } from "~/ui/state-mark";
 import { placeOf, stageUnit } from "../../words/quantity";
 import { spoken } from "../../words/spoken";

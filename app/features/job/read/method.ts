@@ -2,6 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import type { Sense } from "~/core/logbook";
 import { type Dimension, type PlainCode, parseQuantity, type Refusal, refuse } from "~/core/quantity";
+import type { Instrument, Stage } from "~/core/records";
 import {
   gearNames,
   type MeasuredQuantity,
@@ -11,8 +12,6 @@ import {
   usualPitches,
   waysToMeasure,
 } from "~/core/stages";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import { lengthWords, spoken } from "../../words/spoken";
 
 export type Method = {

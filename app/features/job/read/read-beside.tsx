@@ -1,5 +1,5 @@
+import type { Stage } from "~/core/records";
 import { sidesOf } from "~/core/stages";
-import type { Stage } from "~/data/queries/stages";
 import { Fold } from "~/ui/fold";
 import { later } from "~/ui/use-later";
 import { WhenHere } from "~/ui/when-here";

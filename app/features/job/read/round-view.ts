@@ -2,6 +2,7 @@ import { type Advice, assessRound, type Response, type RoundedMove, roundedMove 
 import { judge } from "~/core/limits";
 import type { EntryOf, ReadingRecord } from "~/core/logbook";
 import { parseQuantity } from "~/core/quantity";
+import type { Instrument, Stage } from "~/core/records";
 import {
   fittedAt,
   type HowCounted,
@@ -13,8 +14,6 @@ import {
 } from "~/core/rounds";
 import { frameOf, leastPlaces, type MeasuredQuantity, measuredUnit, placeAngle } from "~/core/stages";
 import type { ReadingBudget } from "~/core/statistics";
-import type { Instrument } from "~/data/queries/instruments";
-import type { Stage } from "~/data/queries/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { inGear } from "~/operations/stage-as-read";
 import type { MarkState } from "~/ui/state-mark";

@@ -1,5 +1,5 @@
 import { type Entry, type JobRecord, jobRecord } from "~/core/logbook";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import type { StationKey } from "./stations";
 
 /** Where to begin on opening a job: a signed one is looked at where it was signed. */

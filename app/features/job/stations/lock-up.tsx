@@ -2,7 +2,7 @@ import { Link, useSearchParams } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
 import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
-import type { ClampPattern } from "~/data/queries/stages";
+import type { ClampPattern } from "~/core/records";
 import { Button, buttonClass } from "~/ui/button";
 import { compoundWords, threadWords, torqueWords } from "../../words/torque";
 import { useJobScreen } from "../entries/job-context";

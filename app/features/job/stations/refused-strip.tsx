@@ -1,5 +1,5 @@
 import { useWords } from "~/app/features/words/use-words";
-import type { Stage } from "~/data/queries/stages";
+import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { FollowUp } from "../../offline/follow-up";
 import { putAside, sendAgain } from "../../offline/outbox-state";

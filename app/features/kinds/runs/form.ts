@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { parseNumber } from "~/core/quantity";
+import type { AdjusterMeans } from "~/core/records";
 import {
   type BeltElement,
   type ChainElement,
@@ -10,7 +11,6 @@ import {
   type StagePath,
   spanOf,
 } from "~/core/stages";
-import type { AdjusterMeans } from "~/data/queries/stages";
 import { numberText as n } from "../../form/number-text";
 import { lines, over0, type Reading, type Texts } from "../field-readers";
 import type { Figure } from "../kind-form";
