@@ -113,7 +113,7 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
 async function beltJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
   await page.goto("/");
   await page.getByRole("link", { name: "Folder-gluer" }).click();
-  await page.getByRole("group", { name: "A job on" }).getByText("Transport belt", { exact: true }).click();
+  await page.getByRole("radiogroup", { name: "A job on" }).getByText("Transport belt", { exact: true }).click();
   await page.getByLabel("Why is the transport belt looked at?").fill("Slips when full");
   await page.keyboard.press("Enter");
   await makeSafe(page);
@@ -130,7 +130,7 @@ async function beltJob(page: Page, shoot: (name: string) => Promise<void>): Prom
 async function drawerJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
   await page.goto("/");
   await page.getByRole("link", { name: "Folder-gluer" }).click();
-  await page.getByRole("group", { name: "A job on" }).getByText("Cross drive", { exact: true }).click();
+  await page.getByRole("radiogroup", { name: "A job on" }).getByText("Cross drive", { exact: true }).click();
   await page.getByLabel("Why is the cross drive looked at?").fill("Whines");
   await page.keyboard.press("Enter");
   await makeSafe(page);
@@ -154,7 +154,7 @@ async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Pro
       await page.keyboard.press("Enter");
     }
   };
-  await page.getByRole("group", { name: "A job on" }).getByText("Cutter drive", { exact: true }).click();
+  await page.getByRole("radiogroup", { name: "A job on" }).getByText("Cutter drive", { exact: true }).click();
   await page.getByLabel("Why is the cutter drive looked at?").fill("Rattles at start");
   await page.keyboard.press("Enter");
   await makeSafe(page);

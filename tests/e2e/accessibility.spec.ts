@@ -162,7 +162,7 @@ test("every page of the Bench and the form of every kind of stage pass it", asyn
   await visit(page, "/");
   await page.getByRole("link", { name: "Pallet lift" }).first().click();
   await page.getByRole("link", { name: "Add a stage" }).click();
-  const kinds = page.getByRole("group", { name: "It is a" });
+  const kinds = page.getByRole("radiogroup", { name: "It is a" });
   for (const kind of [
     "worm and wheel",
     "bevel pair",

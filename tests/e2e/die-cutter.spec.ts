@@ -114,7 +114,7 @@ async function enter(page: Page, stage: Entered): Promise<void> {
   if (stage !== stages[0]) await page.getByRole("link", { name: "Add a stage" }).click();
   await expect(page.getByRole("heading", { name: /^A stage of the/ })).toBeVisible();
   await page.getByLabel("Name of the stage").fill(stage.name);
-  await page.getByRole("group", { name: "It is a" }).getByText(stage.kind, { exact: true }).click();
+  await page.getByRole("radiogroup", { name: "It is a" }).getByText(stage.kind, { exact: true }).click();
   await fill(page, stage.geometry);
   for (const label of stage.tick ?? []) await page.getByLabel(label).check();
   if (stage.tick) {

@@ -17,7 +17,7 @@ test("quick touch from the label: safe, read, moved, fine; it stands in the tren
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(new RegExp(`/at/${id}`));
   await page.getByRole("link", { name: "Rewind drive" }).click();
-  await expect(page.getByRole("group", { name: "Push screw" })).toBeVisible();
+  await expect(page.getByRole("radiogroup", { name: "Push screw" })).toBeVisible();
   await page.getByRole("button", { name: /^Fine: sign as/ }).click();
   await expect(page.getByRole("alert")).toContainText("Say that it is safe first");
   await page.getByRole("checkbox", { name: /^Safe:/ }).check();

@@ -63,7 +63,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await expect(page.getByText("It cannot be due before it was calibrated.")).toBeVisible();
   await fill(page, { "Due again on": "2026-04-01" });
   await page.getByRole("button", { name: "Enter it" }).click();
-  const gauge = page.getByRole("listitem").filter({ hasText: "Depth gauge 0.01" });
+  const gauge = page.getByRole("row").filter({ hasText: "Depth gauge 0.01" });
   await expect(gauge).toContainText("Overdue since 1 April 2026");
 
   await page.getByRole("link", { name: "CSV in and out" }).click();
@@ -84,7 +84,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await fill(page, { Name: "Box erector", Tag: "BE-1" });
   await page.getByRole("button", { name: /^Save, and enter/ }).click();
   await page.getByLabel("Name of the stage").fill("Shaft float");
-  await page.getByRole("group", { name: "It is a" }).getByText("gap", { exact: true }).click();
+  await page.getByRole("radiogroup", { name: "It is a" }).getByText("gap", { exact: true }).click();
   await fill(page, { "Diameter of the faces": "40" });
   await fill(page, { "How many": "4", "Bolt circle": "80", Screw: "M6", "Full torque": "9" });
   await fill(page, { Called: "Shims at the cover", "+ is called": "thicker", "− is called": "thinner" });

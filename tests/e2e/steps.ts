@@ -20,7 +20,7 @@ export async function signIn(page: Page, to = "/"): Promise<void> {
 
 /** On the page of a machine with several stages that are free, the one to open a job on. */
 export async function chooseStage(page: Page, stage: string): Promise<void> {
-  const choice = page.getByRole("group", { name: "A job on" }).getByText(new RegExp(`^${stage}$`, "i"));
+  const choice = page.getByRole("radiogroup", { name: "A job on" }).getByText(new RegExp(`^${stage}$`, "i"));
   if ((await choice.count()) > 0) await choice.click();
 }
 

@@ -6,6 +6,7 @@ import type { Refusal } from "~/core/quantity";
 import type { StageChoice } from "~/data/queries/floor";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
+import { PickList } from "~/ui/pick-list";
 import { refusalWords } from "../words/refusal";
 
 /** Keeps what was found in the logbook of a stage. */
@@ -35,22 +36,21 @@ export function Keep({ tool, input, said }: { tool: string; input: unknown; said
         </Button>
       </finder.Form>
       {finder.data && found.length === 0 && <p>No stage fits that.</p>}
-      <ul>
-        {found.map((stage) => (
-          <li key={stage.id}>
-            <label className="flex items-center gap-3 min-h-11 cursor-pointer">
-              <input
-                type="radio"
-                name="stage"
-                className="size-5 accent-ink"
-                checked={chosen?.id === stage.id}
-                onChange={() => setChosen(stage)}
-              />
-              {stage.machineName}, {stage.name} <span className="text-mid">{stage.tag}</span>
-            </label>
-          </li>
-        ))}
-      </ul>
+      {found.length > 0 && (
+        <PickList
+          legend="Stages found"
+          value={chosen?.id ?? null}
+          onChange={(id) => setChosen(found.find((stage) => stage.id === id) ?? null)}
+          options={found.map((stage) => ({
+            value: stage.id,
+            label: (
+              <>
+                {stage.machineName}, {stage.name} <span className="text-mid">{stage.tag}</span>
+              </>
+            ),
+          }))}
+        />
+      )}
       {chosen && (
         <Button
           kind="now"

@@ -1,4 +1,5 @@
 import { Button } from "~/ui/button";
+import { Progress } from "~/ui/progress";
 import type { Calculation } from "./use-worker";
 
 /** How far a calculation is, with a way to call it off; nothing for one that is done at once. */
@@ -7,7 +8,7 @@ export function Running({ of: { running, share, calledOff, callOff } }: { of: Ca
   if (!running) return null;
   return (
     <div className="flex gap-4 items-center" role="status">
-      <progress className="grow" value={share} max={1} aria-label="How far the calculation is" />
+      <Progress share={share} label="How far the calculation is" />
       <Button kind="quiet" onClick={callOff}>
         Call off
       </Button>

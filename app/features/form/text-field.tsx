@@ -1,6 +1,8 @@
 import { type ComponentProps, createContext, type ReactNode, useContext } from "react";
 import { useWords } from "~/app/features/words/use-words";
-import { Choice, Field, Tick } from "~/ui/field";
+import { Choice } from "~/ui/choice";
+import { Field } from "~/ui/field";
+import { Tick } from "~/ui/tick";
 import { refusalWords } from "../words/refusal";
 import type { Problems } from "./text-reader";
 import type { Fields } from "./use-texts";
@@ -44,7 +46,7 @@ export function TickField({ name, label, value = "yes" }: { name: string; label:
     <Tick
       label={label}
       checked={fields.texts[name] === value}
-      onChange={(event) => fields.set(name, event.target.checked ? value : "")}
+      onChange={(checked) => fields.set(name, checked ? value : "")}
     />
   );
 }

@@ -3,6 +3,7 @@ import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
+import { Tick } from "~/ui/tick";
 import { refusalWords } from "../words/refusal";
 import { clock, recordedLater } from "../words/times";
 import type { LogbookLine } from "./logbook-line";
@@ -89,11 +90,7 @@ function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) 
           className="bg-panel text-ink p-2 text-lg font-normal"
         />
       </label>
-      {voidable.has(entry.kind) && (
-        <label className="flex gap-2 items-center min-h-11">
-          <input type="checkbox" name="voids" value="yes" className="size-5" /> It does not count at all
-        </label>
-      )}
+      {voidable.has(entry.kind) && <Tick name="voids" value="yes" label="It does not count at all" />}
       {answer && "refusal" in answer && (
         <p role="alert" className="bg-panel text-outside font-semibold p-2">
           {refusalWords(reader, answer.refusal)}

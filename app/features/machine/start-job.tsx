@@ -5,7 +5,9 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
-import { Choice, Field, Tick } from "~/ui/field";
+import { Choice } from "~/ui/choice";
+import { Field } from "~/ui/field";
+import { Tick } from "~/ui/tick";
 import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 

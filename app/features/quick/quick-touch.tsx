@@ -10,7 +10,10 @@ import { unitById } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { switchGears } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
-import { Choice, Field, Tick } from "~/ui/field";
+import { Choice } from "~/ui/choice";
+import { DateField, isDay } from "~/ui/date-field";
+import { Field } from "~/ui/field";
+import { Tick } from "~/ui/tick";
 import { methodInput, methodOf } from "../job/read/method";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { parseAmount, unitHint } from "../words/amount";
@@ -124,6 +127,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     if (!safe) return setRefusal({ code: "not-safe", path: ["safe"], facts: {} });
     if (!has(found) && !has(left)) return setRefusal({ code: "empty", path: ["found"], facts: {} });
     if (moved !== "no" && !parsed.ok) return setRefusal({ ...parsed.refusal, path: ["amount"] });
+    if (nextDate && !isDay(nextDate)) return setRefusal({ code: "not-understood", path: ["nextDate"], facts: {} });
     setBusy(true);
     const done = await doQuickJob(kit, {
       stage,
@@ -138,7 +142,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   };
   const problem = (field: string) => (refusal?.path[0] === field ? refusalWords(reader, refusal) : undefined);
   const general =
-    refusal && !["safe", "lock", "found", "amount"].includes(String(refusal.path[0]))
+    refusal && !["safe", "lock", "found", "amount", "nextDate"].includes(String(refusal.path[0]))
       ? refusalWords(reader, refusal)
       : null;
   const clear = () => setRefusal(null);
@@ -159,7 +163,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
             </span>
           }
           checked={safe}
-          onChange={(event) => setSafe(event.target.checked)}
+          onChange={setSafe}
         />
         {problem("safe") && (
           <p role="alert" className="text-outside font-semibold">
@@ -248,7 +252,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
             <Tick
               label={`All ${stage.geometry.clamps.points.length} clamps at full torque again`}
               checked={clamped}
-              onChange={(event) => setClamped(event.target.checked)}
+              onChange={setClamped}
             />
             <ReadOne
               kit={kit}
@@ -265,7 +269,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
         )}
       </section>
       <section className="grid sm:grid-cols-2 gap-4">
-        <Field label="Next date" type="date" value={nextDate} onChange={(event) => setNextDate(event.target.value)} />
+        <DateField label="Next date" value={nextDate} onChange={setNextDate} error={problem("nextDate")} />
         <Field label="Remark" value={comment} onChange={(event) => setComment(event.target.value)} autoComplete="off" />
       </section>
       {provisional.length > 0 && (

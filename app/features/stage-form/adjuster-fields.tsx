@@ -2,7 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
 import type { AdjusterMeans } from "~/core/records";
-import { Tick } from "~/ui/field";
+import { Tick } from "~/ui/tick";
 import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
 import type { Texts } from "../form/text-reader";
 import { kindWords } from "../kinds";

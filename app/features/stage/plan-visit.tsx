@@ -4,6 +4,7 @@ import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
+import { DateField } from "~/ui/date-field";
 import { Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
 
@@ -12,6 +13,12 @@ export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: s
   const reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
+  const [date, setDate] = useState(nextDate ?? "");
+  const [planned, setPlanned] = useState(nextDate);
+  if (planned !== nextDate) {
+    setPlanned(nextDate);
+    setDate(nextDate ?? "");
+  }
   const [seen, setSeen] = useState(fetcher.data);
   if (fetcher.data !== seen) {
     setSeen(fetcher.data);
@@ -25,7 +32,7 @@ export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: s
       <fetcher.Form method="post" className="flex flex-wrap gap-3 items-end">
         <input type="hidden" name="what" value="plan" />
         <input type="hidden" name="id" value={id} suppressHydrationWarning />
-        <Field label="On" name="date" type="date" defaultValue={nextDate ?? ""} key={`d${nextDate}`} />
+        <DateField label="On" name="date" value={date} onChange={setDate} />
         <Field label="What for" name="text" className="grow" defaultValue={plan} key={`p${plan}`} autoComplete="off" />
         <Button type="submit" large disabled={fetcher.state !== "idle"}>
           Plan it

@@ -6,6 +6,7 @@ import { everyShown, type Shown, shownIn } from "~/core/practice";
 import type { Instrument } from "~/core/records";
 import { Button, buttonClass } from "~/ui/button";
 import { Select } from "~/ui/field";
+import { DayField } from "../form/day-field";
 import { FormProvider, LinesField, TextField, TickField } from "../form/text-field";
 import { TextReader, type Texts } from "../form/text-reader";
 import { useSavedForm } from "../form/use-saved-form";
@@ -123,8 +124,8 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
           <TextField name="resolution" label="Resolution" hint={`${shown.symbol}; one step of what it shows`} />
           <TextField name="uncertainty" label="Expanded uncertainty" hint={`${shown.symbol}, from the certificate`} />
           <TextField name="coverage" label="Coverage k" hint="usually 2" />
-          <TextField name="calibrated" label="Calibrated on" type="date" />
-          <TextField name="due" label="Due again on" type="date" />
+          <DayField name="calibrated" label="Calibrated on" />
+          <DayField name="due" label="Due again on" />
           <div className="sm:col-span-2">
             <LinesField
               name="leaves"

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { formatNumber } from "~/app/features/words/figure";
@@ -7,6 +7,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { type SwapAnswer, type SwapBy, type SwapGear, type SwapOption, unwiseContact } from "~/core/gears";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
+import { type Column, DataTable } from "~/ui/data-table";
 import { Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
 import { type Spoken, spoken } from "../words/spoken";
@@ -39,99 +40,44 @@ export function SwapTable({
 }) {
   const reader = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
-  const [coarse, fine, rough] = [2, 3, 0].map((digits) => spoken(reader, "mm", digits)) as [Spoken, Spoken, Spoken];
-  const torque = spoken(reader, "N·m", 1);
+  const fine = spoken(reader, "mm", 3);
+  const columns = useMemo(
+    () => [
+      ...columnsOf(reader, rpm, torqueNm),
+      {
+        key: "keep",
+        head: "",
+        value: () => null,
+        cell: (option: SwapOption) =>
+          mayKeep &&
+          (chosen === keyOf(option) ? (
+            <KeepForm option={option} done={() => setChosen(null)} />
+          ) : (
+            <Button
+              kind="quiet"
+              onClick={() => setChosen(keyOf(option))}
+              aria-label={`Keep ${option.teeth.join(" to ")} beside the present pair`}
+            >
+              Keep
+            </Button>
+          )),
+      },
+    ],
+    [reader, rpm, torqueNm, mayKeep, chosen],
+  );
   const { options } = answer;
   return (
     <div className="grid gap-4">
       {options.length < 2 && <p className="text-lg text-mid border-l-4 border-rule pl-4">{empty}</p>}
       {options.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="w-full text-left" aria-label="The present pair and those that fit">
-            <thead>
-              <tr className="border-b-2 border-ink align-bottom">
-                <th className="py-1 pr-4">Teeth</th>
-                <th className="pr-4">Ratio</th>
-                <th className="pr-4">Speed, torque behind it</th>
-                {rpm !== null && <th className="pr-4">Then turns a minute</th>}
-                {torqueNm !== null && <th className="pr-4">Torque, {torque.unit}</th>}
-                <th className="pr-4">Centres, {coarse.unit}</th>
-                <th className="pr-4">Backlash, {fine.unit}</th>
-                <th className="pr-4">Contact ratio, usable</th>
-                <th className="pr-4">Space, {rough.unit}</th>
-                <th className="pr-4">Price</th>
-                <th className="pr-4">Noise</th>
-                <th>
-                  <span className="sr-only">Keep</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {options.slice(0, mostShown).map((option) => {
-                const key = option.gears.map((gear) => gear?.id ?? "stays").join(" ");
-                return (
-                  <tr key={key} className="border-b border-rule align-top">
-                    <td className="figure text-lg py-2 pr-4">
-                      {option.teeth.join(" : ")}
-                      <span className="block text-base text-mid">{whatStays(option)}</span>
-                    </td>
-                    <td className="figure py-2 pr-4">{formatNumber(reader, option.ratio, 3)}</td>
-                    <td className="figure py-2 pr-4">
-                      {option.by === "present"
-                        ? "–"
-                        : `${signed(reader, option.speedPercent)} %, ${signed(reader, option.torquePercent)} %`}
-                    </td>
-                    {rpm !== null && (
-                      <td className="figure py-2 pr-4">{formatNumber(reader, rpm / option.ratio, 1)}</td>
-                    )}
-                    {torqueNm !== null && (
-                      <td className="figure py-2 pr-4">{torque.figure(torqueNm * option.ratio)}</td>
-                    )}
-                    <td className="figure py-2 pr-4">
-                      {coarse.figure(option.centreDistanceMm)}
-                      <span className="block text-mid">
-                        {byWords[option.by]}
-                        {option.by === "travel" &&
-                          `, ${fine.figure(Math.abs(option.moveMm))} ${option.moveMm > 0 ? "apart" : "together"}`}
-                        {option.by === "shift" &&
-                          `, x = ${option.profileShift.map((x) => formatNumber(reader, x, 2)).join(" and ")}`}
-                      </span>
-                    </td>
-                    <td className="figure py-2 pr-4">
-                      {fine.figure(option.backlashMm)}
-                      {!option.fits && <span className="block text-base text-outside font-semibold">does not fit</span>}
-                    </td>
-                    <td className="figure py-2 pr-4">
-                      {formatNumber(reader, option.usableRatio, 2)}
-                      <Contact {...option} />
-                    </td>
-                    <td className="figure py-2 pr-4">{option.envelopeMm.map((mm) => rough.figure(mm)).join(" × ")}</td>
-                    <td className="figure py-2 pr-4">
-                      {option.price === null || option.by === "present" ? "–" : formatNumber(reader, option.price, 2)}
-                    </td>
-                    <td className="py-2 pr-4">
-                      {[...new Set(option.gears.map((gear) => gear?.noise ?? ""))].filter(Boolean).join(", ") || "–"}
-                    </td>
-                    <td className="py-1">
-                      {mayKeep &&
-                        (chosen === key ? (
-                          <KeepForm option={option} done={() => setChosen(null)} />
-                        ) : (
-                          <Button
-                            kind="quiet"
-                            onClick={() => setChosen(key)}
-                            aria-label={`Keep ${option.teeth.join(" to ")} beside the present pair`}
-                          >
-                            Keep
-                          </Button>
-                        ))}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <DataTable
+          label="The present pair and those that fit"
+          name="swap"
+          columns={columns}
+          rows={options}
+          rowKey={keyOf}
+          most={mostShown}
+        />
       )}
       {options.length > mostShown && (
         <p className="text-mid">
@@ -142,6 +88,130 @@ export function SwapTable({
     </div>
   );
 }
+
+const keyOf = ({ gears }: SwapOption): string => gears.map((gear) => gear?.id ?? "stays").join(" ");
+
+function columnsOf(reader: Reader, rpm: number | null, torqueNm: number | null): Column<SwapOption>[] {
+  const [coarse, fine, rough] = [2, 3, 0].map((digits) => spoken(reader, "mm", digits)) as [Spoken, Spoken, Spoken];
+  const torque = spoken(reader, "N·m", 1);
+  const figures = true;
+  return [
+    {
+      key: "teeth",
+      head: "Teeth",
+      figures,
+      value: ({ teeth }) => teeth[0] * 10_000 + teeth[1],
+      cell: (option) => (
+        <>
+          <span className="text-lg">{option.teeth.join(" : ")}</span>
+          <span className="block text-base text-mid">{whatStays(option)}</span>
+        </>
+      ),
+    },
+    {
+      key: "ratio",
+      head: "Ratio",
+      figures,
+      value: ({ ratio }) => ratio,
+      cell: ({ ratio }) => formatNumber(reader, ratio, 3),
+    },
+    {
+      key: "behind",
+      head: "Speed, torque behind it",
+      figures,
+      value: ({ speedPercent }) => speedPercent,
+      cell: ({ by, speedPercent, torquePercent }) =>
+        by === "present" ? "–" : `${signed(reader, speedPercent)} %, ${signed(reader, torquePercent)} %`,
+    },
+    ...(rpm === null
+      ? []
+      : [
+          {
+            key: "turns",
+            head: "Then turns a minute",
+            figures,
+            value: ({ ratio }: SwapOption) => rpm / ratio,
+            cell: ({ ratio }: SwapOption) => formatNumber(reader, rpm / ratio, 1),
+          },
+        ]),
+    ...(torqueNm === null
+      ? []
+      : [
+          {
+            key: "torque",
+            head: `Torque, ${torque.unit}`,
+            figures,
+            value: ({ ratio }: SwapOption) => torqueNm * ratio,
+            cell: ({ ratio }: SwapOption) => torque.figure(torqueNm * ratio),
+          },
+        ]),
+    {
+      key: "centres",
+      head: `Centres, ${coarse.unit}`,
+      figures,
+      value: ({ centreDistanceMm }) => centreDistanceMm,
+      cell: (option) => (
+        <>
+          {coarse.figure(option.centreDistanceMm)}
+          <span className="block text-mid">
+            {byWords[option.by]}
+            {option.by === "travel" &&
+              `, ${fine.figure(Math.abs(option.moveMm))} ${option.moveMm > 0 ? "apart" : "together"}`}
+            {option.by === "shift" &&
+              `, x = ${option.profileShift.map((x) => formatNumber(reader, x, 2)).join(" and ")}`}
+          </span>
+        </>
+      ),
+    },
+    {
+      key: "backlash",
+      head: `Backlash, ${fine.unit}`,
+      figures,
+      value: ({ backlashMm }) => backlashMm,
+      cell: ({ backlashMm, fits }) => (
+        <>
+          {fine.figure(backlashMm)}
+          {!fits && <span className="block text-base text-outside font-semibold">does not fit</span>}
+        </>
+      ),
+    },
+    {
+      key: "contact",
+      head: "Contact ratio, usable",
+      figures,
+      value: ({ usableRatio }) => usableRatio,
+      cell: (option) => (
+        <>
+          {formatNumber(reader, option.usableRatio, 2)}
+          <Contact {...option} />
+        </>
+      ),
+    },
+    {
+      key: "space",
+      head: `Space, ${rough.unit}`,
+      figures,
+      value: ({ envelopeMm }) => Math.max(...envelopeMm),
+      cell: ({ envelopeMm }) => envelopeMm.map((mm) => rough.figure(mm)).join(" × "),
+    },
+    {
+      key: "price",
+      head: "Price",
+      figures,
+      value: ({ price, by }) => (by === "present" ? null : price),
+      cell: ({ price, by }) => (price === null || by === "present" ? "–" : formatNumber(reader, price, 2)),
+    },
+    {
+      key: "noise",
+      head: "Noise",
+      value: (option) => noiseOf(option) || null,
+      cell: (option) => noiseOf(option) || "–",
+    },
+  ];
+}
+
+const noiseOf = ({ gears }: SwapOption): string =>
+  [...new Set(gears.map((gear) => gear?.noise ?? ""))].filter(Boolean).join(", ");
 
 const signed = (reader: Reader, percent: number) => `${percent > 0 ? "+" : ""}${formatNumber(reader, percent, 1)}`;
 

@@ -10,7 +10,7 @@ import { usualInstruments } from "~/core/practice";
 import type { InstrumentId } from "~/core/records";
 import { nameFirstLead, nobodyYet } from "~/operations/set-up-workshop";
 import { Button } from "~/ui/button";
-import { Field, Tick } from "~/ui/field";
+import { Field } from "~/ui/field";
 import type { Route } from "./+types/route";
 
 export const meta: Route.MetaFunction = () => [{ title: "A new workshop, Harmostat" }];
@@ -74,12 +74,16 @@ export default function FirstLead({ loaderData, actionData }: Route.ComponentPro
             className="sm:col-span-2"
           />
           <div className="sm:col-span-2">
-            <Tick
-              label="Begin with the usual instruments: indicators, feelers, caliper, rule, frequency meter, force gauge"
-              name="instruments"
-              value="yes"
-              defaultChecked
-            />
+            <label className="flex items-center gap-3 min-h-12 py-1 cursor-pointer">
+              <input
+                type="checkbox"
+                name="instruments"
+                value="yes"
+                defaultChecked
+                className="size-7 shrink-0 accent-ink"
+              />
+              Begin with the usual instruments: indicators, feelers, caliper, rule, frequency meter, force gauge
+            </label>
           </div>
           <div className="sm:col-span-2 flex flex-wrap gap-4 items-center">
             <Button kind="now" large type="submit" disabled={busy}>

@@ -1,6 +1,8 @@
+import { useMemo } from "react";
 import { Link } from "react-router";
 import { PlaceHead } from "~/app/features/shell/head";
 import { StoresNav } from "~/app/features/stores/stores-nav";
+import type { Reader } from "~/app/features/words/reader";
 import { dateWords } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
@@ -8,6 +10,7 @@ import { isOverdue } from "~/core/logbook";
 import { shownIn } from "~/core/practice";
 import type { Instrument } from "~/core/records";
 import { buttonClass } from "~/ui/button";
+import { type Column, DataTable } from "~/ui/data-table";
 import type { Route } from "./+types/instruments";
 import { loadInstruments } from "./load-instruments.server";
 
@@ -17,6 +20,8 @@ export const loader = ({ context, request }: Route.LoaderArgs) =>
   asPerson(context, request, everyRole, loadInstruments);
 
 export default function Instruments({ loaderData: { instruments, role, today } }: Route.ComponentProps) {
+  const reader = useWords();
+  const columns = useMemo(() => columnsOf(reader, today), [reader, today]);
   const inUse = instruments.filter(({ retiredAt }) => !retiredAt);
   const overdue = inUse.filter(({ dueOn }) => isOverdue(dueOn, today)).length;
   return (
@@ -32,11 +37,16 @@ export default function Instruments({ loaderData: { instruments, role, today } }
             </Link>
           )}
         </div>
-        <ul aria-label="Instruments">
-          {instruments.map((instrument) => (
-            <InstrumentLine key={instrument.id} instrument={instrument} today={today} />
-          ))}
-        </ul>
+        {instruments.length > 0 && (
+          <DataTable
+            label="Instruments"
+            name="instruments"
+            find="Find by name, kind or serial"
+            columns={columns}
+            rows={instruments}
+            rowKey={({ id }) => id}
+          />
+        )}
         {instruments.length === 0 && (
           <p className="text-lg text-mid">No instrument is entered yet. A round needs one: enter it first.</p>
         )}
@@ -51,31 +61,49 @@ function instrumentNews(count: number, overdue: number): string {
   return overdue === 1 ? "One instrument is overdue" : `${overdue} instruments are overdue`;
 }
 
-function InstrumentLine({ instrument, today }: { instrument: Instrument; today: string }) {
-  const reader = useWords();
-  const { symbol: unit, shown } = shownIn(instrument);
-  const over = isOverdue(instrument.dueOn, today) && !instrument.retiredAt;
-  return (
-    <li className="border-t border-rule py-2 grid sm:grid-cols-[minmax(0,1fr)_14rem_15rem] gap-x-5 items-center">
-      <div>
-        <Link to={instrument.id} className="text-lg font-semibold text-ink">
-          {instrument.name}
+const columnsOf = (reader: Reader, today: string): Column<Instrument>[] => [
+  {
+    key: "name",
+    head: "Instrument",
+    value: ({ name, kind, serial }) => [name, kind, serial].join(" "),
+    cell: ({ id, name, kind, serial, retiredAt }) => (
+      <>
+        <Link to={id} className="text-lg font-semibold text-ink">
+          {name}
         </Link>
         <span className="block text-mid">
-          {[instrument.kind, instrument.serial, instrument.retiredAt ? "out of use" : ""].filter(Boolean).join(", ")}
+          {[kind, serial, retiredAt ? "out of use" : ""].filter(Boolean).join(", ")}
         </span>
-      </div>
-      <p className="figure">
-        step {shown(instrument.resolution)} {unit}
-        <span className="block">
-          ±{shown(instrument.expandedUncertainty)} {unit}, k = {instrument.coverage}
+      </>
+    ),
+  },
+  {
+    key: "step",
+    head: "Step",
+    figures: true,
+    value: ({ dimension, resolution }) => `${dimension} ${resolution.toFixed(6).padStart(16, "0")}`,
+    cell: (instrument) => `${shownIn(instrument).shown(instrument.resolution)} ${shownIn(instrument).symbol}`,
+  },
+  {
+    key: "uncertainty",
+    head: "Good to",
+    figures: true,
+    value: ({ dimension, expandedUncertainty: u }) => `${dimension} ${u.toFixed(6).padStart(16, "0")}`,
+    cell: (instrument) =>
+      `±${shownIn(instrument).shown(instrument.expandedUncertainty)} ${shownIn(instrument).symbol}, k = ${instrument.coverage}`,
+  },
+  {
+    key: "due",
+    head: "Calibration",
+    value: ({ dueOn }) => dueOn,
+    cell: ({ dueOn, retiredAt }) => {
+      const over = isOverdue(dueOn, today) && !retiredAt;
+      if (!dueOn) return "Nobody has said when it is due";
+      return (
+        <span className={over ? "text-outside font-semibold" : ""}>
+          {over ? "Overdue since" : "Due"} {dateWords(reader, dueOn)}
         </span>
-      </p>
-      <p className={over ? "text-outside font-semibold" : ""}>
-        {instrument.dueOn
-          ? `${over ? "Overdue since" : "Due"} ${dateWords(reader, instrument.dueOn)}`
-          : "Nobody has said when it is due"}
-      </p>
-    </li>
-  );
-}
+      );
+    },
+  },
+];

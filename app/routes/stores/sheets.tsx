@@ -10,7 +10,8 @@ import { asPerson, everyRole } from "~/app/session/session.server";
 import type { Refusal } from "~/core/quantity";
 import { type SheetReport, sheets } from "~/operations/sheets";
 import { Button, buttonClass } from "~/ui/button";
-import { Choice } from "~/ui/field";
+import { Choice } from "~/ui/choice";
+import { Progress } from "~/ui/progress";
 import type { Route } from "./+types/sheets";
 
 export const meta: Route.MetaFunction = () => [{ title: "CSV in and out, Harmostat" }];
@@ -132,10 +133,10 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
           </div>
           <section aria-label="What comes of it" className="min-w-0 grid gap-4 content-start">
             {state.is === "working" && (
-              <p role="status" className="grid gap-2 text-lg">
+              <div role="status" className="grid gap-2 text-lg">
                 Going through the lines …
-                <progress value={state.share} max={1} className="w-full" aria-label="How far it is" />
-              </p>
+                <Progress share={state.share} label="How far it is" />
+              </div>
             )}
             {state.is === "refused" && (
               <p role="alert" className="text-lg text-outside font-semibold border-l-4 border-outside pl-4">

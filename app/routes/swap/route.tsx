@@ -16,7 +16,8 @@ import { gearPair, type SwapAnswer } from "~/core/gears";
 import { asGearPair } from "~/core/stages";
 import { mayWork } from "~/operations/context";
 import { dropOption, keepOption } from "~/operations/swap";
-import { Choice, Tick } from "~/ui/field";
+import { Choice } from "~/ui/choice";
+import { Tick } from "~/ui/tick";
 import type { Route } from "./+types/route";
 import { loadSwap } from "./load-swap.server";
 
@@ -106,7 +107,7 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             <Tick
               label="Also pairs that turn a reduction into a step up, or the reverse"
               checked={texts.reversed === "1"}
-              onChange={(event) => fields.set("reversed", event.target.checked ? "1" : "")}
+              onChange={(checked) => fields.set("reversed", checked ? "1" : "")}
             />
           </form>
         </FormProvider>

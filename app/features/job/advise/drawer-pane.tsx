@@ -19,6 +19,7 @@ import type { Stack, StackAnswer } from "~/core/stacks";
 import { judgedBy } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
+import { PickList } from "~/ui/pick-list";
 import { Running } from "../../calculation/running";
 import { useWorker } from "../../calculation/use-worker";
 import { StackPicture } from "../../stacks/stack-picture";
@@ -162,26 +163,22 @@ export function DrawerPane({
         />
       )}
       {!unsaid && stacks.length > 1 && (
-        <fieldset className="grid gap-1">
-          <legend className="font-semibold">
-            {fitting.length > 0 ? "Or another one" : "The nearest that can be had"}
-          </legend>
-          {stacks.map((other, i) => (
-            <label key={other.totalMm} className="flex gap-3 items-center min-h-11 cursor-pointer">
-              <input
-                type="radio"
-                name="stack"
-                className="size-6 accent-ink shrink-0"
-                checked={other === stack}
-                onChange={() => setChosen(i)}
-              />
-              <span className="figure">
-                {piecesText(reader, other.shims)} = {lengthWords(reader, other.totalMm, 3)}
-              </span>
-              {present !== null && <span className="text-mid">{handledWords(handled(present, other.shims))}</span>}
-            </label>
-          ))}
-        </fieldset>
+        <PickList
+          legend={fitting.length > 0 ? "Or another one" : "The nearest that can be had"}
+          value={String(Math.min(chosen, stacks.length - 1))}
+          onChange={(index) => setChosen(Number(index))}
+          options={stacks.map((other, i) => ({
+            value: String(i),
+            label: (
+              <>
+                <span className="figure">
+                  {piecesText(reader, other.shims)} = {lengthWords(reader, other.totalMm, 3)}
+                </span>
+                {present !== null && <span className="text-mid">{handledWords(handled(present, other.shims))}</span>}
+              </>
+            ),
+          }))}
+        />
       )}
       {of && view.move && view.move.amount !== 0 && present !== null && panesOf(stage.geometry.element).bothSides && (
         <BothSides

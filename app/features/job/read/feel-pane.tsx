@@ -3,7 +3,8 @@ import { useWords } from "~/app/features/words/use-words";
 import { type Feel, type FeltAt, type FeltJudged, feelMethods, feels } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
-import { Choice, Select } from "~/ui/field";
+import { Choice } from "~/ui/choice";
+import { Select } from "~/ui/field";
 import { feltWords } from "../../words/feel";
 import { refusalWords } from "../../words/refusal";
 

@@ -9,8 +9,10 @@ import type { Stage, StageLimits } from "~/core/records";
 import { aimOf, judgedBy, type StageElement } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Button, buttonClass } from "~/ui/button";
-import { Field, TextArea, Tick } from "~/ui/field";
+import { DateField, isDay } from "~/ui/date-field";
+import { Field, TextArea } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
+import { Tick } from "~/ui/tick";
 import { Exports } from "../../export/exports";
 import type { TapeEntry } from "../../logbook/tape";
 import { ConfirmSignature } from "../../offline/confirm-signature";
@@ -213,6 +215,8 @@ function Sign() {
     event.preventDefault();
     if (items.some((item) => !ticked.includes(item.key)))
       return setRefusal({ code: "not-acknowledged", path: ["provisional"], facts: {} });
+    const noDay = parts.findIndex(({ stage }) => !isDay(texts[nextName(stage)] || "2000-01-01"));
+    if (noDay >= 0) return setRefusal({ code: "not-understood", path: ["stages", noDay, "nextDate"], facts: {} });
     setBusy(true);
     // The same id again if the answer gets lost, so that a second press signs nothing twice.
     const id = texts["sign.id"] || v7();
@@ -244,22 +248,25 @@ function Sign() {
               key={key}
               label={several ? `${stage.name}: ${provisionalWords[code]}` : provisionalWords[code]}
               checked={ticked.includes(key)}
-              onChange={(event) => {
+              onChange={(checked) => {
                 setRefusal(null);
-                setTicked((was) => (event.target.checked ? [...was, key] : was.filter((other) => other !== key)));
+                setTicked((was) => (checked ? [...was, key] : was.filter((other) => other !== key)));
               }}
             />
           ))}
           <p className="text-mid">Each stays on the list of open points until it is done.</p>
         </fieldset>
       )}
-      {data.stages.map((stage) => (
-        <Field
+      {data.stages.map((stage, i) => (
+        <DateField
           key={stage.id}
           label={several ? `Next date, ${stage.name}` : "Next date"}
-          type="date"
           value={texts[nextName(stage)] ?? ""}
-          onChange={(event) => job.changeText(nextName(stage), event.target.value)}
+          onChange={(date) => {
+            setRefusal(null);
+            job.changeText(nextName(stage), date);
+          }}
+          error={isAt(refusal, i) && refusal ? refusalWords(reader, refusal) : undefined}
         />
       ))}
       <TextArea
@@ -283,7 +290,7 @@ function Sign() {
           error={refusal?.path[0] === "secret" ? refusalWords(reader, refusal) : undefined}
         />
       )}
-      {refusal && refusal.path[0] !== "comment" && refusal.path[0] !== "secret" && (
+      {refusal && !["comment", "secret"].includes(String(refusal.path[0])) && refusal.path[2] !== "nextDate" && (
         <p role="alert" className="text-outside font-semibold text-lg">
           {refusalWords(reader, refusal)}
         </p>
@@ -295,6 +302,10 @@ function Sign() {
     </form>
   );
 }
+
+/** Whether what was refused is the next date of the stage at this place. */
+const isAt = (refusal: Refusal | null, place: number): boolean =>
+  refusal?.path[0] === "stages" && refusal.path[1] === place && refusal.path[2] === "nextDate";
 
 function Signed() {
   const reader = useWords();

@@ -6,7 +6,7 @@ import type { PairGeometry } from "~/core/gears";
 import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/limits";
 import { parseQuantity } from "~/core/quantity";
 import { Button } from "~/ui/button";
-import { Tick } from "~/ui/field";
+import { Tick } from "~/ui/tick";
 import { TextField, useForm } from "../../form/text-field";
 
 /** Backlash of a gear pair where no maker says, with its formula. */
@@ -29,11 +29,7 @@ export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
       <p className="figure text-mid">
         {formulaWords(reader, found.value, pair.moduleMm, pair.centreDistanceMm ?? 0, anglesShown(pair))}
       </p>
-      <Tick
-        label="A gear is moulded or printed"
-        checked={plastic}
-        onChange={(event) => setPlastic(event.target.checked)}
-      />
+      <Tick label="A gear is moulded or printed" checked={plastic} onChange={setPlastic} />
       <div className="grid grid-cols-2 gap-4">
         <TextField name="runout1" label="Runout of the pinion" hint="F_r, mm, if it is known" />
         <TextField name="runout2" label="Runout of the gear" hint="F_r, mm, if it is known" />
