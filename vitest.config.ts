@@ -12,7 +12,7 @@ export default defineConfig({
         test: {
           name: "unit",
           testTimeout: 180_000,
-          include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.ts"],
+          include: ["{core,calc,data,operations,server,ui,app,demo,scripts}/**/*.test.{ts,tsx}"],
         },
       },
       { extends: true, test: { name: "reference", testTimeout: 180_000, include: ["tests/reference/**/*.test.ts"] } },

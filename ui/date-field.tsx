@@ -44,7 +44,7 @@ export function DateField({
         inputMode="numeric"
         autoComplete="off"
       />
-      <div className="relative mt-7">
+      <div className="relative mt-[calc(1lh+0.25rem)]">
         <Button
           className="min-h-12"
           aria-label={`Pick the day: ${label.toLowerCase()}`}
