@@ -7,11 +7,11 @@ type Weighed = { files: number; kB: number };
 
 /** The pages weighed, each with what has to be usable on it, and what it may weigh, kB gzip. */
 const pages = ({ machineId, stageId, jobId }: { machineId: string; stageId: string; jobId: string }) => [
-  { name: "job", most: 190, path: `/jobs/${jobId}`, usable: takesAKey },
-  { name: "floor", most: 140, path: "/", usable: hydrated },
-  { name: "machine", most: 170, path: `/machines/${machineId}`, usable: hydrated },
-  { name: "stage", most: 210, path: `/stages/${stageId}`, usable: hydrated },
-  { name: "Bench tool", most: 190, path: "/bench/gear-pair", usable: hydrated },
+  { name: "job", most: 190, path: `/jobs/${jobId}`, usable: awake("[data-reading]") },
+  { name: "floor", most: 140, path: "/", usable: awake("main") },
+  { name: "machine", most: 170, path: `/machines/${machineId}`, usable: awake("main") },
+  { name: "stage", most: 210, path: `/stages/${stageId}`, usable: awake("main") },
+  { name: "Bench tool", most: 190, path: "/bench/gear-pair", usable: awake("main") },
 ];
 
 /** What a key in the reading field costs, and all JavaScript that a browser with an empty cache asks for until the main thing of a page can be used, gzip. */
@@ -25,7 +25,7 @@ export async function measureWeights(
   });
   try {
     const cookies = await signedIn(browser, base);
-    say("sign-in", 125, await weigh(browser, base, "/sign-in", hydrated));
+    say("sign-in", 125, await weigh(browser, base, "/sign-in", awake("main")));
     for (const { name, most, path, usable } of pages(demo))
       say(name, most, await weigh(browser, base, path, usable, cookies));
     await measureKeys(browser, cookies, base, `/jobs/${demo.jobId}/set`);
@@ -37,15 +37,11 @@ export async function measureWeights(
 const say = (name: string, most: number, { files, kB }: Weighed): void =>
   console.log(`${name} page, JavaScript until it can be used: ${files} files, ${kB} kB gzip (aim: ${most} at most)`);
 
-const hydrated = (page: Page): Promise<void> => page.locator("html[data-hydrated]").waitFor({ state: "attached" });
+/** In the page: whether it answers to a hand. The field of a job is made by the page's own script, so that it takes a key as soon as it is there. */
+const awake = (main: string): string =>
+  `document.documentElement?.dataset.hydrated !== undefined && document.querySelector(${JSON.stringify(main)}) !== null`;
 
-async function takesAKey(page: Page): Promise<void> {
-  const field = page.getByRole("textbox", { name: /^Reading at/ });
-  await field.waitFor();
-  // A key before the page is awake is lost: it is pressed until one counts.
-  await hydrated(page);
-  await field.press("1");
-}
+const hydrated = (page: Page): Promise<void> => page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 
 type Cookies = Awaited<ReturnType<Awaited<ReturnType<Browser["newContext"]>>["cookies"]>>;
 
@@ -67,19 +63,34 @@ async function weigh(
   browser: Browser,
   base: string,
   path: string,
-  usable: (page: Page) => Promise<void>,
+  usable: string,
   cookies: Cookies = [],
 ): Promise<Weighed> {
   const context = await browser.newContext({ baseURL: base, serviceWorkers: "block" });
   await context.addCookies(cookies);
   const page = await context.newPage();
-  const scripts: Response[] = [];
+  const scripts = new Map<string, Response>();
   page.on("response", (response) => {
-    if (new URL(response.url()).pathname.endsWith(".js")) scripts.push(response);
+    if (new URL(response.url()).pathname.endsWith(".js")) scripts.set(response.url(), response);
+  });
+  // Looked for at every change of the page, so that what is asked for afterwards does not count.
+  await page.addInitScript({
+    content: `new MutationObserver((_, watch) => {
+      if (!(${usable})) return;
+      performance.mark("usable");
+      watch.disconnect();
+    }).observe(document, { subtree: true, childList: true, attributes: true });`,
   });
   await page.goto(path);
-  await usable(page);
-  const sizes = await Promise.all(scripts.map(async (script) => gzipSync(await script.body()).length));
+  await page.waitForFunction(() => performance.getEntriesByName("usable").length > 0);
+  const asked = await page.evaluate(() => {
+    const usableAt = performance.getEntriesByName("usable")[0]?.startTime ?? 0;
+    return performance
+      .getEntriesByType("resource")
+      .flatMap(({ name, startTime }) => (startTime <= usableAt ? [name] : []));
+  });
+  const counted = asked.flatMap((url) => scripts.get(url) ?? []);
+  const sizes = await Promise.all(counted.map(async (script) => gzipSync(await script.body()).length));
   await context.close();
   return { files: sizes.length, kB: Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1024) };
 }

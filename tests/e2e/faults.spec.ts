@@ -1,6 +1,17 @@
 import { expect, test } from "@playwright/test";
 import { openCluster } from "../../scripts/lib/cluster";
-import { anotherTablet, awake, beginJob, chooseStage, closeJob, makeSafe, readRound, signIn, visit } from "./steps";
+import {
+  anotherTablet,
+  awake,
+  beginJob,
+  chooseStage,
+  closeJob,
+  makeSafe,
+  readRound,
+  signIn,
+  visit,
+  whole,
+} from "./steps";
 
 test("the network goes in the middle of a job: nothing is lost, it is said calmly, and all of it arrives once", async ({
   page,
@@ -8,6 +19,7 @@ test("the network goes in the middle of a job: nothing is lost, it is said calml
 }) => {
   const job = await beginJob(page, "Sheet feeder", "cam drive", "No network");
   await readRound(page, ["0.10", "0.12"]);
+  await whole(page);
   await context.setOffline(true);
   await readRound(page, ["0.14", "0.13"]);
   await page.keyboard.type("0.1");
@@ -162,6 +174,7 @@ test("a job is signed elsewhere while a note waits here: said, and the note goes
   await page.getByRole("button", { name: /^Round done with/ }).click();
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await page.getByRole("link", { name: "Make safe" }).click();
+  await whole(page);
   await context.setOffline(true);
   await page.getByLabel("Note for the logbook").fill("Shim of 0.05 taken out");
   await page.getByRole("button", { name: "Put it on the tape" }).click();

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { awake, makeSafe, readRound } from "./steps";
+import { awake, makeSafe, readRound, whole } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -64,7 +64,10 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
 
   const first = ["0.16", "0.17", "0.18", "0.18", "0.19", "0.2", "0.2", "0.19", "0.19", "0.18", "0.17", "0.16"];
   const opened = (by: number) => first.map((value) => (Number(value) + by).toFixed(2));
-  await readOnly(page, first, () => context.setOffline(true));
+  await readOnly(page, first, async () => {
+    await whole(page);
+    await context.setOffline(true);
+  });
   await expect(page.getByText("it goes into the logbook when the server can be reached")).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 30_000 });

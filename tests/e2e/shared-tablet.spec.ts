@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { awake, beginJob, readRound, signIn, visit } from "./steps";
+import { awake, beginJob, readRound, signIn, visit, whole } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 
@@ -25,6 +25,7 @@ test("a tablet that several use, without a network: signed is not confirmed, a p
     .poll(() => page.evaluate(async (url) => (await caches.match(url)) !== undefined, machine ?? ""))
     .toBe(true);
 
+  await whole(page);
   await context.setOffline(true);
   await readRound(page, ["0.10", "0.12", "0.11"]);
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
@@ -84,6 +85,7 @@ test("a tablet without room says in red that it is not kept, and sends it straig
   await note("Straight on");
   await expect(page.getByLabel("Tape")).toContainText("Straight on");
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");
+  await whole(page);
   await context.setOffline(true);
   await note("Held in the page");
   await expect(page.getByRole("alert").filter({ hasText: "Not kept: this tablet has no room left" })).toBeVisible();

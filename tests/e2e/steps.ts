@@ -8,6 +8,9 @@ export async function visit(page: Page, path: string): Promise<void> {
 
 export const awake = (page: Page) => page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 
+/** A job's page that can be worked on without a network. */
+export const whole = (page: Page) => page.locator("html[data-whole]").waitFor({ state: "attached" });
+
 /** Signs in and goes on to a path; who is signed in already just goes there. */
 export async function signIn(page: Page, to = "/"): Promise<void> {
   await visit(page, `/sign-in?to=${encodeURIComponent(to)}`);

@@ -6,6 +6,7 @@ import type { Entry } from "~/core/logbook";
 import { accept, type Result, refuse } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import type { Work } from "~/operations/build-entry";
+import { useIdle } from "~/ui/use-later";
 import type { TapeEntry } from "../../logbook/tape";
 import { allWaiting, post, waitsForOthers } from "../../offline/outbox";
 import { onTaken, putOnItsWay, sendWaiting, useOutbox } from "../../offline/outbox-state";
@@ -43,7 +44,7 @@ export function useEntries(data: JobLoaded): JobEntries {
     [job, stages, instruments, before, person],
   );
   const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
-  const made = useMaking(outbox.tries);
+  const made = useMaking(outbox.tries, waiting.length > 0);
   const entries = useMemo(
     (): TapeEntry[] => (made && waiting.length > 0 ? made.withWaiting(served, waiting, making) : [...served]),
     [made, served, waiting, making],
@@ -173,19 +174,25 @@ export function useEntries(data: JobLoaded): JobEntries {
 
 type Making = typeof import("./optimistic");
 
-/** What makes entries here until the server does: it comes after the page can be worked on. */
+/** What makes entries here until the server does: it comes once the page can be worked on, or at once where something waits to be shown. */
 const loadMaking = (): Promise<Making> => import("./optimistic");
 
 /** Asked for again with every try of the outbox: the network may have been away when the page was opened. */
-function useMaking(tries: number): Making | null {
+function useMaking(tries: number, wanted: boolean): Making | null {
   const [made, setMade] = useState<Making | null>(null);
+  const idle = useIdle();
   // biome-ignore lint/correctness/useExhaustiveDependencies: each try is an occasion.
   useEffect(() => {
+    if (!idle && !wanted) return;
     loadMaking().then(
-      (module) => setMade(() => module),
+      (module) => {
+        setMade(() => module);
+        // From here on the job can be worked on without a network.
+        document.documentElement.dataset.whole = "";
+      },
       () => {},
     );
-  }, [tries]);
+  }, [tries, idle, wanted]);
   return made;
 }
 
