@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { RoundPane } from "~/app/features/job/read/round-pane";
 import { recordedView } from "~/app/features/job/read/round-view";
-import { StageOnPage } from "~/app/features/job/stations/sign-off";
+import { StageOnPage } from "~/app/features/job/stations/stage-on-page";
 import { headWords } from "~/app/features/record/head-words";
 import { PrintHead } from "~/app/features/record/print-head";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
