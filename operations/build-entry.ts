@@ -117,7 +117,11 @@ export function buildEntry(
           now: meshes.now?.join(" : ") ?? "",
         });
       const known = knownIn(rounds, gear, mesh);
-      const round = buildRound(work, stage, instrument, known, live, first ? wholeRound(entries, first) : []);
+      const earlier = first && {
+        readings: wholeRound(entries, first),
+        expandedUncertainty: first.body.result.expandedUncertainty,
+      };
+      const round = buildRound(work, stage, instrument, known, live, earlier);
       return round.ok ? accept({ ...round.value, namesEntry: work.continues }) : round;
     }
   }

@@ -112,7 +112,7 @@ export function randomRound(seed: number): Judgements | null {
     instrument,
     known,
     false,
-    [],
+    null,
   );
   if (!built.ok) return null;
   const { result } = built.value.body;

@@ -43,7 +43,7 @@ export type RoundInput = z.output<typeof roundInput>;
  *
  * @param known the round as the job knows it so far, from which one read at the tight spot alone is carried over
  * @param live whether the drive was live when it was read
- * @param earlier readings of the same round that stand in the logbook already, where this one goes on with it
+ * @param earlier what stands in the logbook of the same round, where this one goes on with it, and what a reading of it is good to
  */
 export function buildRound(
   input: RoundInput,
@@ -51,7 +51,7 @@ export function buildRound(
   instrument: Instrument,
   known: KnownRound | null,
   live: boolean,
-  earlier: readonly ReadingRecord[],
+  earlier: { readings: readonly ReadingRecord[]; expandedUncertainty: number } | null,
 ): Result<{ body: Bodies["round"]; readings: ReadingRecord[] }> {
   const { method } = input;
   const read = stageAsRead(whole, method.gear);
@@ -64,12 +64,9 @@ export function buildRound(
   if (!values.ok) return values;
   const readings = readingRecords(input.readings, values.value, { ...method, quantity }, instrument, live);
   // Of two instruments in one round the coarser decides.
-  const uncertainty = Math.max(
-    values.value.expandedUncertainty,
-    ...earlier.map((reading) => reading.expandedUncertainty),
-  );
+  const uncertainty = Math.max(values.value.expandedUncertainty, earlier?.expandedUncertainty ?? 0);
   const { element, arcDeg } = stage.geometry;
-  const all = [...earlier, ...readings];
+  const all = [...(earlier?.readings ?? []), ...readings];
   const judged = judgeRound({
     element,
     arcDeg,

@@ -1,6 +1,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, expect, test, vi } from "vitest";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
+import type { Work } from "~/operations/build-entry";
 import { testInstrument, testStage } from "~/tests/stage";
 import { allWaiting, dropWaiting } from "../offline/outbox";
 import { doQuickJob, quickProvisional } from "./quick-job";
@@ -16,22 +17,28 @@ const kit = {
   now: "2026-11-25T10:00:00.000Z",
 } as unknown as Kit;
 
-const method = { instrumentId, indicatorRadiusMm: null, indicatorAngleDeg: 0, temperatureC: null, sense: "clockwise" };
-const read = (typed: string, phase = "as-found") => ({
+const method = {
+  instrumentId,
+  indicatorRadiusMm: null,
+  indicatorAngleDeg: 0,
+  temperatureC: null,
+  sense: "clockwise",
+} as const;
+const read = (typed: string, phase: "as-found" | "check" = "as-found"): Work => ({
   kind: "round",
   phase,
   method,
   readings: [{ tooth: 1, turn: 1, typed, struck: false, repeats: null }],
 });
-const safe = {
+const safe: Work = {
   kind: "isolated",
   lock: "4",
   noLock: null,
   acknowledged: [{ key: "quick-safe", text: "Supply isolated" }],
   notAcknowledged: [],
 };
-const move = { kind: "move", amount: 0.05, did: "otherwise", advised: null, reasons: [], note: "" };
-const firm = { kind: "clamp", clamp: 1, of: 1, pass: 2, passes: 2, state: "firm", torqueNm: 9 };
+const move: Work = { kind: "move", amount: 0.05, did: "otherwise", advised: null, reasons: [], note: "" };
+const firm: Work = { kind: "clamp", clamp: 1, pass: 2, state: "firm" };
 
 beforeEach(async () => {
   vi.stubGlobal("navigator", {});

@@ -4,6 +4,7 @@ import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { type Entry, jobRecord } from "~/core/logbook";
 import { accept, type Result } from "~/core/quantity";
 import type { JobId, Stage } from "~/core/records";
+import type { Work } from "~/operations/build-entry";
 import { openHere } from "../offline/open-here";
 import { putOnItsWay } from "../offline/outbox-state";
 
@@ -11,7 +12,7 @@ export type QuickWork = {
   stage: Stage;
   reason: string;
   /** Entries in their order, as the logbook takes them, without ids. */
-  work: Record<string, unknown>[];
+  work: readonly Work[];
   comment: string;
   nextDate: string | null;
 };
@@ -46,7 +47,6 @@ export async function doQuickJob(
   const payloads = work.map((item) => ({
     ...item,
     id: v7(),
-    kind: String(item.kind),
     jobId,
     stageId: stage.id,
     madeAt: new Date().toISOString(),
@@ -75,7 +75,7 @@ export async function doQuickJob(
 }
 
 /** What a quick job would leave provisional, told before it is signed. */
-export function quickProvisional(kit: Kit, stage: Stage, work: readonly Record<string, unknown>[]) {
+export function quickProvisional(kit: Kit, stage: Stage, work: readonly Work[]) {
   const making = {
     job: {
       id: "" as JobId,
@@ -95,7 +95,7 @@ export function quickProvisional(kit: Kit, stage: Stage, work: readonly Record<s
     id: String(i),
     jobId: "",
     order: i,
-    payload: { ...item, id: String(i), kind: String(item.kind), stageId: stage.id, madeAt: kit.now },
+    payload: { ...item, id: String(i), stageId: stage.id, madeAt: kit.now },
   }));
   return jobRecord(withWaiting([], waiting, making), stage).provisional;
 }

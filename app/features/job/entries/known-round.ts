@@ -86,6 +86,8 @@ export function useGoingOn(phase: RoundPhase) {
   const last = job.record.lastRound;
   return useMemo(() => {
     if (!wanted || !last || firstOfRound(last) !== wanted) return null;
-    return { first: wanted, phase: last.body.phase, readings: wholeRound(job.entries, last) };
+    const { phase, result } = last.body;
+    const earlier = { readings: wholeRound(job.entries, last), expandedUncertainty: result.expandedUncertainty };
+    return { first: wanted, phase, earlier };
   }, [wanted, last, job.entries]);
 }

@@ -66,8 +66,8 @@ type Question = {
   open: { typed: string; tooth: number } | null;
   known: KnownRound | null;
   response: Response | undefined;
-  /** Readings of the same round that stand in the logbook already. */
-  earlier?: readonly ReadingRecord[];
+  /** What stands in the logbook of the same round already, and what a reading of it is good to. */
+  earlier?: { readings: readonly ReadingRecord[]; expandedUncertainty: number } | null;
   school?: School;
 };
 
@@ -84,7 +84,7 @@ export function roundView({
   open,
   known,
   response,
-  earlier = [],
+  earlier = null,
   school,
 }: Question): RoundView | null {
   const { dimension, bare } = measuredUnit[method.quantity];
@@ -97,14 +97,11 @@ export function roundView({
   if (!values.ok) return null;
   return assessValues(
     stage,
-    [...typed, ...earlier],
-    [...values.value.readings.map((value) => value.value), ...earlier.map((reading) => reading.value)],
+    [...typed, ...(earlier?.readings ?? [])],
+    [...values.value.readings, ...(earlier?.readings ?? [])].map(({ value }) => value),
     {
       // Of two instruments in one round the coarser decides.
-      expandedUncertainty: Math.max(
-        values.value.expandedUncertainty,
-        ...earlier.map((reading) => reading.expandedUncertainty),
-      ),
+      expandedUncertainty: Math.max(values.value.expandedUncertainty, earlier?.expandedUncertainty ?? 0),
       how: phase,
       known,
       response,

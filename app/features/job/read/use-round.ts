@@ -39,7 +39,7 @@ export function useRound(phase: RoundPhase) {
   const begun = begunWith(texts[`mesh.${phase}`]);
   const positions = useMemo(() => {
     const planned = placesToRead(frame, read.geometry.arcDeg);
-    if (goesOn) return stillToRead(planned, goesOn.readings, placeCount(frame));
+    if (goesOn) return stillToRead(planned, goesOn.earlier.readings, placeCount(frame));
     const stand = phase === "set" ? (recorded?.standTooth ?? feltTight) : null;
     return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
   }, [read, frame, phase, recorded?.standTooth, feltTight, goesOn]);
@@ -52,7 +52,7 @@ export function useRound(phase: RoundPhase) {
       phase,
       known: known.known,
       response,
-      earlier: goesOn?.readings ?? [],
+      earlier: goesOn?.earlier ?? null,
       school,
     }),
     [read, method, phase, known.known, response, goesOn, school],
