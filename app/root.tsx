@@ -1,3 +1,4 @@
+import { RefusalsAhead } from "~/app/features/words/refused";
 import "~/ui/tokens.css";
 import { type ReactNode, useEffect, useMemo } from "react";
 import {
@@ -114,6 +115,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
   return (
     <ReaderContext value={reader}>
       <Outlet />
+      <RefusalsAhead />
       {person && <Lock person={person} />}
     </ReaderContext>
   );

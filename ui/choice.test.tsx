@@ -1,11 +1,13 @@
 // @vitest-environment happy-dom
-import { cleanup, render, screen } from "@testing-library/react";
+import { cleanup, configure, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import { Choice } from "./choice";
 import { Tick } from "./tick";
 
+// What is fetched when it is wanted comes when the machine has time for it.
+configure({ asyncUtilTimeout: 60_000 });
 afterEach(cleanup);
 
 function Page({ onSubmit }: { onSubmit: (form: FormData) => void }) {

@@ -21,8 +21,10 @@ import { Tick } from "./tick";
 
 export type Column<Row> = {
   key: string;
-  /** What stands over it; a column without words is neither sorted nor hidden. */
+  /** What stands over it. */
   head: string;
+  /** Of keys, not of figures or words: it is neither sorted nor hidden, and its head is for those who cannot see it. */
+  keys?: boolean;
   /** By which it is sorted and found; null stands last. */
   value: (row: Row) => string | number | null;
   cell: (row: Row) => ReactNode;
@@ -68,12 +70,12 @@ export function DataTable<Row extends object>({
   const definitions = useMemo(
     () =>
       columns.map(
-        ({ key, head, value, figures }): ColumnDef<typeof features, Row> => ({
+        ({ key, head, keys, value, figures }): ColumnDef<typeof features, Row> => ({
           id: key,
           header: head,
           accessorFn: (row) => value(row) ?? undefined,
-          enableSorting: head !== "",
-          enableHiding: head !== "",
+          enableSorting: !keys,
+          enableHiding: !keys,
           sortFn: figures ? "basic" : "alphanumeric",
           sortUndefined: "last",
           sortDescFirst: false,
@@ -147,7 +149,9 @@ export function DataTable<Row extends object>({
                           {sorted === "asc" && <ArrowUp aria-hidden="true" size={18} />}
                           {sorted === "desc" && <ArrowDown aria-hidden="true" size={18} />}
                         </button>
-                      ) : null}
+                      ) : (
+                        <span className="sr-only">{columnOf.get(column.id)?.head}</span>
+                      )}
                     </th>
                   );
                 })}

@@ -1,10 +1,12 @@
 // @vitest-environment happy-dom
-import { cleanup, render, screen } from "@testing-library/react";
+import { cleanup, configure, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import { DateField, isDay } from "./date-field";
 
+// What is fetched when it is wanted comes when the machine has time for it.
+configure({ asyncUtilTimeout: 60_000 });
 afterEach(cleanup);
 
 let kept = "";

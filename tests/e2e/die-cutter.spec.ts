@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { chooseStage, makeSafe, readRound } from "./steps";
+import { acknowledgeAll, chooseStage, makeSafe, readRound } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -148,7 +148,7 @@ async function signedJob(page: Page, { name, reads }: Entered): Promise<void> {
   await expect(page.getByLabel("Tape")).toContainText(`As found, ${reads.length} readings`);
   await expect(page.getByText("It reads inside all the way round. Leave it.")).toBeVisible();
   await page.getByRole("link", { name: "Sign off" }).click();
-  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
   await page.getByRole("link", { name: "To the machine's logbook" }).click();

@@ -1,6 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { openCluster } from "../../scripts/lib/cluster";
 import {
+  acknowledgeAll,
   anotherTablet,
   awake,
   beginJob,
@@ -79,7 +80,7 @@ test("two people on one job: both sets stand, and the signer is shown what came 
   await page.getByRole("button", { name: /^Round done with/ }).click();
   await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
   await page.getByRole("link", { name: "Sign off" }).click();
-  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
 
   const other = await anotherTablet(browser);
   await signIn(other, `/jobs/${job}/make-safe`);

@@ -1,7 +1,7 @@
 import { type BrowserContext, expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { ownStart } from "./own-start";
-import { awake, chooseStage, makeSafe, readRound, signIn } from "./steps";
+import { acknowledgeAll, awake, chooseStage, makeSafe, readRound, signIn } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 const own = ownStart();
@@ -47,7 +47,7 @@ async function jobAway(page: Page, reason: string): Promise<string> {
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
   await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
   await page.getByRole("link", { name: "Sign off" }).click();
-  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
   return new URL(page.url()).pathname.split("/")[2] ?? "";

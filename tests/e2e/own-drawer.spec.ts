@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { makeSafe, personIdOf, readRound, visit } from "./steps";
+import { acknowledgeAll, makeSafe, personIdOf, readRound, visit } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -111,7 +111,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await readRound(page, ["0,09", ""]);
   await expect(page.getByRole("region", { name: "Next move" })).toContainText("It reads inside");
   await page.getByRole("link", { name: "Sign off" }).click();
-  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByRole("heading", { name: /^Signed by L. Orban/ })).toBeVisible();
 

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { freePort } from "../../scripts/lib/cluster";
 import { nameFirstLead, ownStart } from "./own-start";
-import { awake, makeSafe, readRound, whole } from "./steps";
+import { acknowledgeAll, awake, makeSafe, readRound, whole } from "./steps";
 
 const own = ownStart();
 test.afterAll(own.clear);
@@ -22,8 +22,7 @@ async function readOnly(page: Page, values: readonly string[], between?: () => P
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Tape")).toContainText("As found, 12 readings");
   await page.getByRole("link", { name: "Sign off" }).click();
-  const sign = page.getByRole("form", { name: "Sign" });
-  for (const tick of await sign.getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
   await expect(page.getByRole("link", { name: "To the stage's trend" })).toBeVisible();

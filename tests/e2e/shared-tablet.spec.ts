@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { awake, beginJob, readRound, signIn, visit, whole } from "./steps";
+import { acknowledgeAll, awake, beginJob, readRound, signIn, visit, whole } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 
@@ -30,7 +30,7 @@ test("a tablet that several use, without a network: signed is not confirmed, a p
   await readRound(page, ["0.10", "0.12", "0.11"]);
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
   await page.getByRole("link", { name: "Sign off" }).click();
-  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByText("Signed, not confirmed.")).toBeVisible();
   await page.goto(machine ?? "");
@@ -101,7 +101,7 @@ test("a tablet without room says in red that it is not kept, and sends it straig
   await readRound(page, ["0.11", "0.12", "0.11"]);
   await page.getByRole("button", { name: /^Round done with/ }).click();
   await page.getByRole("link", { name: "Sign off" }).click();
-  for (const tick of await page.getByRole("form", { name: "Sign" }).getByRole("checkbox").all()) await tick.check();
+  await acknowledgeAll(page);
   await page.getByRole("button", { name: /^Sign as/ }).click();
   await expect(page.getByRole("heading", { name: /^Signed by/ })).toBeVisible();
 });

@@ -8,6 +8,14 @@ export async function visit(page: Page, path: string): Promise<void> {
 
 export const awake = (page: Page) => page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 
+/** Acknowledges each thing that a signature leaves provisional. */
+export async function acknowledgeAll(page: Page): Promise<void> {
+  const form = page.getByRole("form", { name: "Sign" });
+  // Looking for all of something does not wait for it.
+  await expect(form.getByRole("button", { name: /^Sign as/ })).toBeEnabled();
+  for (const tick of await form.getByRole("checkbox").all()) await tick.check();
+}
+
 /** A job's page that can be worked on without a network. */
 export const whole = (page: Page) => page.locator("html[data-whole]").waitFor({ state: "attached" });
 

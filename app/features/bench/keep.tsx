@@ -7,11 +7,11 @@ import type { StageChoice } from "~/data/queries/floor";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { PickList } from "~/ui/pick-list";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** Keeps what was found in the logbook of a stage. */
 export function Keep({ tool, input, said }: { tool: string; input: unknown; said: string }) {
-  const reader = useWords();
+  const _reader = useWords();
   const finder = useFetcher<{ stages: StageChoice[] }>();
   const keeper = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [chosen, setChosen] = useState<StageChoice | null>(null);
@@ -68,7 +68,7 @@ export function Keep({ tool, input, said }: { tool: string; input: unknown; said
       )}
       {keeper.data?.refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(reader, keeper.data.refusal)}
+          <Refused refusal={keeper.data.refusal} />
         </p>
       )}
       {keptOn && keeper.data?.done && (

@@ -10,7 +10,7 @@ import { StageDrawing } from "../drawing/stage-drawing";
 import { SavePicture } from "../export/save-picture";
 import { StageCell } from "../stage/stage-cell";
 import { glanceOf } from "../stage/stage-glance";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 import { DrivePicture } from "./drive-picture";
 import { type StageStands, solveDriveLine } from "./solve";
 
@@ -79,7 +79,7 @@ export function DriveLine({
       </ol>
       {solved && !solved.ok && (
         <p role="status" className="border-l-4 border-outside pl-3 text-lg">
-          {refusalWords(reader, solved.refusal)}
+          <Refused refusal={solved.refusal} />
         </p>
       )}
       {graph && solved?.ok && (

@@ -1,11 +1,10 @@
 import { type ReactNode, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { putOnItsWay } from "../offline/outbox-state";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** A file to be kept: sent once under its own id, said to be kept, or why not; then the form is ready for the next. */
 export function FileForm({
@@ -29,11 +28,10 @@ export function FileForm({
   className: string;
   children?: ReactNode;
 }) {
-  const reader = useWords();
   const { revalidate } = useRevalidator();
   const form = useRef<HTMLFormElement>(null);
   const [id, setId] = useState(() => v7());
-  const [says, setSays] = useState<{ text: string; bad: boolean } | null>(null);
+  const [says, setSays] = useState<{ text: ReactNode; bad: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
   const send = async (event: React.FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -48,7 +46,7 @@ export function FileForm({
     const away = waits && refusal !== null && goesLater.has(refusal.code);
     if (away) await putOnItsWay(waiting(to, typed, file.name, content));
     setBusy(false);
-    if (refusal && !away) return setSays({ text: refusalWords(reader, refusal), bad: true });
+    if (refusal && !away) return setSays({ text: <Refused refusal={refusal} />, bad: true });
     setSays({ text: away ? "Kept on this tablet; it is sent when the server can be reached." : "Kept.", bad: false });
     setId(v7());
     form.current?.reset();

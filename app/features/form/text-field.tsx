@@ -3,7 +3,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 import type { Problems } from "./text-reader";
 import type { Fields } from "./use-texts";
 
@@ -24,7 +24,7 @@ export function TextField({
   hint,
   ...rest
 }: { name: string; label: ReactNode; hint?: ReactNode } & ComponentProps<"input">) {
-  const reader = useWords();
+  const _reader = useWords();
   const { fields, problems } = useForm();
   const problem = problems?.[name];
   return (
@@ -35,7 +35,7 @@ export function TextField({
       autoComplete="off"
       value={fields.texts[name] ?? ""}
       onChange={(event) => fields.set(name, event.target.value)}
-      error={problem ? refusalWords(reader, problem) : undefined}
+      error={problem ? <Refused refusal={problem} /> : undefined}
     />
   );
 }
@@ -62,7 +62,7 @@ export function ChoiceField({
   usual: string;
   options: readonly { value: string; label: string }[];
 }) {
-  const reader = useWords();
+  const _reader = useWords();
   const { fields, problems } = useForm();
   const problem = problems?.[name];
   return (
@@ -76,7 +76,7 @@ export function ChoiceField({
       />
       {problem && (
         <p role="alert" className="text-outside font-semibold mt-1">
-          {refusalWords(reader, problem)}
+          <Refused refusal={problem} />
         </p>
       )}
     </div>
@@ -95,7 +95,7 @@ export function LinesField({
   hint: string;
   rows?: number;
 }) {
-  const reader = useWords();
+  const _reader = useWords();
   const { fields, problems } = useForm();
   const problem = problems?.[name];
   return (
@@ -108,7 +108,11 @@ export function LinesField({
         value={fields.texts[name] ?? ""}
         onChange={(event) => fields.set(name, event.target.value)}
       />
-      {problem && <span className="block text-outside font-semibold">{refusalWords(reader, problem)}</span>}
+      {problem && (
+        <span className="block text-outside font-semibold">
+          <Refused refusal={problem} />
+        </span>
+      )}
       <span className="block text-mid">{hint}</span>
     </label>
   );

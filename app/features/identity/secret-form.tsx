@@ -3,7 +3,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** Asks somebody for their PIN or password. What was typed wrongly does not stay; why it was refused stands by the field. */
 export function SecretForm({
@@ -26,7 +26,7 @@ export function SecretForm({
   /** Beside the button. */
   children?: ReactNode;
 }) {
-  const reader = useWords();
+  const _reader = useWords();
   const [secret, setSecret] = useState("");
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
@@ -48,7 +48,7 @@ export function SecretForm({
         autoFocus={atOnce}
         value={secret}
         onChange={(event) => setSecret(event.target.value)}
-        error={refusal ? refusalWords(reader, refusal) : undefined}
+        error={refusal ? <Refused refusal={refusal} /> : undefined}
       />
       <div className="flex flex-wrap gap-3">
         <Button kind={atOnce ? "now" : "solid"} large type="submit" disabled={busy || secret === ""}>

@@ -4,7 +4,7 @@ import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Tick } from "~/ui/tick";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 import { clock, recordedLater } from "../words/times";
 import type { LogbookLine } from "./logbook-line";
 
@@ -64,7 +64,7 @@ function Attached({ id, file: { isPicture, words } }: { id: string; file: NonNul
 const voidable = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);
 
 function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {
-  const reader = useWords();
+  const _reader = useWords();
   const fetcher = useFetcher<{ refusal: Refusal } | { entry: object }>();
   const [id] = useState(() => v7());
   const [text, setText] = useState("");
@@ -93,7 +93,7 @@ function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) 
       {voidable.has(entry.kind) && <Tick name="voids" value="yes" label="It does not count at all" />}
       {answer && "refusal" in answer && (
         <p role="alert" className="bg-panel text-outside font-semibold p-2">
-          {refusalWords(reader, answer.refusal)}
+          <Refused refusal={answer.refusal} />
         </p>
       )}
       <div className="flex gap-3">

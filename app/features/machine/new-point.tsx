@@ -6,11 +6,11 @@ import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** Something that must not be forgotten, said in words. */
 export function NewPoint({ machineId, stages }: { machineId: string; stages: readonly Stage[] }) {
-  const reader = useWords();
+  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const [seen, setSeen] = useState(fetcher.data);
@@ -28,7 +28,7 @@ export function NewPoint({ machineId, stages }: { machineId: string; stages: rea
         label="Not to be forgotten"
         name="text"
         autoComplete="off"
-        error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
+        error={fetcher.data?.refusal ? <Refused refusal={fetcher.data.refusal} /> : undefined}
       />
       {stages.length > 0 && (
         <Select label="On" name="stageId">

@@ -9,7 +9,7 @@ import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
 import { stageUnit } from "../words/quantity";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** Opens a job on a stage, with others of the machine if they are to be worked on too. The ids are made here, so that sending it twice opens one. */
 export function StartJob({
@@ -61,7 +61,7 @@ export function StartJob({
           name="reason"
           autoComplete="off"
           defaultValue={refused?.reason}
-          error={refused ? refusalWords(reader, refused.refusal) : undefined}
+          error={refused ? <Refused refusal={refused.refusal} /> : undefined}
         />
         <Button kind="solid" large type="submit" disabled={busy}>
           Start a job

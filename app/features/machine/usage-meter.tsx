@@ -8,7 +8,7 @@ import type { Refusal } from "~/core/quantity";
 import type { Machine } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 import { day } from "../words/times";
 
 /** The machine's meter: what it showed over time, and a new reading. One that runs backwards is asked about, never guessed. */
@@ -48,7 +48,7 @@ export function UsageMeter({
 }
 
 function NewReading({ machine }: { machine: Machine }) {
-  const reader = useWords();
+  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const refusal = fetcher.data?.refusal;
@@ -69,7 +69,7 @@ function NewReading({ machine }: { machine: Machine }) {
           name="reading"
           inputMode="decimal"
           autoComplete="off"
-          error={refusal ? refusalWords(reader, refusal) : undefined}
+          error={refusal ? <Refused refusal={refusal} /> : undefined}
         />
         {!backwards && (
           <Button large type="submit" disabled={fetcher.state !== "idle"}>

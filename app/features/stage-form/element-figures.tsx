@@ -6,7 +6,7 @@ import { StageDrawing } from "../drawing/stage-drawing";
 import type { Read } from "../form/text-reader";
 import { figuresOf } from "../kinds/forms";
 import { ThrustPane } from "../stage/thrust-pane";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 import { unwiseWords } from "../words/unwise";
 
 /** The stage to scale and what follows from it: so that a slip in a figure is seen. `saves`: in a form that
@@ -24,7 +24,7 @@ export function ElementFigures({ read, saves = false }: { read: Read<StageElemen
   if (!checked.ok)
     return (
       <p role="status" className="text-lg font-semibold text-outside self-start border-l-4 border-outside pl-4">
-        {refusalWords(reader, checked.refusal)}
+        <Refused refusal={checked.refusal} />
       </p>
     );
   return (

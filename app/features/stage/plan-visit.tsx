@@ -6,11 +6,11 @@ import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { DateField } from "~/ui/date-field";
 import { Field } from "~/ui/field";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** When the stage is to be looked at next, and what for. */
 export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: string }) {
-  const reader = useWords();
+  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const [date, setDate] = useState(nextDate ?? "");
@@ -40,7 +40,7 @@ export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: s
       </fetcher.Form>
       {fetcher.data?.refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(reader, fetcher.data.refusal)}
+          <Refused refusal={fetcher.data.refusal} />
         </p>
       )}
     </section>

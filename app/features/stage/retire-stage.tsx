@@ -6,11 +6,11 @@ import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { Fold } from "~/ui/fold";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 /** Another name, or the end of the stage: its logbook stays. */
 export function RetireStage({ stageId }: { stageId: string }) {
-  const reader = useWords();
+  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   return (
@@ -27,7 +27,7 @@ export function RetireStage({ stageId }: { stageId: string }) {
           label="Why is it taken out?"
           name="text"
           className="grow"
-          error={fetcher.data?.refusal ? refusalWords(reader, fetcher.data.refusal) : undefined}
+          error={fetcher.data?.refusal ? <Refused refusal={fetcher.data.refusal} /> : undefined}
         />
         <Button type="submit" large disabled={fetcher.state !== "idle"}>
           Take the stage out

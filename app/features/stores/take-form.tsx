@@ -5,13 +5,13 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { StoreItem } from "~/core/records";
 import { Button } from "~/ui/button";
-import { refusalWords } from "../words/refusal";
+import { Refused } from "../words/refused";
 
 type Answer = { refusal?: Refusal; count?: number };
 
 /** Takes one or puts one back by a touch, or as many as are typed. */
 export function TakeForm({ item }: { item: StoreItem }) {
-  const reader = useWords();
+  const _reader = useWords();
   const fetcher = useFetcher<Answer>();
   const [movement, setMovement] = useState(() => v7());
   const [many, setMany] = useState("1");
@@ -57,7 +57,7 @@ export function TakeForm({ item }: { item: StoreItem }) {
       </div>
       {answer?.refusal && (
         <p role="alert" className="text-outside font-semibold">
-          {refusalWords(reader, answer.refusal)}
+          <Refused refusal={answer.refusal} />
         </p>
       )}
     </div>

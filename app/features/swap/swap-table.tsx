@@ -46,7 +46,8 @@ export function SwapTable({
       ...columnsOf(reader, rpm, torqueNm),
       {
         key: "keep",
-        head: "",
+        head: "Keep",
+        keys: true,
         value: () => null,
         cell: (option: SwapOption) =>
           mayKeep &&

@@ -4,6 +4,12 @@ import { useWords } from "./use-words";
 
 const words = later(() => import("./refusal"));
 
+/** Fetches the words once the page stands, so that the first refusal need not wait for them. */
+export function RefusalsAhead(): null {
+  useLater(words, false);
+  return null;
+}
+
 /** What a refusal means, on a page on which there seldom is one: the words come when it stands, or with the first. */
 export function Refused({ refusal }: { refusal: Refusal }) {
   const reader = useWords();

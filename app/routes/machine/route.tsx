@@ -13,7 +13,7 @@ import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
 import { formatNumber } from "~/app/features/words/figure";
-import { refusalWords } from "~/app/features/words/refusal";
+import { Refused } from "~/app/features/words/refused";
 import { clockOrDay, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
@@ -321,7 +321,7 @@ function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["tw
 }
 
 function Service({ retired, actionData }: { retired: boolean; actionData: Route.ComponentProps["actionData"] }) {
-  const reader = useWords();
+  const _reader = useWords();
   const refusal = actionData && "refusal" in actionData && !("reason" in actionData) ? actionData.refusal : null;
   return (
     <Fold look="line" summary={retired ? "Take it into service again" : "Take it out of service"}>
@@ -332,7 +332,7 @@ function Service({ retired, actionData }: { retired: boolean; actionData: Route.
           label="Why?"
           name="text"
           className="grow max-w-md"
-          error={refusal ? refusalWords(reader, refusal) : undefined}
+          error={refusal ? <Refused refusal={refusal} /> : undefined}
         />
         <Button type="submit" large>
           {retired ? "Back into service" : "Out of service"}

@@ -1,4 +1,4 @@
-import type { KeyboardEvent, RefObject } from "react";
+import type { KeyboardEvent, ReactNode, RefObject } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
@@ -6,7 +6,7 @@ import type { RoundPhase } from "~/core/logbook";
 import { parseQuantity, type Refusal } from "~/core/quantity";
 import { type Frame, type MeasuredQuantity, measuredUnit, placeAngle } from "~/core/stages";
 import { placeWords } from "../../words/quantity";
-import { refusalWords } from "../../words/refusal";
+import { Refused } from "../../words/refused";
 import { spoken } from "../../words/spoken";
 import { useTyped } from "../entries/use-draft";
 import { type ReadingPlan, type ReadingProblem, type ReadingStep, typedAs } from "./reading-steps";
@@ -49,7 +49,7 @@ export function ReadingField({
     take(step);
   };
   const said = understood(reader, text, { bareUnit, unit: measuredUnit[quantity] });
-  const wrong = problem && problemWords(reader, problem, quantity);
+  const wrong = problem && problemWords(problem, quantity);
   return (
     <>
       <div className="bg-panel border-2 border-ink flex items-center max-lg:order-2 has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
@@ -82,7 +82,7 @@ export function ReadingField({
         role="status"
         className={`min-h-6 max-lg:order-2 ${wrong || refused ? "text-outside font-semibold" : "text-mid"}`}
       >
-        {wrong ?? (refused ? refusalWords(reader, refused) : said)}
+        {wrong ?? (refused ? <Refused refusal={refused} /> : said)}
       </p>
     </>
   );
@@ -96,7 +96,7 @@ const stepOfKey: Record<string, (isEmpty: boolean) => ReadingStep | null> = {
   Escape: () => ({ do: "leave-asking" }),
 };
 
-function problemWords(reader: Reader, problem: ReadingProblem, quantity: MeasuredQuantity): string {
+function problemWords(problem: ReadingProblem, quantity: MeasuredQuantity): ReactNode {
   switch (problem) {
     case "every-place-read":
       return "Every place is read. Choose one in the list to read it again, or finish the round.";
@@ -107,7 +107,7 @@ function problemWords(reader: Reader, problem: ReadingProblem, quantity: Measure
         ? "Backlash is not below nothing. Zero it between the flanks and read again."
         : "That is below nothing. Read it again.";
     default:
-      return refusalWords(reader, problem);
+      return <Refused refusal={problem} />;
   }
 }
 

@@ -5,11 +5,11 @@ import { FollowUp } from "../../offline/follow-up";
 import { putAside, sendAgain } from "../../offline/outbox-state";
 import type { Waiting } from "../../offline/waiting-store";
 import { contentWords } from "../../offline/waiting-words";
-import { refusalWords } from "../../words/refusal";
+import { Refused } from "../../words/refused";
 
 /** An entry that the server would not take: why, what was in it, and what can be done with it. Nothing goes by itself. */
 export function RefusedStrip({ waiting, stages }: { waiting: Waiting; stages: readonly Stage[] }) {
-  const reader = useWords();
+  const _reader = useWords();
   const { refusal } = waiting;
   return (
     <div
@@ -17,7 +17,7 @@ export function RefusedStrip({ waiting, stages }: { waiting: Waiting; stages: re
       className="bg-panel border-b-2 border-outside px-5 max-sm:px-3.5 py-2 flex flex-wrap gap-x-4 gap-y-2 items-center shrink-0"
     >
       <p className="grow">
-        <b>Not taken into the logbook:</b> {refusal && refusalWords(reader, refusal)}{" "}
+        <b>Not taken into the logbook:</b> {refusal && <Refused refusal={refusal} />}{" "}
         <span className="select-all">{contentWords(waiting.payload, stages)}</span>
       </p>
       {refusal?.code === "job-signed" ? (

@@ -7,7 +7,7 @@ import { slackByHand } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { amountWords, parseAmount } from "../../words/amount";
-import { refusalWords } from "../../words/refusal";
+import { Refused } from "../../words/refused";
 import { lengthWords } from "../../words/spoken";
 import type { BesideProps } from "../kind-panes";
 
@@ -60,7 +60,7 @@ export function SlackByHand({ stage, element, texts, onText, onMove, easeFirst }
         autoComplete="off"
         value={typed}
         onChange={(event) => onText("slack.movement", event.target.value)}
-        error={wrong ? refusalWords(reader, wrong) : undefined}
+        error={wrong ? <Refused refusal={wrong} /> : undefined}
       />
       {move && (
         <p className="text-2xl font-semibold leading-snug" aria-live="polite">

@@ -7,7 +7,7 @@ import type { CouplingElement } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { parseAmount } from "../../words/amount";
-import { refusalWords } from "../../words/refusal";
+import { Refused } from "../../words/refused";
 import { lengthUnit } from "../../words/spoken";
 import type { BesideProps } from "../kind-panes";
 import { InLinePicture } from "./in-line-picture";
@@ -43,7 +43,7 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
       autoComplete="off"
       value={texts[name] ?? ""}
       onChange={(event) => onText(name, event.target.value)}
-      error={problems[name] ? refusalWords(reader, problems[name]) : undefined}
+      error={problems[name] ? <Refused refusal={problems[name]} /> : undefined}
     />
   );
   const done = (moves: NonNullable<Alignment["moves"]>) => {
@@ -90,7 +90,7 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
           )}
           {refusal && (
             <p role="alert" className="text-outside font-semibold">
-              {refusalWords(reader, refusal)}
+              <Refused refusal={refusal} />
             </p>
           )}
         </div>
