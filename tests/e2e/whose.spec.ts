@@ -28,9 +28,9 @@ test("handed over in another tab: this one loads anew, and what is written is th
   await other.getByRole("button", { name: "M. Sandor" }).click();
   await other.getByLabel("Their PIN").fill("2468");
   await other.keyboard.press("Enter");
-  await expect(other.getByRole("button", { name: /^M. Sandor/ })).toBeVisible();
+  await expect(other.getByRole("button", { name: /^M. Sandor: hand over/ })).toBeVisible();
   // Told by the browser itself.
-  await expect(page.getByRole("button", { name: /^M. Sandor/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^M. Sandor: hand over/ })).toBeVisible();
   await awake(page);
   await note(page, "Written by Sandor");
   await expect(page.getByLabel("Tape")).toContainText("Written by Sandor");
