@@ -10,7 +10,7 @@ export function WhenHere<P extends object>({ part, props }: { part: Later<Compon
   if (!away) return null;
   return (
     <p role="alert" className="flex flex-wrap gap-3 items-center">
-      This part was not fetched yet, and the server is away.
+      This part could not be fetched.
       <Button kind="quiet" onClick={() => setAway(false)}>
         Try again
       </Button>

@@ -34,7 +34,10 @@ export function SignForm() {
     event.preventDefault();
     if (items.some((item) => !ticked.includes(item.key)))
       return setRefusal({ code: "not-acknowledged", path: ["provisional"], facts: {} });
-    const noDay = parts.findIndex(({ stage }) => !isDay(texts[nextName(stage)] || "2000-01-01"));
+    const noDay = parts.findIndex(({ stage }) => {
+      const typed = texts[nextName(stage)] ?? "";
+      return typed !== "" && !isDay(typed);
+    });
     if (noDay >= 0) return setRefusal({ code: "not-understood", path: ["stages", noDay, "nextDate"], facts: {} });
     setBusy(true);
     // The same id again if the answer gets lost, so that a second press signs nothing twice.
