@@ -1,25 +1,27 @@
-import * as z from "zod";
+import type * as z from "zod";
 import { adjusterSchema as movableAdjuster } from "../calc";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Geometry, StageAdjuster, StageLimits } from "../core/records";
-import { adjusterFields, geometryFields, limitsFields, sideLimitsFields } from "../core/records/stage";
-import { checkElement, limitWays, type StageElement, sideQuantities, sidesOf, type Unwise } from "../core/stages";
-import { id, words } from "./input";
+import {
+  adjusterFields,
+  type geometryFields,
+  type limitsFields,
+  type sideLimitsFields,
+  stageFields,
+} from "../core/records/stage";
+import { checkElement, limitWays, type StageElement, sidesOf, type Unwise } from "../core/stages";
+import { id } from "./input";
 
 /** An adjuster that can move the centres. */
 export const adjusterInput = adjusterFields.extend({ adjuster: movableAdjuster.nullable() });
 
-export const stageInput = z.object({
+export const stageInput = stageFields.extend({
   id,
   entryId: id,
-  name: words(80),
   geometryId: id,
-  geometry: geometryFields,
   adjusterId: id,
   adjuster: adjusterInput,
   limitsId: id,
-  limits: limitsFields,
-  sideLimits: z.array(sideLimitsFields).max(sideQuantities.length).default([]),
 });
 export type StageInput = z.output<typeof stageInput>;
 

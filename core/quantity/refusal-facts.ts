@@ -17,7 +17,6 @@ export type RefusalFacts = {
   "meter-backwards": { last: number; unit: string; reading: number };
   "file-too-large": { megabytes: number; most: number };
   "not-what-it-says": { says: string; is: string };
-  "not-a-point": { text: string };
   "centre-distance-too-small": { leastMm: number };
   "ring-not-larger": { pinion: number };
   "circles-overlap": { leastMm: number };
@@ -27,12 +26,8 @@ export type RefusalFacts = {
   "planets-do-not-assemble": { nearest: string };
   "planets-touch": { nearest: string };
   "gear-has-no-mesh": { name: string; sum: number };
-  "not-a-gear": { text: string };
-  "not-an-idler": { text: string };
   "gear-exchanged": { was: string; now: string };
   "no-such-gear": { gear: string };
-  "not-a-stage": { text: string };
-  "not-a-pulley": { text: string };
   /** `stage` is its id; its name is added where it is known. */
   "train-loops": { stage: string; name?: string };
   "driven-twice": { stage: string; name?: string; fits: number; is: number };

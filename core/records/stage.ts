@@ -131,3 +131,20 @@ export type Stage = z.output<typeof stageRecord> & {
   limits: StageLimits;
   sideLimits: SideLimits[];
 };
+
+/** What people say of a whole stage. */
+export const stageFields = z.object({
+  name: words(80),
+  geometry: geometryFields,
+  adjuster: adjusterFields,
+  limits: limitsFields,
+  sideLimits: z.array(sideLimitsFields).max(sideQuantities.length).default([]),
+});
+
+/** The parts of it that are revised each by itself. */
+export const stageParts = {
+  geometry: stageFields.pick({ geometry: true }),
+  adjuster: stageFields.pick({ adjuster: true }),
+  limits: stageFields.pick({ limits: true, sideLimits: true }),
+  stage: stageFields.pick({ name: true }),
+};

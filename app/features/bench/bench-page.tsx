@@ -1,14 +1,15 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { FormProvider, useWatch } from "react-hook-form";
 import { useOutletContext, useSearchParams } from "react-router";
 import { callTool } from "~/calc/call";
 import { Button } from "~/ui/button";
 import { Running } from "../calculation/running";
 import { useCalc } from "../calculation/use-calc";
 import { SavePicture } from "../export/save-picture";
-import { FormProvider } from "../form/text-field";
-import type { Texts } from "../form/text-reader";
+import { flatTexts, nestedTexts, type Texts } from "../form/texts";
+import { useTextForm } from "../form/use-text-form";
 import { useWords } from "../words/use-words";
-import type { BenchTool } from "./bench-tool";
+import type { BenchInput, BenchTool } from "./bench-tool";
 import { Keep } from "./keep";
 
 /** What stands round a tool's page: its name, and whether who looks may keep an answer on a stage. */
@@ -22,10 +23,13 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
   const { name, mayKeep } = useOutletContext<BenchFrame>();
   const reader = useWords();
   const [search, setSearch] = useSearchParams();
-  const [texts, setTexts] = useState<Texts>(() => {
+  const [initial] = useState<Texts>(() => {
     const given = Object.fromEntries(search);
     return Object.keys(given).length > 0 ? given : bench.example;
   });
+  const form = useTextForm(initial, { read: (typed) => asRead(bench.read(typed)) }, true);
+  const values = useWatch({ control: form.control });
+  const texts = useMemo(() => flatTexts(values), [values]);
   const drawing = useRef<HTMLDivElement>(null);
   // The address follows when one has stopped typing: it carries the inputs to whom it is sent.
   useEffect(() => {
@@ -35,9 +39,7 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
     }, settleMs);
     return () => clearTimeout(timer);
   }, [texts, setSearch]);
-  const setAll = useCallback((more: Texts) => setTexts((was) => ({ ...was, ...more })), []);
-  const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
-  const read = bench.read(texts);
+  const read = useMemo(() => bench.read(texts), [bench, texts]);
   const here = useMemo(
     () => (read.input && !bench.beside ? callTool(bench.calc, read.input) : null),
     [bench, read.input],
@@ -46,12 +48,12 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
   const answer = bench.beside ? beside.answer : here;
   const output = answer?.ok ? answer.result : null;
   return (
-    <FormProvider value={{ fields, problems: read.problems }}>
+    <FormProvider {...form}>
       <div className="grid lg:grid-cols-[minmax(0,32rem)_minmax(0,1fr)] gap-x-12 gap-y-8">
         <form className="grid gap-5 content-start" onSubmit={(event) => event.preventDefault()} aria-label={name}>
           <bench.Fields />
           <div>
-            <Button kind="quiet" onClick={() => setTexts({})}>
+            <Button kind="quiet" onClick={() => form.reset(emptied(texts))}>
               Empty every field
             </Button>
           </div>
@@ -80,6 +82,19 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
     </FormProvider>
   );
 }
+
+const asRead = ({ input, problems }: BenchInput) =>
+  problems === null ? { value: input, problems } : { value: null, problems };
+
+/** Every field with nothing in it; of lists no row is left. */
+const emptied = (texts: Texts) =>
+  Object.fromEntries(
+    Object.entries(nestedTexts(texts)).map(([name, value]) => [
+      name,
+      Array.isArray(value) ? [] : typeof value === "string" ? "" : nestedTexts(blank(flatTexts(value))),
+    ]),
+  );
+const blank = (texts: Texts): Texts => Object.fromEntries(Object.keys(texts).map((name) => [name, ""]));
 
 /** The same objects that the calc command takes and gives. */
 function Json({ tool, input, output }: { tool: string; input: unknown; output: unknown }) {

@@ -2,7 +2,8 @@ import type { ReactNode } from "react";
 import type * as z from "zod";
 import type { Reader } from "~/app/features/words/reader";
 import type { Tool } from "~/calc/tool";
-import type { Problems, Texts } from "../form/text-reader";
+import type { Problems } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 
 /** Nobody changes what was read. */
 type Given<T> = T extends object ? { readonly [K in keyof T]: Given<T[K]> } : T;

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { callTool } from "~/calc/call";
-import type { Texts } from "../form/text-reader";
+import { rows } from "~/tests/rows";
+import { flatTexts, nestedTexts, type Texts } from "../form/texts";
 import { readerOf } from "../words/reader";
 import { benchTools } from "./bench-list";
 import type { BenchTool } from "./bench-tool";
@@ -8,6 +9,10 @@ import type { BenchTool } from "./bench-tool";
 const pages = import.meta.glob<{ tool: BenchTool }>("./tools/*.tsx", { eager: true });
 
 const reader = readerOf();
+const pulleys = (said: string) => rows("pulleys", "x y d side", said);
+const stages = (said: string) => rows("stages", "name driver driven lost efficiency", said);
+const stock = (said: string) => rows("stock", "size count", said);
+const items = (said: string) => rows("items", "name width at plane off", said);
 
 const benchOf = (name: string) => {
   const bench = pages[`./tools/${name}.tsx`]?.tool;
@@ -35,6 +40,8 @@ test.each(benchTools.map((bench) => bench.tool))("%s answers its own example by 
   expect(bench.calc.name).toBe(name);
   expect(callTool(bench.calc, read.input).ok).toBe(true);
   expect(say(bench.example)).not.toBe("");
+  // What the form holds and what stands in the address are the same fields.
+  expect(flatTexts(nestedTexts(bench.example))).toEqual(bench.example);
 });
 
 describe("what gear is this", () => {
@@ -45,7 +52,7 @@ describe("what gear is this", () => {
     [{ teeth: "52", tip: "42.9 42.88 42,92", root: "39.5" }, "32 DP or module 0.8, not to be told by this"],
     // W over 6 and 8 teeth of module 0.8 at 20°: the base pitch decides.
     [
-      { teeth: "52", tip: "43.1", "span1.teeth": "6", span1: "13.572", "span2.teeth": "8", span2: "18.295" },
+      { teeth: "52", tip: "43.1", "span1.teeth": "6", "span1.mm": "13.572", "span2.teeth": "8", "span2.mm": "18.295" },
       "It is module 0.8",
     ],
     // One reading in inches is one, two are two.
@@ -54,7 +61,7 @@ describe("what gear is this", () => {
     [{ teeth: "20", tip: "33" }, "It is module 1.5"],
     [{ teeth: "2", tip: "33" }, "teeth: teeth-too-few"],
     [{ teeth: "20", tip: "wide" }, "tip: not-a-number"],
-    [{ teeth: "20", tip: "33", span1: "5", "span1.teeth": "3" }, "span2: missing"],
+    [{ teeth: "20", tip: "33", "span1.mm": "5", "span1.teeth": "3" }, "span2.mm: missing"],
   ])("%j: %s", (texts, said) => expect(say(texts)).toBe(said));
 });
 
@@ -63,12 +70,20 @@ test.each<[string, Texts, string]>([
   ["gear-pair", { z1: "18", z2: "", pitch: "1.5" }, "z2: empty"],
   ["gear-span", { teeth: "52", pitch: "0.8" }, "13.572 mm over 6 teeth"],
   ["gear-span", { teeth: "52", pitch: "0.8", k: "0" }, "k: too-small"],
-  ["fit", { nominal: "8", hole: "H7", shaft: "g6" }, "It always runs free: 0.005 to 0.029 mm of clearance"],
-  ["fit", { nominal: "50", hole: "H7", shaft: "p6" }, "It is always tight: −0.042 to −0.001 mm of clearance"],
+  [
+    "fit",
+    { nominal: "8", "hole.class": "H7", "shaft.class": "g6" },
+    "It always runs free: 0.005 to 0.029 mm of clearance",
+  ],
+  [
+    "fit",
+    { nominal: "50", "hole.class": "H7", "shaft.class": "p6" },
+    "It is always tight: −0.042 to −0.001 mm of clearance",
+  ],
   // A shaft is read more than once, and all readings count.
   [
     "fit",
-    { nominal: "8", hole: "H7", "shaft.read": "7.99 8.00 7.995" },
+    { nominal: "8", "hole.class": "H7", "shaft.read": "7.99 8.00 7.995" },
     "It always runs free: 0.000 to 0.025 mm of clearance",
   ],
   [
@@ -76,8 +91,8 @@ test.each<[string, Texts, string]>([
     { "hole.read": "0.316 in", "shaft.read": "0.314 0.3145 in" },
     "It always runs free: 0.038 to 0.051 mm of clearance",
   ],
-  ["fit", { nominal: "8", hole: "H7", "shaft.read": "wide" }, "shaft.read: not-a-number"],
-  ["fit", { nominal: "800", hole: "H7", shaft: "g6" }, "nominal: nominal-out-of-range"],
+  ["fit", { nominal: "8", "hole.class": "H7", "shaft.read": "wide" }, "shaft.read: not-a-number"],
+  ["fit", { nominal: "800", "hole.class": "H7", "shaft.class": "g6" }, "nominal: nominal-out-of-range"],
   ["verdict", { value: "0.155", lo: "0.12", hi: "0.16", u: "0.012" }, "This cannot decide it"],
   ["verdict", { value: "0.14", hi: "0.16", u: "0.012" }, "It conforms"],
   ["verdict", { value: "0.14", u: "0.012" }, "lo: one-limit"],
@@ -97,18 +112,19 @@ test.each<[string, Texts, string]>([
     { planetary: "compound", sun: "12", planetA: "18", planetB: "15", ring1: "48", ring2: "45", planets: "3" },
     "It goes together: 45.000 to 1",
   ],
-  ["train", { stages: "a 1 3 20\nb 1 4 10", rpm: "1200" }, "12.000 to 1: 100.00 turns a minute"],
-  ["train", { stages: "nonsense" }, "stages: not-a-stage"],
+  ["train", { ...stages("a 1 3 20; b 1 4 10"), rpm: "1200" }, "12.000 to 1: 100.00 turns a minute"],
+  ["train", stages("belt 0 3"), "stages.0.driver: is-zero"],
+  ["train", {}, "stages: missing"],
   ["belt-drive", { pitch: "2", z1: "20", z2: "60", belt: "140" }, "Centres 99.182 mm, belt 280.00 mm, 140.00 teeth"],
   ["belt-drive", { pitch: "2", z1: "20", z2: "60", belt: "60" }, "Too short: the shortest that goes has 69 teeth"],
-  ["belt-path", { pulleys: "0 0 40\n150 0 60\n70 90 30" }, "525.68 mm of belt"],
+  ["belt-path", pulleys("0 0 40; 150 0 60; 70 90 30"), "525.68 mm of belt"],
   [
     "belt-path",
-    { pulleys: "0 0 40\n200 0 40\n100 60 20 outside" },
+    pulleys("0 0 40; 200 0 40; 100 60 20 outside"),
     "The belt has no path: it does not touch a pulley, or crosses itself",
   ],
-  ["idler-set", { pulleys: "0 0 40; 100 0 40", which: "2", throw: "2", length: "326.5" }, "Turn it to 78.5°"],
-  ["idler-set", { pulleys: "0 0 40; 100 0 40", which: "3", throw: "2", length: "326.5" }, "which: no-such-idler"],
+  ["idler-set", { ...pulleys("0 0 40; 100 0 40"), which: "2", throw: "2", length: "326.5" }, "Turn it to 78.5°"],
+  ["idler-set", { ...pulleys("0 0 40; 100 0 40"), which: "3", throw: "2", length: "326.5" }, "which: no-such-idler"],
   ["belt-tension", { span: "150", mass: "0,008", hz: "120" }, "10.4 N in one strand"],
   [
     "chain-drive",
@@ -123,22 +139,26 @@ test.each<[string, Texts, string]>([
   ["chain-condition", { pitch: "12.7", z1: "17", z2: "51", centres: "500", pitches: "20" }, "measured: missing"],
   [
     "shim-stack",
-    { gap: "2,37", lo: "0.05", hi: "0.15", stock: "0.05 × 4; 0.1 4; 0.2x4; 0.5 2; 1 2" },
+    { gap: "2,37", lo: "0.05", hi: "0.15", ...stock("0.05 4; 0.1 4; 0.2 4; 0.5 2; 1 2") },
     "2 × 1.000 + 0.200 + 0.050 mm: 0.120 mm is left",
   ],
-  ["shim-stack", { gap: "0.08", lo: "0.05", hi: "0.1", stock: "" }, "Nothing: the gap itself leaves 0.080 mm"],
+  ["shim-stack", { gap: "0.08", lo: "0.05", hi: "0.1" }, "Nothing: the gap itself leaves 0.080 mm"],
   [
     "shim-stack",
-    { gap: "1", lo: "0", hi: "0.01", stock: "0.3 × 4" },
+    { gap: "1", lo: "0", hi: "0.01", ...stock("0.3 4") },
     "No stack reaches the window; the nearest leave −0.200 mm and 0.100 mm",
   ],
-  ["shim-stack", { gap: "1", lo: "0.2", hi: "0.1", stock: "thin" }, "lo: window-upside-down, stock: not-a-size"],
+  [
+    "shim-stack",
+    { gap: "1", lo: "0.2", hi: "0.1", ...stock("thin") },
+    "lo: window-upside-down, stock.0.size: not-a-number",
+  ],
   [
     "shaft-stack",
     {
       length: "20",
-      items: "bearing 4; gear 6 at 9,5 plane 3; bush 5",
-      spacers: "0.5 4; 0.2 3; 1 3",
+      ...items("bearing 4; gear 6 9,5 3; bush 5"),
+      ...rows("spacers", "size count", "0.5 4; 0.2 3; 1 3"),
       lo: "0.1",
       hi: "0.4",
     },
@@ -148,15 +168,15 @@ test.each<[string, Texts, string]>([
     "shaft-stack",
     {
       length: "20",
-      items: "bearing 608 5/32 in; gear 6 mm at 9,5 plane 0.118 in ± 0.5; bush 5",
-      spacers: "0.5 4; 0.2 3; 1 3",
+      ...items("bearing_608 5/32_in; gear 6_mm 9,5 0.118_in 0.5; bush 5"),
+      ...rows("spacers", "size count", "0.5 4; 0.2 3; 1 3"),
       lo: "0.1",
       hi: "0.6",
     },
     "It goes together with 0.331 mm of end float",
   ],
-  ["shaft-stack", { length: "9", items: "a 4; b 6", lo: "0", hi: "1" }, "The parts alone are 1.000 mm too long"],
-  ["shaft-stack", { length: "9", items: "a 4; a 2", lo: "0", hi: "1" }, "items: part-twice"],
+  ["shaft-stack", { length: "9", ...items("a 4; b 6"), lo: "0", hi: "1" }, "The parts alone are 1.000 mm too long"],
+  ["shaft-stack", { length: "9", ...items("a 4; a 2"), lo: "0", hi: "1" }, "items: part-twice"],
   [
     "hole-grid",
     { pitch: "8", module: "1", teeth: "12 20", lo: "0", hi: "0.3" },

@@ -1,7 +1,7 @@
 import { accept, parseNumber, parseQuantity, type RefusalCode, type Result, refuse } from "~/core/quantity";
 import type { KeptDriveLine } from "~/core/stages";
 import { usualAngle } from "~/core/stages";
-import type { Texts } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 
 /** A drive line with one motor and nothing on it yet. */
 export const emptyLine: KeptDriveLine = {

@@ -4,7 +4,8 @@ import { useWords } from "~/app/features/words/use-words";
 import { type KeptDriveLine, ratiosOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
-import type { Fields } from "../form/use-texts";
+import { TextField } from "../form/text-field";
+import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { refusalWords } from "../words/refusal";
 import { DrivePicture } from "./drive-picture";
 import { changeLink, driveStage, withFigures } from "./edit";
@@ -15,17 +16,17 @@ import { type StageStands, solveDriveLine } from "./solve";
 type Props = {
   graph: KeptDriveLine;
   onGraph: (graph: KeptDriveLine) => void;
-  fields: Fields;
   stages: readonly StageStands[];
 };
 
 /** What drives what, said stage by stage; drawn and worked through while one chooses, turned in the drawing by hand or by keys. */
-export function DriveLineEditor({ graph, onGraph, fields, stages }: Props) {
+export function DriveLineEditor({ graph, onGraph, stages }: Props) {
+  const texts = useFormTexts();
   const reader = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
   const all = stages.map(({ stage }) => stage);
   const drives = all.filter(({ geometry }) => ratiosOf(geometry.element).length > 0);
-  const figured = withFigures(graph, fields.texts);
+  const figured = withFigures(graph, texts);
   const line = figured.ok ? figured.value : graph;
   const solved = solveDriveLine(line, stages);
   const turn = (stageId: string, angleDeg: number) => onGraph(changeLink(graph, stageId, { angleDeg }));
@@ -33,7 +34,7 @@ export function DriveLineEditor({ graph, onGraph, fields, stages }: Props) {
     <div className="grid gap-8">
       <div className="grid gap-8 xl:grid-cols-2">
         <div className="grid gap-8 content-start">
-          <Sources graph={graph} onGraph={onGraph} fields={fields} />
+          <Sources graph={graph} onGraph={onGraph} />
           <section aria-labelledby="links" className="grid gap-4">
             <h2 id="links" className="text-xl font-bold">
               What drives each stage
@@ -45,12 +46,7 @@ export function DriveLineEditor({ graph, onGraph, fields, stages }: Props) {
               <p className="text-lg text-mid">The machine has no stage that drives anything yet.</p>
             )}
           </section>
-          <Outputs
-            graph={graph}
-            onGraph={onGraph}
-            fields={fields}
-            stages={drives.map(({ id, name }) => ({ id, name }))}
-          />
+          <Outputs graph={graph} onGraph={onGraph} stages={drives.map(({ id, name }) => ({ id, name }))} />
         </div>
         <section aria-labelledby="drawn" className="grid gap-3 self-start xl:sticky xl:top-4">
           <h2 id="drawn" className="text-xl font-bold">
@@ -101,18 +97,13 @@ export function DriveLineEditor({ graph, onGraph, fields, stages }: Props) {
   );
 }
 
-const text = (fields: Fields, name: string) => ({
-  value: fields.texts[name] ?? "",
-  onChange: (event: React.ChangeEvent<HTMLInputElement>) => fields.set(name, event.target.value),
-  autoComplete: "off",
-});
-
-function Sources({ graph, onGraph, fields }: Pick<Props, "graph" | "onGraph" | "fields">) {
+function Sources({ graph, onGraph }: Pick<Props, "graph" | "onGraph">) {
+  const write = useWriteTexts();
   const add = () => {
     const number = Math.max(...graph.sources.map(({ id }) => Number(id.split("-")[1]))) + 1;
     const source = { id: `source-${number}`, name: `Motor ${number + 1}`, rpm: null, torqueNm: null };
     onGraph({ ...graph, sources: [...graph.sources, source] });
-    fields.set(`${source.id}.name`, source.name);
+    write({ [`${source.id}.name`]: source.name });
   };
   const remove = (id: string) =>
     onGraph({
@@ -127,9 +118,9 @@ function Sources({ graph, onGraph, fields }: Pick<Props, "graph" | "onGraph" | "
       </h2>
       {graph.sources.map(({ id }, i) => (
         <div key={id} className="flex flex-wrap gap-4 items-end">
-          <Field label={i === 0 ? "Motor, or what drives in" : `Source ${i + 1}`} {...text(fields, `${id}.name`)} />
-          <Field label="Turns a minute" className="max-w-40" {...text(fields, `${id}.rpm`)} />
-          <Field label="Torque, N·m" className="max-w-40" {...text(fields, `${id}.torque`)} />
+          <TextField label={i === 0 ? "Motor, or what drives in" : `Source ${i + 1}`} name={`${id}.name`} />
+          <TextField label="Turns a minute" className="max-w-40" name={`${id}.rpm`} />
+          <TextField label="Torque, N·m" className="max-w-40" name={`${id}.torque`} />
           {i > 0 && (
             <Button kind="quiet" onClick={() => remove(id)}>
               Take out
@@ -239,14 +230,14 @@ function LinkRow({
 function Outputs({
   graph,
   onGraph,
-  fields,
   stages,
-}: Pick<Props, "graph" | "onGraph" | "fields"> & { stages: readonly { id: string; name: string }[] }) {
+}: Pick<Props, "graph" | "onGraph"> & { stages: readonly { id: string; name: string }[] }) {
+  const write = useWriteTexts();
   const inLine = stages.filter(({ id }) => graph.links.some(({ stageId }) => stageId === id));
   const last = inLine[inLine.length - 1];
   const add = () => {
     if (!last) return;
-    fields.set(`output.${graph.outputs.length}.name`, last.name);
+    write({ [`output.${graph.outputs.length}.name`]: last.name });
     onGraph({
       ...graph,
       outputs: [...graph.outputs, { at: last.id, name: last.name, wheelDiameterMm: null, scale: null }],
@@ -271,9 +262,9 @@ function Outputs({
               </option>
             ))}
           </Select>
-          <Field label="Called" {...text(fields, `output.${i}.name`)} />
-          <Field label="Wheel diameter, mm" className="max-w-48" {...text(fields, `output.${i}.wheel`)} />
-          <Field label="Scale 1 :" className="max-w-32" {...text(fields, `output.${i}.scale`)} />
+          <TextField label="Called" name={`output.${i}.name`} />
+          <TextField label="Wheel diameter, mm" className="max-w-48" name={`output.${i}.wheel`} />
+          <TextField label="Scale 1 :" className="max-w-32" name={`output.${i}.scale`} />
         </div>
       ))}
       <div className="flex gap-3">

@@ -1,19 +1,8 @@
-import { useWords } from "~/app/features/words/use-words";
+import { useController } from "react-hook-form";
 import { DateField } from "~/ui/date-field";
-import { refusalWords } from "../words/refusal";
-import { useForm } from "./text-field";
 
 /** A day in a form by its name. */
 export function DayField({ name, label }: { name: string; label: string }) {
-  const reader = useWords();
-  const { fields, problems } = useForm();
-  const problem = problems?.[name];
-  return (
-    <DateField
-      label={label}
-      value={fields.texts[name] ?? ""}
-      onChange={(day) => fields.set(name, day)}
-      error={problem ? refusalWords(reader, problem) : undefined}
-    />
-  );
+  const { field, fieldState } = useController({ name, defaultValue: "" });
+  return <DateField label={label} value={field.value} onChange={field.onChange} error={fieldState.error?.message} />;
 }

@@ -1,53 +1,29 @@
-import { type ComponentProps, createContext, type ReactNode, useContext } from "react";
-import { useWords } from "~/app/features/words/use-words";
+import type { ComponentProps, ReactNode } from "react";
+import { useController } from "react-hook-form";
 import { Choice } from "~/ui/choice";
-import { Field } from "~/ui/field";
+import { Field, Select } from "~/ui/field";
 import { Tick } from "~/ui/tick";
-import { Refused } from "../words/refused";
-import type { Problems } from "./text-reader";
-import type { Fields } from "./use-texts";
+import { useOpenFold } from "./use-open-fold";
 
-type Form = { fields: Fields; problems: Problems | null };
-const FormContext = createContext<Form | null>(null);
-export const FormProvider = FormContext;
+type Named = { name: string; label: ReactNode };
 
-export function useForm(): Form {
-  const form = useContext(FormContext);
-  if (!form) throw new Error("outside of a form");
-  return form;
+/** A field of the form by its name; its problem stands under it. */
+export function TextField({ name, ...rest }: Named & { hint?: ReactNode } & ComponentProps<"input">) {
+  const { field, fieldState } = useController({ name, defaultValue: "" });
+  const error = fieldState.error?.message;
+  return <Field autoComplete="off" {...rest} {...field} ref={useOpenFold(field.ref, error)} error={error} />;
 }
 
-/** A field of the form by its name; its problem stands under it once it was asked for, or as soon as what is typed cannot be read. */
-export function TextField({
-  name,
-  label,
-  hint,
-  ...rest
-}: { name: string; label: ReactNode; hint?: ReactNode } & ComponentProps<"input">) {
-  const _reader = useWords();
-  const { fields, problems } = useForm();
-  const problem = problems?.[name];
-  return (
-    <Field
-      {...rest}
-      label={label}
-      hint={hint}
-      autoComplete="off"
-      value={fields.texts[name] ?? ""}
-      onChange={(event) => fields.set(name, event.target.value)}
-      error={problem ? <Refused refusal={problem} /> : undefined}
-    />
-  );
+/** One of a list. */
+export function SelectField({ name, usual = "", ...rest }: Named & { usual?: string } & ComponentProps<"select">) {
+  const { field, fieldState } = useController({ name, defaultValue: "" });
+  return <Select {...rest} {...field} value={field.value || usual} error={fieldState.error?.message} />;
 }
 
-export function TickField({ name, label, value = "yes" }: { name: string; label: ReactNode; value?: string }) {
-  const { fields } = useForm();
+export function TickField({ name, label, value = "yes" }: Named & { value?: string }) {
+  const { field } = useController({ name, defaultValue: "" });
   return (
-    <Tick
-      label={label}
-      checked={fields.texts[name] === value}
-      onChange={(checked) => fields.set(name, checked ? value : "")}
-    />
+    <Tick label={label} checked={field.value === value} onChange={(checked) => field.onChange(checked ? value : "")} />
   );
 }
 
@@ -62,58 +38,15 @@ export function ChoiceField({
   usual: string;
   options: readonly { value: string; label: string }[];
 }) {
-  const _reader = useWords();
-  const { fields, problems } = useForm();
-  const problem = problems?.[name];
+  const { field, fieldState } = useController({ name, defaultValue: "" });
   return (
     <div>
-      <Choice
-        legend={legend}
-        name={name}
-        value={fields.texts[name] || usual}
-        onChange={(value) => fields.set(name, value)}
-        options={options}
-      />
-      {problem && (
+      <Choice legend={legend} name={name} value={field.value || usual} onChange={field.onChange} options={options} />
+      {fieldState.error && (
         <p role="alert" className="text-outside font-semibold mt-1">
-          <Refused refusal={problem} />
+          {fieldState.error.message}
         </p>
       )}
     </div>
-  );
-}
-
-/** Several lines of one thing each, read as they are typed. */
-export function LinesField({
-  name,
-  label,
-  hint,
-  rows = 3,
-}: {
-  name: string;
-  label: string;
-  hint: string;
-  rows?: number;
-}) {
-  const _reader = useWords();
-  const { fields, problems } = useForm();
-  const problem = problems?.[name];
-  return (
-    <label className="block">
-      <span className="block font-semibold mb-1">{label}</span>
-      <textarea
-        rows={rows}
-        aria-invalid={problem ? true : undefined}
-        className={`w-full px-3 py-2 bg-panel border-2 text-lg figure ${problem ? "border-outside" : "border-ink"}`}
-        value={fields.texts[name] ?? ""}
-        onChange={(event) => fields.set(name, event.target.value)}
-      />
-      {problem && (
-        <span className="block text-outside font-semibold">
-          <Refused refusal={problem} />
-        </span>
-      )}
-      <span className="block text-mid">{hint}</span>
-    </label>
   );
 }

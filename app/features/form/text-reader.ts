@@ -8,9 +8,8 @@ import {
   type Result,
   refuse,
 } from "~/core/quantity";
+import type { Texts } from "./texts";
 
-/** What stands in the fields, by name. */
-export type Texts = Record<string, string>;
 /** What is wrong, by field. */
 export type Problems = Record<string, Refusal>;
 export type Read<T> = { value: T; problems: null } | { value: null; problems: Problems };
@@ -22,6 +21,17 @@ export class TextReader {
 
   text = (name: string): string => (this.texts[name] ?? "").trim();
   has = (name: string): boolean => this.text(name) !== "";
+
+  /** Names of a list's rows in which something was typed into one of the columns. */
+  rows = (list: string, columns: readonly string[]): string[] => {
+    const typed = Object.keys(this.texts).flatMap((name) => {
+      const [, row, column] = name.startsWith(`${list}.`)
+        ? (/^(\d+)\.(.+)$/.exec(name.slice(list.length + 1)) ?? [])
+        : [];
+      return row !== undefined && columns.includes(column ?? "") && this.has(name) ? [Number(row)] : [];
+    });
+    return [...new Set(typed)].sort((a, b) => a - b).map((row) => `${list}.${row}`);
+  };
 
   private take<T>(name: string, read: Result<T>, instead: T): T {
     if (read.ok) return read.value;

@@ -1,8 +1,8 @@
-import type { TextReader, Texts } from "../form/text-reader";
+import type { TextReader } from "../form/text-reader";
 import { readPitch } from "../form/text-reader";
 
 export type Reading = TextReader;
-export type { Texts };
+export type { Texts } from "../form/texts";
 
 /** A length above 0. */
 export function over0(read: TextReader, name: string): number {
@@ -50,10 +50,3 @@ export function pitch(read: TextReader, name: string): number {
 /** One of the options; the first where none was chosen. */
 export const choice = <T extends string>(read: TextReader, name: string, options: readonly [T, ...T[]]): T =>
   options.find((option) => option === read.text(name)) ?? options[0];
-
-/** The lines of a field, or what semicolons part. */
-export const lines = (text: string): string[] =>
-  text
-    .split(/\n|;/)
-    .map((line) => line.trim())
-    .filter((line) => line !== "");

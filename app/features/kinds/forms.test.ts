@@ -2,11 +2,15 @@ import { describe, expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
 import { ratiosOf } from "~/core/stages";
 import { everyKind } from "~/tests/elements";
-import type { Texts } from "../form/text-reader";
+import { rows } from "~/tests/rows";
+import type { Texts } from "../form/texts";
+import { flatTexts, nestedTexts } from "../form/texts";
 import { readElement, textsOfElement } from "./forms";
 
 const reader = readerOf();
 
+const idlers = (said: string): Texts => rows("idlers", "x y d side strand", said);
+const gears = (said: string): Texts => rows("gears", "name z1 z2 x1 x2", said);
 const kindTexts = (kind: string): Texts => {
   const element = everyKind.find((known) => known.kind === kind);
   if (!element) throw new Error(kind);
@@ -18,7 +22,10 @@ const problemsOf = (texts: Texts) =>
 test.each(everyKind.map((element) => [element.kind, element] as const))(
   "%s put into its fields reads as itself",
   (_, element) => {
-    expect(readElement(textsOfElement(reader, element)).value).toEqual(element);
+    const texts = textsOfElement(reader, element);
+    expect(readElement(texts).value).toEqual(element);
+    // No field's name stands for a group of fields as well: the form would lose one of them.
+    expect(flatTexts(nestedTexts(texts))).toEqual(texts);
   },
 );
 
@@ -33,8 +40,8 @@ describe("what is wrong is named at the field of its kind", () => {
     ["planetary", { ring1: "1000000000" }, { ring1: "too-large" }],
     ["toothed-belt", { beltTeeth: "5" }, { beltTeeth: "too-small" }],
     ["toothed-belt", { mass: "heavy" }, { mass: "not-a-number" }],
-    ["toothed-belt", { idlers: "120 -20" }, { idlers: "not-an-idler" }],
-    ["toothed-belt", { moved: "1", idlers: "120 -20 40 outside lower" }, { moved: "no-such-idler" }],
+    ["toothed-belt", idlers("120 -20"), { "idlers.0.d": "empty" }],
+    ["toothed-belt", { moved: "1", ...idlers("120 -20 40 outside lower") }, { moved: "no-such-idler" }],
     ["v-belt", { belts: "0" }, { belts: "too-small" }],
     ["chain", { links: "99.5" }, { links: "not-whole" }],
     ["chain", { z1: "2" }, { z1: "teeth-too-few" }],
@@ -42,19 +49,19 @@ describe("what is wrong is named at the field of its kind", () => {
     ["coupling", { rearFeet: "100" }, { rearFeet: "window-upside-down" }],
     ["coupling", { rpm: "0", allowAngular: "-1" }, { rpm: "too-small", allowAngular: "too-small" }],
     ["gap", { gapDiameter: "" }, { gapDiameter: "empty" }],
-    ["gear-pair", { switches: "yes", gearName: "low", gears: "" }, { gears: "one-gear-only" }],
-    ["gear-pair", { switches: "yes", gearName: "low", gears: "high 30" }, { gears: "not-a-gear" }],
-    ["gear-pair", { switches: "yes", gearName: "", gears: "high 30 30" }, { gearName: "missing" }],
+    ["gear-pair", { switches: "yes", gearName: "low", ...gears("") }, { gears: "one-gear-only" }],
+    ["gear-pair", { switches: "yes", gearName: "low", ...gears("high 30") }, { "gears.0.z2": "empty" }],
+    ["gear-pair", { switches: "yes", gearName: "", ...gears("high 30 30") }, { gearName: "missing" }],
   ])("%s %j", (kind, change, problems) => {
     expect(problemsOf({ ...kindTexts(kind), ...change })).toEqual(problems);
   });
 });
 
-test("inches, commas, hands and lines of idlers and gears are read as they are typed", () => {
+test("inches, commas, hands and rows of idlers and gears are read as they are typed", () => {
   const belt = readElement({
     ...kindTexts("toothed-belt"),
     beltPitch: "3/8 in",
-    idlers: "120 -20,5 40; 180 30 35 inside",
+    ...idlers("120 -20,5 40; 180 30 35 inside"),
   });
   expect(belt.value).toMatchObject({
     pitchMm: expect.closeTo(9.525, 9),
@@ -63,13 +70,13 @@ test("inches, commas, hands and lines of idlers and gears are read as they are t
       { x: 180, y: 30, diameterMm: 35, side: "inside", strand: "upper" },
     ],
   });
-  const gears = readElement({
+  const switching = readElement({
     ...kindTexts("gear-pair"),
     switches: "yes",
     gearName: "low",
-    gears: "high 30 30\ntop 36:24 0,1 -0.1",
+    ...gears("high 30 30; top 36 24 0,1 -0.1"),
   });
-  expect(gears.value && ratiosOf(gears.value)).toEqual([
+  expect(switching.value && ratiosOf(switching.value)).toEqual([
     { name: "low", ratio: -2 },
     { name: "high", ratio: -1 },
     { name: "top", ratio: -24 / 36 },

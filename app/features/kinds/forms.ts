@@ -1,6 +1,7 @@
 import type { Reader } from "~/app/features/words/reader";
 import { type Elements, type StageElement, type StageKind, stageKinds } from "~/core/stages";
-import type { Read, Texts } from "../form/text-reader";
+import type { Read } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 import { bevel } from "./bevel/form";
 import { chain } from "./chain/form";
 import { coupling } from "./coupling/form";

@@ -2,9 +2,9 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { type Adjuster, centreChange, unitOf } from "~/core/advice";
 import type { AdjusterMeans } from "~/core/records";
-import { Tick } from "~/ui/tick";
-import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
-import type { Texts } from "../form/text-reader";
+import { ChoiceField, TextField, TickField } from "../form/text-field";
+import type { Texts } from "../form/texts";
+import { useFormTexts } from "../form/use-form-texts";
 import { kindWords } from "../kinds";
 import { kindForms, kindIn } from "../kinds/forms";
 import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
@@ -33,16 +33,16 @@ const angleHints: Record<Exclude<AdjusterType, "shims">, string> = {
 
 /** What moves the centres, with a picture of what its positive direction means. */
 export function AdjusterFields({ others = [] }: { others?: readonly { id: string; name: string }[] }) {
-  const { fields } = useForm();
-  const type = adjusterTypeOf(fields.texts);
-  const means = meansOf(fields.texts);
-  const law = means && readLaw(fields.texts).value;
-  const { means: possible, shims, moved } = kindForms[kindIn(fields.texts)];
+  const texts = useFormTexts();
+  const type = adjusterTypeOf(texts);
+  const means = meansOf(texts);
+  const law = means && readLaw(texts).value;
+  const { means: possible, shims, moved } = kindForms[kindIn(texts)];
   if (possible.length === 0)
     return (
       <fieldset>
         <legend className="text-xl font-bold mb-2">Adjuster</legend>
-        <p className="text-lg">{kindWords[kindIn(fields.texts)].nothingToAdjust}</p>
+        <p className="text-lg">{kindWords[kindIn(texts)].nothingToAdjust}</p>
       </fieldset>
     );
   return (
@@ -96,8 +96,8 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
                 legend="One more shim"
                 usual=""
                 options={[
-                  { value: "opens", label: waysOf(fields.texts)[0] },
-                  { value: "closes", label: waysOf(fields.texts)[1] },
+                  { value: "opens", label: waysOf(texts)[0] },
+                  { value: "closes", label: waysOf(texts)[1] },
                 ]}
               />
             )}
@@ -113,7 +113,7 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
                   ]}
                 />
                 <TickField name="adjuster.oneWay" label="It can only push" />
-                {fields.texts["adjuster.oneWay"] === "yes" && (
+                {texts["adjuster.oneWay"] === "yes" && (
                   <TickField name="adjuster.spring" label="A spring brings it back" />
                 )}
               </>
@@ -133,11 +133,11 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
       </div>
       {means && type === "shims" && means !== "roller-diameter" && (
         <figure className="bg-panel p-4 self-start max-w-md grid gap-3">
-          <ShimPicture drawn={shims.drawn} sense={shimSense(fields.texts)} />
+          <ShimPicture drawn={shims.drawn} sense={shimSense(texts)} />
           <figcaption className="text-lg">
-            {shimSense(fields.texts) === null
+            {shimSense(texts) === null
               ? "Say which way one more shim sends it: look at the part, not at the drawing."
-              : `One more shim ${waysOf(fields.texts)[shimSense(fields.texts) === 1 ? 0 : 1]}.`}
+              : `One more shim ${waysOf(texts)[shimSense(texts) === 1 ? 0 : 1]}.`}
             {shims.remark && ` ${shims.remark}`}
           </figcaption>
         </figure>
@@ -145,10 +145,10 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
       {law && type !== "shims" && (
         <Meaning
           law={law}
-          ways={waysOf(fields.texts)}
-          part={moved(fields.texts)}
-          plus={fields.texts["adjuster.plus"] || "+"}
-          hand={fields.texts["adjuster.hand"] === "left" ? "left" : "right"}
+          ways={waysOf(texts)}
+          part={moved(texts)}
+          plus={texts["adjuster.plus"] || "+"}
+          hand={texts["adjuster.hand"] === "left" ? "left" : "right"}
         />
       )}
     </fieldset>
@@ -157,23 +157,17 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
 
 /** Stages that the same move sets as well, as a motor does that carries a belt and a gear. */
 function Also({ others }: { others: readonly { id: string; name: string }[] }) {
-  const { fields } = useForm();
+  const texts = useFormTexts();
   if (others.length === 0) return null;
-  const chosen = (fields.texts["adjuster.also"] ?? "").split(" ").filter(Boolean);
-  const toggle = (id: string) =>
-    fields.set(
-      "adjuster.also",
-      (chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id]).join(" "),
-    );
   return (
     <fieldset className="grid gap-1">
       <legend className="font-semibold">The same move also moves</legend>
       {others.map(({ id, name }) => (
         <div key={id} className="grid gap-1">
-          <Tick label={name} checked={chosen.includes(id)} onChange={() => toggle(id)} />
-          {chosen.includes(id) && (
+          <TickField name={`adjuster.also.${id}.on`} label={name} />
+          {texts[`adjuster.also.${id}.on`] === "yes" && (
             <TextField
-              name={`adjuster.also.${id}`}
+              name={`adjuster.also.${id}.perMm`}
               label={`${name}: its centres part by`}
               hint="mm for each mm that these part; minus if they come together"
               className="max-w-72"

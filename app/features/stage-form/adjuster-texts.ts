@@ -2,7 +2,8 @@ import type { Reader } from "~/app/features/words/reader";
 import { type Adjuster, canMove } from "~/core/advice";
 import type { AdjusterMeans, StageAdjuster, StageId } from "~/core/records";
 import { numberText as n } from "../form/number-text";
-import { type Read, TextReader, type Texts } from "../form/text-reader";
+import { type Read, TextReader } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 import { kindForms, kindIn } from "../kinds/forms";
 
 export type AdjusterInput = Omit<StageAdjuster, "id" | "revision">;
@@ -108,7 +109,7 @@ export function readAdjuster(texts: Texts): Read<AdjusterInput> {
   const input = {
     name: read.words("adjuster.name"),
     means,
-    alsoMoves: readAlso(read),
+    alsoMoves: readAlso(read, texts),
     step,
     positiveWord: read.words("adjuster.plus"),
     negativeWord: read.words("adjuster.minus"),
@@ -135,13 +136,13 @@ const nothing: AdjusterInput = {
   seenFrom: "",
 };
 
-/** "adjuster.also": ids of stages that the same move sets as well; of each how far its centres part a mm of this one's. */
-function readAlso(read: TextReader): AdjusterInput["alsoMoves"] {
-  return read
-    .text("adjuster.also")
-    .split(" ")
-    .filter(Boolean)
-    .map((stageId) => ({ stageId: stageId as StageId, perMm: read.numberOr(`adjuster.also.${stageId}`, 1) }));
+/** "adjuster.also.ID.on" of each stage that the same move sets as well; beside it how far its centres part a mm of this one's. */
+function readAlso(read: TextReader, texts: Texts): AdjusterInput["alsoMoves"] {
+  return Object.keys(texts).flatMap((name) => {
+    const stageId = /^adjuster\.also\.([^.]+)\.on$/.exec(name)?.[1];
+    if (!stageId || !read.has(name)) return [];
+    return [{ stageId: stageId as StageId, perMm: read.numberOr(`adjuster.also.${stageId}.perMm`, 1) }];
+  });
 }
 
 /** Of adjusters from before it was asked how the technician knows them. */

@@ -1,13 +1,14 @@
 import { circleOrder, pointsOrder } from "~/core/fastening";
-import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
+import { ChoiceField, TextField, TickField } from "../form/text-field";
+import { useFormTexts } from "../form/use-form-texts";
+import { ClampPoints } from "./clamp-points";
 import { readClampPoints } from "./clamp-texts";
 
 /** The screws that hold the moving part: where they stand, how far they are drawn, whether they are dressed. */
 export function ClampFields() {
-  const { fields, problems } = useForm();
-  const points = readClampPoints(fields.texts).value ?? [];
-  const free = fields.texts["clamps.way"] === "points";
-  const problem = problems?.["clamps.points"];
+  const texts = useFormTexts();
+  const points = readClampPoints(texts).value ?? [];
+  const free = texts["clamps.way"] === "points";
   return (
     <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
       <legend className="text-xl font-bold mb-2">Clamps</legend>
@@ -22,17 +23,7 @@ export function ClampFields() {
           ]}
         />
         {free ? (
-          <label className="block">
-            <span className="block font-semibold mb-1">Points, x and y in mm, one screw a line</span>
-            <textarea
-              rows={5}
-              aria-invalid={problem ? true : undefined}
-              className={`w-full px-3 py-2 bg-panel border-2 text-lg figure ${problem ? "border-outside" : "border-ink"}`}
-              value={fields.texts["clamps.points"] ?? ""}
-              onChange={(event) => fields.set("clamps.points", event.target.value)}
-            />
-            <span className="text-mid">From the middle of the moving part; x to the right, y upwards.</span>
-          </label>
+          <ClampPoints />
         ) : (
           <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
             <TextField name="clamps.count" label="How many" inputMode="numeric" />

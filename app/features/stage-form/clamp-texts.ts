@@ -1,42 +1,28 @@
-import { parseNumber } from "~/core/quantity";
 import type { ClampPattern } from "~/core/records";
-import { type Read, TextReader, type Texts } from "../form/text-reader";
+import { type Read, TextReader } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 
-/** Where the clamp screws stand: on a circle, or point by point as "x y", one a line, mm from the middle. */
+/** Where the clamp screws stand: on a circle, or point by point, mm from the middle. */
 export function readClampPoints(texts: Texts): Read<ClampPattern["points"]> {
   const read = new TextReader(texts);
-  if (read.text("clamps.way") !== "points") {
-    const count = read.number("clamps.count", true);
-    const diameter = read.length("clamps.circle");
-    const first = read.angleOr("clamps.first", 0);
-    read.want("clamps.count", count >= 1, "too-few");
-    read.want("clamps.count", count <= 60, "too-large");
-    read.want("clamps.circle", diameter > 0, "too-small");
-    const points = Array.from({ length: Math.min(60, count || 0) }, (_, i) => {
-      const angle = ((first + (360 * i) / count) * Math.PI) / 180;
-      return { x: (diameter / 2) * Math.sin(angle), y: (-diameter / 2) * Math.cos(angle) };
-    });
-    return read.done(points.map(({ x, y }) => ({ x: rounded(x), y: rounded(y) })));
-  }
-  const lines = read
-    .text("clamps.points")
-    .split(/\n|;/)
-    .filter((line) => line.trim() !== "");
-  read.want("clamps.points", lines.length > 0, "too-few");
-  read.want("clamps.points", lines.length <= 60, "too-large");
-  const points = lines.map((line) => {
-    const [x, y] = line
-      .trim()
-      .split(/\s+/)
-      .map((part) => parseNumber(part));
-    if (!x?.ok || !y?.ok) {
-      read.problems["clamps.points"] = { code: "not-a-point", path: ["clamps.points"], facts: { text: line.trim() } };
-      return { x: 0, y: 0 };
-    }
+  if (read.text("clamps.way") === "points") {
+    const rows = read.rows("clamps.points", ["x", "y"]);
+    read.want("clamps.points", rows.length > 0, "too-few");
+    read.want("clamps.points", rows.length <= 60, "too-large");
     // Up on the sheet is up for a person, and down for a drawing.
-    return { x: x.value, y: -y.value };
+    return read.done(rows.map((row) => ({ x: read.length(`${row}.x`), y: -read.length(`${row}.y`) + 0 })));
+  }
+  const count = read.number("clamps.count", true);
+  const diameter = read.length("clamps.circle");
+  const first = read.angleOr("clamps.first", 0);
+  read.want("clamps.count", count >= 1, "too-few");
+  read.want("clamps.count", count <= 60, "too-large");
+  read.want("clamps.circle", diameter > 0, "too-small");
+  const points = Array.from({ length: Math.min(60, count || 0) }, (_, i) => {
+    const angle = ((first + (360 * i) / count) * Math.PI) / 180;
+    return { x: (diameter / 2) * Math.sin(angle), y: (-diameter / 2) * Math.cos(angle) };
   });
-  return read.done(points);
+  return read.done(points.map(({ x, y }) => ({ x: rounded(x), y: rounded(y) })));
 }
 
 const rounded = (value: number): number => Math.round(value * 1000) / 1000 + 0;

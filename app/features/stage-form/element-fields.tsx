@@ -1,13 +1,14 @@
 import { kindName } from "~/app/features/kinds";
 import { stageKinds } from "~/core/stages";
-import { ChoiceField, TextField, TickField, useForm } from "../form/text-field";
+import { ChoiceField, TextField, TickField } from "../form/text-field";
+import { useFormTexts } from "../form/use-form-texts";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
 import { ElementFigures } from "./element-figures";
 
 /** What the stage is made of, its fields, and beside them the drawing and what follows from it while one types. */
 export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {
-  const { fields } = useForm();
-  const { Fields, turned } = kindForms[kindIn(fields.texts)];
+  const texts = useFormTexts();
+  const { Fields, turned } = kindForms[kindIn(texts)];
   return (
     <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
       <legend className="text-xl font-bold mb-2">Geometry</legend>
@@ -23,13 +24,13 @@ export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {
         <Fields />
         {turned !== "no" && <TurnedBy teeth={turned === "arc"} />}
       </div>
-      <ElementFigures read={readElement(fields.texts)} saves />
+      <ElementFigures read={readElement(texts)} saves />
     </fieldset>
   );
 }
 
 function TurnedBy({ teeth }: { teeth: boolean }) {
-  const { fields } = useForm();
+  const texts = useFormTexts();
   return (
     <>
       <ChoiceField
@@ -43,8 +44,8 @@ function TurnedBy({ teeth }: { teeth: boolean }) {
           { value: "power", label: "not by hand" },
         ]}
       />
-      {teeth && <TickField name="arc" label="It turns only part of a turn" />}
-      {teeth && fields.texts.arc === "yes" && (
+      {teeth && <TickField name="arc.part" label="It turns only part of a turn" />}
+      {teeth && texts["arc.part"] === "yes" && (
         <div className="grid grid-cols-2 gap-4">
           <TextField name="arc.from" label="From" hint="degrees of the gear from the witness mark" />
           <TextField name="arc.to" label="To" hint="degrees, in the direction teeth are counted" />

@@ -3,7 +3,8 @@ import { useWords } from "~/app/features/words/use-words";
 import { aimOf, judgedBy, limitWays, type MeasuredQuantity, onlyUpper } from "~/core/stages";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Select } from "~/ui/field";
-import { TextField, useForm } from "../form/text-field";
+import { TextField } from "../form/text-field";
+import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { readElement } from "../kinds/forms";
 import { judgedWords, measuredWords } from "../words/quantity-names";
 import { limitQuantityOf, limitUnit, readLimits, sourceKinds } from "./limits-texts";
@@ -13,16 +14,17 @@ import { SideLimitsFields } from "./side-limits-fields";
 /** Lower, aim, upper, and where they come from; filled in from the rules of the trade where no maker says. */
 export function LimitsFields() {
   const reader = useWords();
-  const { fields } = useForm();
-  const element = readElement(fields.texts).value;
-  const quantity = limitQuantityOf(fields.texts, element);
+  const texts = useFormTexts();
+  const write = useWriteTexts();
+  const element = readElement(texts).value;
+  const quantity = limitQuantityOf(texts, element);
   const unit = limitUnit(quantity);
   const noLower = element !== null && onlyUpper(judgedBy(element));
-  const limits = readLimits(fields.texts);
+  const limits = readLimits(texts);
   const read =
     limits.value ??
     (limits.problems && Object.keys(limits.problems).every((name) => name === "source")
-      ? readLimits({ ...fields.texts, source: "-" }).value
+      ? readLimits({ ...texts, source: "-" }).value
       : null);
   const ways = element ? limitWays(element) : [];
   return (
@@ -36,7 +38,7 @@ export function LimitsFields() {
             <Select
               label="Given as"
               value={quantity}
-              onChange={(event) => fields.set("limits.quantity", event.target.value)}
+              onChange={(event) => write({ "limits.quantity": event.target.value })}
             >
               {ways.map((way) => (
                 <option key={way} value={way}>
@@ -99,13 +101,14 @@ const givenWords: Partial<Record<MeasuredQuantity, string>> = {
 
 /** What kind of source limits have, and which. */
 export function SourceFields({ kind, source, usual = "drawing" }: { kind: string; source: string; usual?: string }) {
-  const { fields } = useForm();
+  const texts = useFormTexts();
+  const write = useWriteTexts();
   return (
     <div className="grid sm:grid-cols-[auto_1fr] gap-4">
       <Select
         label="They come from"
-        value={fields.texts[kind] || usual}
-        onChange={(event) => fields.set(kind, event.target.value)}
+        value={texts[kind] || usual}
+        onChange={(event) => write({ [kind]: event.target.value })}
       >
         {sourceKinds.map((known) => (
           <option key={known}>{known}</option>

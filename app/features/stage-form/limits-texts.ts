@@ -8,7 +8,8 @@ import {
   type StageElement,
   sidesOf,
 } from "~/core/stages";
-import { type Read, TextReader, type Texts } from "../form/text-reader";
+import { type Read, TextReader } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
 
 export type LimitsInput = StageLimits["given"] & Pick<StageLimits, "sourceKind" | "source">;

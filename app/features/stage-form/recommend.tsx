@@ -3,25 +3,26 @@ import { useWords } from "~/app/features/words/use-words";
 import { parseNumber, parseQuantity } from "~/core/quantity";
 import { type AskedFor, judgedBy, judgedUnit, recommendKind, type StageElement } from "~/core/stages";
 import { Button } from "~/ui/button";
-import { useForm } from "../form/text-field";
+import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { formOf } from "../kinds/forms";
 import { ruleWords } from "./rule-words";
 
 /** What has to be known for the rule is asked here. */
 function RecommendKind({ element }: { element: StageElement | null }) {
   const reader = useWords();
-  const { fields } = useForm();
+  const texts = useFormTexts();
+  const write = useWriteTexts();
   if (!element) return <p className="text-mid">With the geometry filled in, limits can be recommended here.</p>;
   const number = (name: string) => {
-    const read = parseNumber(fields.texts[name] ?? "");
+    const read = parseNumber(texts[name] ?? "");
     return read.ok ? read.value : undefined;
   };
-  const torque = parseQuantity(fields.texts["rec.torque"] ?? "", "torque", "Nm");
+  const torque = parseQuantity(texts["rec.torque"] ?? "", "torque", "Nm");
   const asked: AskedFor = {
     torqueNm: torque.ok ? torque.value.value : undefined,
     powerKw: number("rec.power"),
     speedMPerS: number("rec.speed"),
-    bearing: bearings.find((known) => known === fields.texts["rec.bearing"]),
+    bearing: bearings.find((known) => known === texts["rec.bearing"]),
   };
   const found = recommendKind(element, asked);
   const { unit, digits } = judgedUnit[judgedBy(element)];
@@ -38,7 +39,7 @@ function RecommendKind({ element }: { element: StageElement | null }) {
           <div>
             <Button
               onClick={() =>
-                fields.setAll({
+                write({
                   lo: formatNumber(reader, found.lo, digits),
                   hi: formatNumber(reader, found.hi, digits),
                   aim: "",

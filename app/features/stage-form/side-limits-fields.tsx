@@ -2,7 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { recommendSide, type SideQuantity, type StageElement, sidesOf, sideUnit } from "~/core/stages";
 import { Button } from "~/ui/button";
-import { TextField, useForm } from "../form/text-field";
+import { TextField } from "../form/text-field";
+import { useWriteTexts } from "../form/use-form-texts";
 import { sideWords } from "../words/quantity-names";
 import { ruleWords } from "./rule-words";
 
@@ -26,7 +27,7 @@ export function SideLimitsFields({ element }: { element: StageElement }) {
 
 function SideRow({ element, quantity }: { element: StageElement; quantity: SideQuantity }) {
   const reader = useWords();
-  const { fields } = useForm();
+  const write = useWriteTexts();
   const name = (part: string) => `side.${quantity}.${part}`;
   const { unit, digits } = sideUnit[quantity];
   const found = recommendSide(element, quantity, {});
@@ -46,7 +47,7 @@ function SideRow({ element, quantity }: { element: StageElement; quantity: SideQ
           <Button
             kind="quiet"
             onClick={() =>
-              fields.setAll({
+              write({
                 [name("lo")]: found.lo > 0 ? formatNumber(reader, found.lo, digits) : "",
                 [name("hi")]: formatNumber(reader, found.hi, digits),
                 [name("kind")]: "recommended",

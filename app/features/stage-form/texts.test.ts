@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
-import type { Texts } from "../form/text-reader";
+import { rows } from "~/tests/rows";
 import { readPitch } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 import { readAdjuster } from "./adjuster-texts";
 import { readClampPoints } from "./clamp-texts";
 import { readLimits } from "./limits-texts";
@@ -65,8 +66,9 @@ describe("what is wrong is named at its field", () => {
     [{ lo: "0.3" }, { lo: "window-upside-down" }],
     [{ aim: "0.5" }, { aim: "aim-outside" }],
     [{ source: " " }, { source: "missing" }],
-    [{ arc: "yes", "arc.from": "90", "arc.to": "10" }, { "arc.from": "window-upside-down" }],
-    [{ "clamps.way": "points", "clamps.points": "0 0\n10" }, { "clamps.points": "not-a-point" }],
+    [{ "arc.part": "yes", "arc.from": "90", "arc.to": "10" }, { "arc.from": "window-upside-down" }],
+    [{ "clamps.way": "points", ...rows("clamps.points", "x y", "0 0; 10") }, { "clamps.points.1.y": "empty" }],
+    [{ "clamps.way": "points" }, { "clamps.points": "too-few" }],
     [{ "adjuster.means": "slot", "adjuster.angle": "90" }, { "adjuster.angle": "cannot-move" }],
     [{ "adjuster.back": "3" }, { "adjuster.on": "missing" }],
   ])("%j", (change, problems) => {
@@ -82,7 +84,9 @@ test("clamps on a circle stand from the top, clockwise; points typed with y upwa
     { x: 0, y: 10 },
     { x: -10, y: 0 },
   ]);
-  expect(readClampPoints({ "clamps.way": "points", "clamps.points": "1 2" }).value).toEqual([{ x: 1, y: -2 }]);
+  expect(readClampPoints({ "clamps.way": "points", ...rows("clamps.points", "x y", "1 2") }).value).toEqual([
+    { x: 1, y: -2 },
+  ]);
 });
 
 test("a stage put back into its fields reads as the same stage", () => {

@@ -1,7 +1,8 @@
 import type { Reader } from "~/app/features/words/reader";
 import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/core/records";
 import { numberText as n } from "../form/number-text";
-import { type Read, TextReader, type Texts } from "../form/text-reader";
+import { type Read, TextReader } from "../form/text-reader";
+import { rowTexts, type Texts } from "../form/texts";
 import { readElement, textsOfElement } from "../kinds/forms";
 import { lawTexts, meansOfLaw } from "./adjuster-texts";
 import { readClamps } from "./clamp-texts";
@@ -13,7 +14,7 @@ export function readGeometry(texts: Texts): Read<GeometryInput> {
   const read = new TextReader(texts);
   const turnedBy = (["either", "input", "output", "power"] as const).find((by) => by === read.text("turnedBy"));
   let arcDeg: [number, number] | null = null;
-  if (read.text("arc") === "yes") {
+  if (read.text("arc.part") === "yes") {
     arcDeg = [read.angleOr("arc.from", 0), read.angleOr("arc.to", Number.NaN)];
     read.want("arc.to", read.has("arc.to"), "missing");
     read.want("arc.from", !(arcDeg[0] >= arcDeg[1]), "window-upside-down");
@@ -44,11 +45,14 @@ export function textsOf(
     name: stage.name,
     ...textsOfElement(reader, element),
     turnedBy,
-    arc: arcDeg ? "yes" : "",
+    "arc.part": arcDeg ? "yes" : "",
     "arc.from": n(reader, arcDeg?.[0]),
     "arc.to": n(reader, arcDeg?.[1]),
     "clamps.way": "points",
-    "clamps.points": clamps.points.map(({ x, y }) => `${n(reader, x)} ${n(reader, -y + 0)}`).join("\n"),
+    ...rowTexts(
+      "clamps.points",
+      clamps.points.map(({ x, y }) => ({ x: n(reader, x), y: n(reader, -y + 0) })),
+    ),
     "clamps.size": clamps.size,
     "clamps.torque": n(reader, clamps.torqueNm),
     "clamps.passes": String(clamps.passes),
@@ -63,9 +67,11 @@ export function textsOf(
     "adjuster.hand": adjuster.hand ?? "",
     "adjuster.scale": adjuster.hasScale ? "" : "no",
     "adjuster.from": adjuster.seenFrom,
-    "adjuster.also": adjuster.alsoMoves.map(({ stageId }) => stageId).join(" "),
     ...Object.fromEntries(
-      adjuster.alsoMoves.map(({ stageId, perMm }) => [`adjuster.also.${stageId}`, n(reader, perMm)]),
+      adjuster.alsoMoves.flatMap(({ stageId, perMm }) => [
+        [`adjuster.also.${stageId}.on`, "yes"],
+        [`adjuster.also.${stageId}.perMm`, n(reader, perMm)],
+      ]),
     ),
     "limits.quantity": given.quantity,
     "limits.held": n(reader, given.held),

@@ -1,7 +1,8 @@
 import { gearPair, gearsToMake, type SwapGear, type SwapQuestion } from "~/core/gears";
 import type { Stage, StoreItem } from "~/core/records";
 import { asGearPair } from "~/core/stages";
-import { TextReader, type Texts } from "../form/text-reader";
+import { TextReader } from "../form/text-reader";
+import type { Texts } from "../form/texts";
 
 const figure = (item: StoreItem, key: string): number => Number(item.figures[key] ?? 0) || 0;
 

@@ -33,8 +33,6 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "wrong-dimension": ({ facts }) =>
     `“${facts.text}” is ${facts.is === "angle" ? "an" : "a"} ${facts.is}; here a ${facts.wanted} is wanted.`,
   "zero-denominator": "A fraction cannot have 0 below the line.",
-  "not-a-size": "A line here cannot be read. Write a size and how many: 0.05 × 4.",
-  "not-a-part": "A line here cannot be read. Write a name and a width: bearing 4.",
   "part-twice": "Every part needs a name of its own.",
   "too-large": "That is larger than anything here can be.",
   "no-such-tooth": ({ facts }, number) => `There is no place ${number(facts.tooth)}; there are ${number(facts.teeth)}.`,
@@ -100,7 +98,6 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "not-understood": "This cannot be understood.",
   "teeth-too-few": "A gear has three teeth at least.",
   "angle-out-of-range": "Pressure angles lie between 5 and 45 degrees; 20 is usual, 14.5 and 25 are seen.",
-  "not-a-point": ({ facts }) => `“${facts.text}” is no point; type x and y in millimetres, one screw a line.`,
   "cannot-move": "At this angle the adjuster cannot move the centres at all.",
   "nominal-out-of-range": "ISO 286 classes go up to 500 mm here.",
   "one-limit": "Give at least one of the limits.",
@@ -137,9 +134,6 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "one-gear-only": "A switchable gear has two gears or more: name the others, one a line.",
   "gear-has-no-mesh": ({ facts }, number) =>
     `The gear ${facts.name} does not mesh at this centre distance; teeth that add up to ${number(facts.sum)} do, one more or less with a shift.`,
-  "not-a-gear": ({ facts }) => `“${facts.text}” is no gear; type its name and its two tooth counts, like: high 30 30.`,
-  "not-an-idler": ({ facts }) =>
-    `“${facts.text}” is no idler; type x, y and diameter, then inside or outside, lower or upper.`,
   "no-such-idler": "There is no such idler.",
   "angle-out-of-turn": "Shafts lie between 0 and 180 degrees to each other.",
   "nothing-to-adjust": "There is nothing to adjust on this stage.",
@@ -149,8 +143,6 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
     `These were read with ${facts.was} teeth in mesh, and ${facts.now} are in now. They stay what the old one read: put them in a note, and read again.`,
   "no-such-gear": ({ facts }) => `There is no gear called ${facts.gear}.`,
   "no-sag": "A chain that hangs straight shows no sag to work from; let it out first.",
-  "not-a-stage": ({ facts }) => `“${facts.text}” is no stage; type its name, driver and driven, like: pair 20 60.`,
-  "not-a-pulley": ({ facts }) => `“${facts.text}” is no pulley; type x, y and its diameter, then inside or outside.`,
   "not-a-ratio": "A ratio is a whole number, or two of them: 40, or 50/17.",
   "not-an-axis": "An axis is one letter.",
   "one-of-two": "Give the drum's diameter or the travel a turn, not both.",

@@ -1,8 +1,12 @@
-import { useState } from "react";
+import { useMemo } from "react";
+import { FormProvider, useWatch } from "react-hook-form";
 import { data, Link } from "react-router";
 import { Running } from "~/app/features/calculation/running";
 import { useWorker } from "~/app/features/calculation/use-worker";
-import { FormProvider, TextField } from "~/app/features/form/text-field";
+import { ChoiceField, TextField, TickField } from "~/app/features/form/text-field";
+import type { Read } from "~/app/features/form/text-reader";
+import { flatTexts, type Texts } from "~/app/features/form/texts";
+import { useTextForm } from "~/app/features/form/use-text-form";
 import { PlaceHead } from "~/app/features/shell/head";
 import { KeptOptions } from "~/app/features/swap/kept-options";
 import { swapQuestion } from "~/app/features/swap/question";
@@ -16,8 +20,6 @@ import { gearPair, type SwapAnswer } from "~/core/gears";
 import { asGearPair } from "~/core/stages";
 import { mayWork } from "~/operations/context";
 import { dropOption, keepOption } from "~/operations/swap";
-import { Choice } from "~/ui/choice";
-import { Tick } from "~/ui/tick";
 import type { Route } from "./+types/route";
 import { loadSwap } from "./load-swap.server";
 
@@ -51,10 +53,15 @@ function swapNews(answer: SwapAnswer | null): string {
 export default function Swap({ loaderData }: Route.ComponentProps) {
   const reader = useWords();
   const { stage, machine, stock, kept } = loaderData;
-  const [texts, setTexts] = useState<Record<string, string>>({ from: "stores" });
-  const setAll = (more: Record<string, string>) => setTexts((was) => ({ ...was, ...more }));
-  const fields = { texts, setAll, set: (name: string, value: string) => setAll({ [name]: value }), forget: () => {} };
-  const asked = swapQuestion(stage, stock, texts);
+  const read = (typed: Texts) => swapQuestion(stage, stock, typed);
+  const form = useTextForm(
+    { from: "stores" },
+    { read: (typed): Read<object> => read(typed) ?? { value: typed, problems: null } },
+    true,
+  );
+  const values = useWatch({ control: form.control });
+  const texts = useMemo(() => flatTexts(values), [values]);
+  const asked = read(texts);
   const search = useWorker<SwapAnswer>(start, asked?.value?.question ?? null);
   const { element } = stage.geometry;
   const pair = asGearPair(element)?.pair;
@@ -84,13 +91,12 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             </p>
           )}
         </div>
-        <FormProvider value={{ fields, problems: asked?.problems ?? null }}>
+        <FormProvider {...form}>
           <form className="grid gap-4" onSubmit={(event) => event.preventDefault()} aria-label="What is looked for">
-            <Choice
+            <ChoiceField
               legend="Gears"
               name="from"
-              value={texts.from === "range" ? "range" : "stores"}
-              onChange={(value) => fields.set("from", value)}
+              usual="stores"
               options={[
                 { value: "stores", label: "from the stores" },
                 { value: "range", label: "to be made, of a range of teeth" },
@@ -104,10 +110,10 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
               <TextField name="rpm" label="Turns a minute of the driver" hint="tells the speeds" />
               <TextField name="torque" label="Torque there" hint="N·m" />
             </div>
-            <Tick
+            <TickField
+              name="reversed"
+              value="1"
               label="Also pairs that turn a reduction into a step up, or the reverse"
-              checked={texts.reversed === "1"}
-              onChange={(checked) => fields.set("reversed", checked ? "1" : "")}
             />
           </form>
         </FormProvider>

@@ -5,8 +5,10 @@ import { beltDriveTool } from "~/calc/tools/belt-drive";
 import type { BeltDrive } from "~/core/belts";
 import type { StageElement } from "~/core/stages";
 import { StageDrawing } from "../../drawing/stage-drawing";
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
+import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
@@ -38,9 +40,9 @@ function drawn(texts: Texts, output: BeltDrive): StageElement | null {
 }
 
 function Fields() {
-  const { fields } = useForm();
-  const plain = fields.texts.form === "diameters";
-  const byCentres = fields.texts.by === "centres";
+  const texts = useFormTexts();
+  const plain = texts.form === "diameters";
+  const byCentres = texts.by === "centres";
   return (
     <>
       <ChoiceField

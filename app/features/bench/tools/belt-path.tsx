@@ -1,26 +1,24 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { beltPathTool } from "~/calc/tools/belt-path";
-import { LinesField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
+import { rowTexts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
 import { PathDrawing } from "../path-drawing";
-import { pulleysOf } from "../pulley-lines";
+import { PulleysField, readPulleys } from "../pulleys";
 
 export const tool = benchTool(beltPathTool, {
-  example: { pulleys: "0 0 61 inside\n300 0 122 inside\n150 55 50 outside" },
-  Fields: () => (
-    <LinesField
-      name="pulleys"
-      label="Pulleys in running order, one a line: x y pitch diameter, inside or outside"
-      hint="0 0 61 inside; y upwards, mm. Outside: the belt's back runs on it."
-    />
-  ),
+  example: rowTexts("pulleys", [
+    { x: "0", y: "0", d: "61", side: "inside" },
+    { x: "300", y: "0", d: "122", side: "inside" },
+    { x: "150", y: "55", d: "50", side: "outside" },
+  ]),
+  Fields: () => <PulleysField hint="y upwards. Outside: the belt's back runs on it." />,
   read: (texts) => {
     const read = new TextReader(texts);
-    const done = read.done({ pulleys: pulleysOf(texts, read.problems) });
+    const done = read.done({ pulleys: readPulleys(read) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
   say: (reader, { feasible, lengthMm }) =>
@@ -31,7 +29,7 @@ export const tool = benchTool(beltPathTool, {
     const reader = useWords();
     return (
       <div className="grid gap-4">
-        <PathDrawing pulleys={pulleysOf(texts, {})} label="The pulleys and the belt's path, to scale" />
+        <PathDrawing pulleys={readPulleys(new TextReader(texts))} label="The pulleys and the belt's path, to scale" />
         <FigureList
           of={output.spans.map(({ from, to, lengthMm }, i) => [
             `From ${from + 1} to ${to + 1}`,

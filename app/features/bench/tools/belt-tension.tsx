@@ -1,15 +1,16 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { beltTensionTool } from "~/calc/tools/belt-tension";
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { ChoiceField, TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
+import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
 
 function Fields() {
-  const { fields } = useForm();
-  const by = fields.texts.by || "frequency";
+  const texts = useFormTexts();
+  const by = texts.by || "frequency";
   return (
     <>
       <ChoiceField

@@ -4,8 +4,10 @@ import { useWords } from "~/app/features/words/use-words";
 import { chainDriveTool } from "~/calc/tools/chain-drive";
 import type { ChainDrive } from "~/core/chains";
 import { StageDrawing } from "../../drawing/stage-drawing";
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
+import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
@@ -26,7 +28,7 @@ export function chainOf(read: TextReader) {
 }
 
 function Fields() {
-  const { fields } = useForm();
+  const texts = useFormTexts();
   return (
     <>
       <ChoiceField
@@ -42,7 +44,7 @@ function Fields() {
         <TextField name="pitch" label="Chain pitch" hint="mm, or 1/2 in" />
         <TextField name="z1" label="Teeth of the driver" inputMode="numeric" />
         <TextField name="z2" label="Teeth of the driven" inputMode="numeric" />
-        {fields.texts.by === "centres" ? (
+        {texts.by === "centres" ? (
           <TextField name="centres" label="Centre distance" hint="mm" />
         ) : (
           <TextField name="links" label="Links" inputMode="numeric" />

@@ -1,8 +1,11 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { fastenOrderTool } from "~/calc/tools/fasten-order";
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
+import { useFormTexts } from "../../form/use-form-texts";
+import { ClampPoints } from "../../stage-form/clamp-points";
 import { readClampPoints } from "../../stage-form/clamp-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
@@ -40,7 +43,7 @@ export const tool = benchTool(fastenOrderTool, {
 });
 
 function Fields() {
-  const { fields } = useForm();
+  const texts = useFormTexts();
   return (
     <>
       <ChoiceField
@@ -52,16 +55,8 @@ function Fields() {
           { value: "points", label: "point by point" },
         ]}
       />
-      {fields.texts["clamps.way"] === "points" ? (
-        <label className="block">
-          <span className="block font-semibold mb-1">Points, x and y in mm, one screw a line</span>
-          <textarea
-            rows={5}
-            className="w-full px-3 py-2 bg-panel border-2 border-ink text-lg figure"
-            value={fields.texts["clamps.points"] ?? ""}
-            onChange={(event) => fields.set("clamps.points", event.target.value)}
-          />
-        </label>
+      {texts["clamps.way"] === "points" ? (
+        <ClampPoints />
       ) : (
         <TextField name="bolts" label="How many" inputMode="numeric" className="max-w-60" />
       )}

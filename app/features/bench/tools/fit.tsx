@@ -5,9 +5,9 @@ import { fitTool } from "~/calc/tools/fit";
 import type { Fit } from "~/core/limits";
 import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
-import { Select } from "~/ui/field";
-import { TextField, useForm } from "../../form/text-field";
+import { SelectField, TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
+import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 
@@ -19,12 +19,12 @@ const kindWords = {
 } as const;
 
 export const tool = benchTool(fitTool, {
-  example: { nominal: "20", hole: "H7", shaft: "g6" },
+  example: { nominal: "20", "hole.class": "H7", "shaft.class": "g6" },
   Fields,
   read: (texts) => {
     const read = new TextReader(texts);
     const side = (name: "hole" | "shaft", classes: readonly string[]) => {
-      const chosen = read.text(name);
+      const chosen = read.text(`${name}.class`);
       if (classes.includes(chosen)) return { [`${name}Class`]: chosen };
       const field = `${name}.read`;
       const typed = severalQuantities(read.text(field));
@@ -59,16 +59,16 @@ function Fields() {
 }
 
 function Side({ name, label, classes }: { name: "hole" | "shaft"; label: string; classes: readonly string[] }) {
-  const { fields } = useForm();
-  const chosen = fields.texts[name] ?? "";
+  const texts = useFormTexts();
+  const chosen = texts[`${name}.class`] ?? "";
   return (
     <div className="grid gap-3 content-start">
-      <Select label={label} value={chosen} onChange={(event) => fields.set(name, event.target.value)}>
+      <SelectField name={`${name}.class`} label={label}>
         <option value="">as measured</option>
         {classes.map((item) => (
           <option key={item}>{item}</option>
         ))}
-      </Select>
+      </SelectField>
       {!classes.includes(chosen) && (
         <TextField
           name={`${name}.read`}

@@ -15,7 +15,8 @@ import {
 import { severalQuantities } from "~/core/quantity";
 import { moduleOfDiametralPitch } from "~/core/reference";
 import { ChoiceField, TextField } from "../../form/text-field";
-import { readPitch, TextReader, type Texts } from "../../form/text-reader";
+import { readPitch, TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
 import { matchWords } from "../../words/unwise";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
@@ -61,11 +62,11 @@ export const tool = benchTool(gearIdentify, {
     const read = new TextReader(texts);
     const gear = readGear(read, texts, "");
     const spans = ["span1", "span2"].flatMap((name) =>
-      read.has(name) || read.has(`${name}.teeth`)
-        ? [{ teeth: read.number(`${name}.teeth`, true), mm: readMean(read, texts, name) }]
+      read.has(`${name}.mm`) || read.has(`${name}.teeth`)
+        ? [{ teeth: read.number(`${name}.teeth`, true), mm: readMean(read, texts, `${name}.mm`) }]
         : [],
     );
-    if (spans.length === 1) read.want(read.has("span1") ? "span2" : "span1", false, "missing");
+    if (spans.length === 1) read.want(read.has("span1.mm") ? "span2.mm" : "span1.mm", false, "missing");
     read.want("resolution", gear.resolutionMm > 0, "too-small");
     const done = read.done({ ...gear, ...(spans.length === 2 ? { spans } : {}) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
@@ -126,9 +127,9 @@ function Fields() {
       />
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
         <TextField name="span1.teeth" label="Span over" hint="teeth" inputMode="numeric" />
-        <TextField name="span1" label="reads" hint="mm" />
+        <TextField name="span1.mm" label="reads" hint="mm" />
         <TextField name="span2.teeth" label="and over" hint="teeth" inputMode="numeric" />
-        <TextField name="span2" label="reads" hint="mm" />
+        <TextField name="span2.mm" label="reads" hint="mm" />
       </div>
       <div className="grid grid-cols-2 gap-4">
         <TextField name="resolution" label="Instrument's step" hint="mm, 0.01 for a good caliper" />

@@ -4,7 +4,8 @@ import { useWords } from "~/app/features/words/use-words";
 import { gearSpanTool } from "~/calc/tools/gear-span";
 import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
 import { TextField } from "../../form/text-field";
-import { readPitch, TextReader, type Texts } from "../../form/text-reader";
+import { readPitch, TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 

@@ -3,8 +3,10 @@ import { useWords } from "~/app/features/words/use-words";
 import { holeGridTool } from "~/calc/tools/hole-grid";
 import { parseNumber } from "~/core/quantity";
 import type { HoleGrid } from "~/core/trains";
-import { TextField, useForm } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
+import { useWriteTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 
@@ -63,7 +65,7 @@ export const tool = benchTool(holeGridTool, {
 
 function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
   const reader = useWords();
-  const { fields } = useForm();
+  const write = useWriteTexts();
   const shown = Math.min(output.pairs.length, Math.max(1, Number(texts.show) || 1)) - 1;
   const pair = output.pairs[shown];
   const input = inputOf(texts).value;
@@ -96,7 +98,7 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
                   type="button"
                   className="min-h-11 underline cursor-pointer"
                   aria-label={`Draw ${teeth.join(" and ")} at ${holes.join(", ")}`}
-                  onClick={() => fields.set("show", String(i + 1))}
+                  onClick={() => write({ show: String(i + 1) })}
                 >
                   draw
                 </button>

@@ -1,17 +1,18 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { idlerSetTool } from "~/calc/tools/idler-set";
-import { LinesField, TextField } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { rowTexts, type Texts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
 import { PathDrawing } from "../path-drawing";
-import { pulleysOf } from "../pulley-lines";
+import { PulleysField, readPulleys } from "../pulleys";
 
 function inputOf(texts: Texts) {
   const read = new TextReader(texts);
-  const pulleys = pulleysOf(texts, read.problems);
+  const pulleys = readPulleys(read);
   const which = read.number("which", true);
   read.want("which", which >= 1 && which <= Math.max(1, pulleys.length), "no-such-idler");
   const throwMm = read.length("throw");
@@ -28,14 +29,19 @@ function inputOf(texts: Texts) {
 }
 
 export const tool = benchTool(idlerSetTool, {
-  example: { pulleys: "0 0 76\n217 -20 50 outside\n435 0 76", which: "2", throw: "4", length: "1117" },
+  example: {
+    ...rowTexts("pulleys", [
+      { x: "0", y: "0", d: "76", side: "inside" },
+      { x: "217", y: "-20", d: "50", side: "outside" },
+      { x: "435", y: "0", d: "76", side: "inside" },
+    ]),
+    which: "2",
+    throw: "4",
+    length: "1117",
+  },
   Fields: () => (
     <>
-      <LinesField
-        name="pulleys"
-        label="Pulleys in running order, one a line: x y pitch diameter, inside or outside"
-        hint="The eccentric one with the place of its pivot"
-      />
+      <PulleysField hint="The eccentric one with the place of its pivot." />
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
         <TextField name="which" label="Eccentric is no." inputMode="numeric" />
         <TextField name="throw" label="Throw" hint="mm" />

@@ -2,8 +2,10 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { shaftAlignTool } from "~/calc/tools/shaft-align";
 import { StateMark } from "~/ui/state-mark";
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
+import { useFormTexts } from "../../form/use-form-texts";
 import { InLinePicture } from "../../kinds/coupling/in-line-picture";
 import { moveWords, notClosedWords, standWords } from "../../kinds/coupling/in-line-words";
 import { over0 } from "../../kinds/field-readers";
@@ -48,8 +50,8 @@ function Dial({ name, title }: { name: string; title: string }) {
 }
 
 function Fields() {
-  const { fields } = useForm();
-  const second = secondOf(fields.texts);
+  const texts = useFormTexts();
+  const second = secondOf(texts);
   return (
     <>
       <ChoiceField

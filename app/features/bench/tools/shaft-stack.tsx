@@ -2,46 +2,30 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import { shaftStackTool } from "~/calc/tools/shaft-stack";
-import { parseQuantity } from "~/core/quantity";
-import { LinesField, TextField } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { OrderedRowsField } from "../../form/ordered-rows-field";
+import { TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { rowTexts, type Texts } from "../../form/texts";
+import { over0 } from "../../kinds/field-readers";
 import { ShaftPicture } from "../../stacks/shaft-picture";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
-import { readStock } from "../stock-lines";
+import { readStock, StockField } from "../stock";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
-/** A size with or without a unit: 6, 0,25 in, 1/4", 5 thou. */
-const size = String.raw`[\d.,]+(?:\s*/\s*\d+)?(?:\s*(?:mm|µm|um|in\.?|inch|inches|thou|"))?`;
-const partLine = new RegExp(
-  String.raw`^(.+?)\s+(${size})(?:\s+at\s+(${size}))?(?:\s+plane\s+(${size}))?(?:\s*(?:±|\+-|\+/-)\s*(${size}))?$`,
-  "i",
-);
-
-/** "gear 6 at 9.5 plane 3 ± 0.05": a name, a width, and where its plane must stand if that matters. */
+/** Parts from the left face: a width, and where the plane of a part must stand if that matters. */
 function readItems(read: TextReader) {
-  const lines = read.text("items").split(/[\n;]+/);
-  const mm = (text: string | undefined) => {
-    const value = parseQuantity(text ?? "", "length", "mm");
-    read.want("items", value.ok, "not-a-part");
-    return value.ok ? value.value.value : Number.NaN;
-  };
-  return lines.flatMap((line) => {
-    if (line.trim() === "") return [];
-    const [, id, width, at, plane, tolerance] = partLine.exec(line.trim()) ?? [];
-    read.want("items", id !== undefined && width !== undefined, "not-a-part");
-    if (id === undefined || width === undefined) return [];
-    return [
-      {
-        id,
-        widthMm: mm(width),
-        ...(at === undefined ? {} : { planeAtMm: mm(at) }),
-        ...(plane === undefined ? {} : { planeMm: mm(plane) }),
-        ...(tolerance === undefined ? {} : { toleranceMm: mm(tolerance) }),
-      },
-    ];
-  });
+  const rows = read.rows("items", ["name", "width"]);
+  read.want("items", rows.length > 0, "missing");
+  const mayBe = (name: string, key: string) => (read.has(name) ? { [key]: read.length(name) } : {});
+  return rows.map((row) => ({
+    id: read.words(`${row}.name`),
+    widthMm: over0(read, `${row}.width`),
+    ...mayBe(`${row}.at`, "planeAtMm"),
+    ...mayBe(`${row}.plane`, "planeMm"),
+    ...mayBe(`${row}.off`, "toleranceMm"),
+  }));
 }
 
 function inputOf(texts: Texts) {
@@ -49,12 +33,6 @@ function inputOf(texts: Texts) {
   const lengthMm = read.length("length");
   read.want("length", lengthMm > 0, "too-small");
   const items = readItems(read);
-  read.want("items", items.length > 0, "missing");
-  read.want(
-    "items",
-    items.every(({ widthMm }) => widthMm > 0),
-    "too-small",
-  );
   read.want("items", new Set(items.map(({ id }) => id)).size === items.length, "part-twice");
   const spacers = readStock(read, "spacers").map(({ sizeMm, count }) => ({ widthMm: sizeMm, count }));
   const endFloat = { loMm: read.length("lo"), hiMm: read.length("hi") };
@@ -65,8 +43,16 @@ function inputOf(texts: Texts) {
 export const tool = benchTool(shaftStackTool, {
   example: {
     length: "20",
-    items: "bearing 4\ngear 6 at 9.5 plane 3\nbush 5",
-    spacers: "0.5 × 4\n0.2 × 3\n1 × 3",
+    ...rowTexts("items", [
+      { name: "bearing", width: "4" },
+      { name: "gear", width: "6", at: "9.5", plane: "3" },
+      { name: "bush", width: "5" },
+    ]),
+    ...rowTexts("spacers", [
+      { size: "0.5", count: "4" },
+      { size: "0.2", count: "3" },
+      { size: "1", count: "3" },
+    ]),
     lo: "0.1",
     hi: "0.4",
   },
@@ -75,14 +61,22 @@ export const tool = benchTool(shaftStackTool, {
     <div className="grid grid-cols-2 gap-4">
       <TextField name="length" label="Face to face" hint="mm" className="col-span-full max-w-60" />
       <div className="col-span-full">
-        <LinesField
+        <OrderedRowsField
           name="items"
-          label="Parts from the left face"
-          hint="A part a line: name, width in mm or with its unit; “at” where its plane must stand, “plane” where that lies from its own left side, ± how much it may be off (0.1)"
+          legend="Parts from the left face, mm"
+          hint="“Plane at”: where a plane of the part must stand; “from its left”: where that plane lies on the part; ±: how much it may be off, usually 0.1."
+          one="Part"
+          columns={[
+            { name: "name", label: "Called", wide: true },
+            { name: "width", label: "Width" },
+            { name: "at", label: "Plane at" },
+            { name: "plane", label: "from its left" },
+            { name: "off", label: "±" },
+          ]}
         />
       </div>
       <div className="col-span-full">
-        <LinesField name="spacers" label="Spacers at hand" hint="A size a line, and how many: 0.5 × 4" />
+        <StockField name="spacers" legend="Spacers at hand" />
       </div>
       <TextField name="lo" label="End float, least" hint="mm" />
       <TextField name="hi" label="End float, most" hint="mm" />

@@ -3,13 +3,14 @@ import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import { shimStackTool } from "~/calc/tools/shim-stack";
 import type { Stack } from "~/core/stacks";
-import { LinesField, TextField } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { rowTexts, type Texts } from "../../form/texts";
 import { StackPicture } from "../../stacks/stack-picture";
 import { piecesText } from "../../stacks/stack-words";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
-import { readStock } from "../stock-lines";
+import { readStock, StockField } from "../stock";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
@@ -26,8 +27,16 @@ function inputOf(texts: Texts) {
   return read.done({ gapMm, target: { ...target, ...aim }, stock, maxPieces });
 }
 
+const stock = rowTexts("stock", [
+  { size: "0.05", count: "4" },
+  { size: "0.1", count: "4" },
+  { size: "0.2", count: "4" },
+  { size: "0.5", count: "2" },
+  { size: "1", count: "2" },
+]);
+
 export const tool = benchTool(shimStackTool, {
-  example: { gap: "2.37", lo: "0.05", hi: "0.15", stock: "0.05 × 4\n0.1 × 4\n0.2 × 4\n0.5 × 2\n1 × 2" },
+  example: { gap: "2.37", lo: "0.05", hi: "0.15", ...stock },
   beside: true,
   Fields: () => (
     <div className="grid grid-cols-2 gap-4">
@@ -37,12 +46,7 @@ export const tool = benchTool(shimStackTool, {
       <TextField name="hi" label="To be left, most" hint="mm" />
       <TextField name="aim" label="Aim" hint="usually the middle" />
       <div className="col-span-full">
-        <LinesField
-          rows={6}
-          name="stock"
-          label="In the drawer"
-          hint="A size a line, and how many: 0.05 × 4, or 2 thou × 10"
-        />
+        <StockField name="stock" legend="In the drawer" />
       </div>
     </div>
   ),

@@ -2,15 +2,17 @@ import { formatNumber } from "~/app/features/words/figure";
 import { stepsPerUnitTool } from "~/calc/tools/steps-per-unit";
 import { stepsFile } from "~/core/trains";
 import { Button } from "~/ui/button";
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
-import { TextReader, type Texts } from "../../form/text-reader";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import type { Texts } from "../../form/texts";
+import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { MotorFields, motorOf } from "../motor-fields";
 
 function Fields() {
-  const { fields } = useForm();
-  const by = fields.texts.by || "drive";
+  const texts = useFormTexts();
+  const by = texts.by || "drive";
   return (
     <>
       <ChoiceField

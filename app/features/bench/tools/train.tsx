@@ -1,55 +1,57 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { trainTool } from "~/calc/tools/train";
-import { parseNumber } from "~/core/quantity";
-import { LinesField, TextField } from "../../form/text-field";
-import { type Problems, TextReader, type Texts } from "../../form/text-reader";
+import { OrderedRowsField } from "../../form/ordered-rows-field";
+import { TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { rowTexts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
 
-/** "belt 20 60" or "pair 20 60 12": a name, driver and driven, lost motion in minutes and efficiency in per cent if known. */
-function stagesOf(texts: Texts, problems: Problems) {
-  const lines = (texts.stages ?? "").split(/\n|;/).filter((line) => line.trim() !== "");
-  const stages = lines.flatMap((line) => {
-    const [, name, rest] = /^(.*?)\s+([-\d\s.,:/]+)$/.exec(line.trim()) ?? [];
-    const [driver, driven, lost, efficiency] = (rest ?? "")
-      .split(/[\s:]+/)
-      .filter(Boolean)
-      .map((part) => {
-        const read = parseNumber(part);
-        return read.ok ? read.value : Number.NaN;
-      });
-    if (!name || !driver || !driven || Number.isNaN(driver) || Number.isNaN(driven)) {
-      problems.stages = { code: "not-a-stage", path: ["stages"], facts: { text: line.trim() } };
-      return [];
-    }
-    return [
-      {
-        id: name,
-        ratio: driven / driver,
-        ...(lost === undefined ? {} : { lostMotionArcmin: lost }),
-        ...(efficiency === undefined ? {} : { efficiency: efficiency / 100 }),
-      },
-    ];
+/** Stages, motor first: a name, driver and driven, lost motion in minutes and efficiency in per cent if known. */
+function readStages(read: TextReader) {
+  const rows = read.rows("stages", ["name", "driver", "driven"]);
+  read.want("stages", rows.length > 0, "missing");
+  return rows.map((row) => {
+    const driver = read.number(`${row}.driver`);
+    const driven = read.number(`${row}.driven`);
+    read.want(`${row}.driver`, driver !== 0, "is-zero");
+    read.want(`${row}.driven`, driven !== 0, "is-zero");
+    return {
+      id: read.words(`${row}.name`),
+      ratio: driven / driver,
+      ...(read.has(`${row}.lost`) ? { lostMotionArcmin: read.number(`${row}.lost`) } : {}),
+      ...(read.has(`${row}.efficiency`) ? { efficiency: read.number(`${row}.efficiency`) / 100 } : {}),
+    };
   });
-  if (lines.length === 0) problems.stages = { code: "missing", path: ["stages"], facts: {} };
-  return stages;
 }
 
 export const tool = benchTool(trainTool, {
   example: {
-    stages: "belt 24 48\nhelical pair 21 63 9\nworm 1 40 14 55",
+    ...rowTexts("stages", [
+      { name: "belt", driver: "24", driven: "48" },
+      { name: "helical pair", driver: "21", driven: "63", lost: "9" },
+      { name: "worm", driver: "1", driven: "40", lost: "14", efficiency: "55" },
+    ]),
     rpm: "1440",
     torque: "14.6",
     wheel: "180",
   },
   Fields: () => (
     <>
-      <LinesField
+      <OrderedRowsField
         name="stages"
-        label="Stages, motor first, one a line: name, driver, driven, then lost motion in ′ and efficiency in % if known"
-        hint="helical pair 21 63 9 97; a ratio as 1 and its value; an idler as two lines, minus for the sense"
+        legend="Stages, motor first"
+        hint="A ratio alone as 1 and its value; an idler as two rows, minus for the sense."
+        one="Stage"
+        columns={[
+          { name: "name", label: "Called", wide: true },
+          { name: "driver", label: "Driver" },
+          { name: "driven", label: "Driven" },
+          { name: "lost", label: "Lost, ′" },
+          { name: "efficiency", label: "Effic., %" },
+        ]}
       />
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
         <TextField name="rpm" label="Turns a minute" />
@@ -61,7 +63,7 @@ export const tool = benchTool(trainTool, {
   ),
   read: (texts) => {
     const read = new TextReader(texts);
-    const stages = stagesOf(texts, read.problems);
+    const stages = readStages(read);
     const optional = (name: string, value: () => number) => (read.has(name) ? value() : undefined);
     const input = {
       stages,

@@ -1,8 +1,9 @@
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow, HandField } from "../form-parts";
 
 export function BevelFields() {
-  const { fields } = useForm();
+  const texts = useFormTexts();
   return (
     <>
       <FieldRow>
@@ -14,7 +15,7 @@ export function BevelFields() {
         <TextField name="face" label="Face width" hint="mm; usually a third of the cone" />
         <TextField name="alpha" label="Pressure angle" hint="usually 20" />
       </FieldRow>
-      {fields.texts.spiral && <HandField legend="Hand of the pinion's spiral" />}
+      {texts.spiral && <HandField legend="Hand of the pinion's spiral" />}
       <ChoiceField
         name="shimmed"
         legend="The shims that are set lie behind"

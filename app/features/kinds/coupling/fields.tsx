@@ -1,4 +1,5 @@
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow, MoreFields } from "../form-parts";
 import { makeWords } from "./words";
 
@@ -35,9 +36,9 @@ export function CouplingFields() {
 
 /** One shaft in its hub. */
 export function EndFields({ end, title }: { end: 1 | 2; title: string }) {
-  const { fields } = useForm();
+  const texts = useFormTexts();
   const name = (what: string) => `end${end}.${what}`;
-  const hold = fields.texts[name("hold")] || "key";
+  const hold = texts[name("hold")] || "key";
   return (
     <fieldset className="grid gap-3 border-t border-rule pt-2">
       <legend className="font-semibold pr-3">{title}</legend>

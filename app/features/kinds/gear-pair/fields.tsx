@@ -1,9 +1,11 @@
-import { LinesField, TextField, TickField, useForm } from "../../form/text-field";
+import { RowsField } from "../../form/rows-field";
+import { TextField, TickField } from "../../form/text-field";
+import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow, HandField, MoreFields } from "../form-parts";
 
 export function GearFields() {
-  const { fields } = useForm();
-  const internal = fields.texts.internal === "yes";
+  const texts = useFormTexts();
+  const internal = texts.internal === "yes";
   return (
     <>
       <FieldRow>
@@ -15,16 +17,25 @@ export function GearFields() {
         <TextField name="x2" label="Shift of the gear" hint="x, usually 0" />
         <TextField name="helix" label="Helix angle" hint="degrees; empty: spur" />
       </FieldRow>
-      {fields.texts.helix && <HandField name="helixHand" legend="Hand of the pinion" />}
+      {texts.helix && <HandField name="helixHand" legend="Hand of the pinion" />}
       <TickField name="internal" label="The gear is a ring with its teeth inside" />
       <TickField name="switches" label="It switches between two gears or more" />
-      {fields.texts.switches === "yes" && (
+      {texts.switches === "yes" && (
         <>
           <TextField name="gearName" label="This gear is called" hint="low, slow …" className="max-w-60" />
-          <LinesField
+          <RowsField
             name="gears"
-            label="The other gears, one a line: name, teeth of pinion and gear, shifts if any"
-            hint="high 30 30, or: high 29 30 0.27 0.26. All stand at the same centre distance."
+            legend="The other gears"
+            hint="All stand at the same centre distance; an empty shift is 0."
+            one="Gear"
+            most={11}
+            columns={[
+              { name: "name", label: "Called", wide: true },
+              { name: "z1", label: "Pinion" },
+              { name: "z2", label: "Gear" },
+              { name: "x1", label: "x pinion" },
+              { name: "x2", label: "x gear" },
+            ]}
           />
         </>
       )}

@@ -3,7 +3,7 @@ import { bothTeeth, over0, over0Or, pitch, pressureAngle, type Reading, slant } 
 import type { KindForm } from "../kind-form";
 import { GearFields } from "./fields";
 import { gearFigures } from "./figures";
-import { gearsText, readGears } from "./gear-lines";
+import { gearTexts, readGears } from "./other-gears";
 import { RecommendBacklash } from "./recommend-backlash";
 
 /** Inside a ring the way out of the middle is the way into mesh. */
@@ -52,7 +52,7 @@ export const gearPair: KindForm<"gear-pair"> = {
     pitch2: n(reader, parts.gearModuleMm),
     switches: gears ? "yes" : "",
     gearName: gearName ?? "",
-    gears: gearsText(reader, gears ?? []),
+    ...gearTexts(reader, gears ?? []),
   }),
   figures: gearFigures,
   turned: "arc",

@@ -7,14 +7,16 @@ import { anglesShown, type RecommendedLimits, recommendBacklash } from "~/core/l
 import { parseQuantity } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Tick } from "~/ui/tick";
-import { TextField, useForm } from "../../form/text-field";
+import { TextField } from "../../form/text-field";
+import { useFormTexts, useWriteTexts } from "../../form/use-form-texts";
 
 /** Backlash of a gear pair where no maker says, with its formula. */
 export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
   const reader = useWords();
-  const { fields } = useForm();
+  const texts = useFormTexts();
+  const write = useWriteTexts();
   const [plastic, setPlastic] = useState(false);
-  const runouts = ["runout1", "runout2"].map((name) => parseQuantity(fields.texts[name] ?? "", "length", "mm"));
+  const runouts = ["runout1", "runout2"].map((name) => parseQuantity(texts[name] ?? "", "length", "mm"));
   const [first, second] = runouts;
   const runout = first?.ok && second?.ok ? ([first.value.value, second.value.value] as const) : undefined;
   const found = recommendBacklash(pair, plastic, runout);
@@ -37,7 +39,7 @@ export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
       <div>
         <Button
           onClick={() =>
-            fields.setAll({
+            write({
               lo: formatNumber(reader, loMm, 2),
               hi: formatNumber(reader, hiMm, 2),
               aim: "",

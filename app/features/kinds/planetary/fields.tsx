@@ -1,9 +1,10 @@
-import { ChoiceField, TextField, useForm } from "../../form/text-field";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow } from "../form-parts";
 
 export function PlanetaryFields() {
-  const { fields } = useForm();
-  const compound = fields.texts.planetary === "compound";
+  const texts = useFormTexts();
+  const compound = texts.planetary === "compound";
   const members = compound
     ? ["sun", "carrier", "ring1", "ring2"].map((value) => ({ value, label: value.replace(/(\d)/, " $1") }))
     : ["sun", "carrier", "ring"].map((value) => ({ value, label: value }));

@@ -1,6 +1,9 @@
-import { ChoiceField, LinesField, TextField, useForm } from "../../form/text-field";
-import { lines } from "../field-readers";
+import { OrderedRowsField } from "../../form/ordered-rows-field";
+import { ChoiceField, TextField } from "../../form/text-field";
+import { TextReader } from "../../form/text-reader";
+import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow } from "../form-parts";
+import { idlerFigures } from "./form";
 
 /** What a belt is made of. */
 export const BeltMatter = () => (
@@ -12,14 +15,38 @@ export const BeltMatter = () => (
 );
 
 export function IdlerFields({ what }: { what: string }) {
-  const { fields } = useForm();
-  const idlers = lines(fields.texts.idlers ?? "");
+  const texts = useFormTexts();
+  const idlers = new TextReader(texts).rows("idlers", idlerFigures);
   return (
     <>
-      <LinesField
+      <OrderedRowsField
         name="idlers"
-        label="Idlers and rollers, one a line: x y diameter, inside or outside, lower or upper"
-        hint={`From the driver's middle, y upwards, the driven to the right: 120 -20 40 outside lower. The ${what} runs out along the lower strand. Diameter where its line runs.`}
+        legend="Idlers and rollers, as the strands run over them"
+        hint={`mm from the driver's middle, y upwards, the driven to the right; diameter where the line of the ${what} runs. It runs out along the lower strand.`}
+        one="Idler"
+        most={20}
+        columns={[
+          { name: "x", label: "x" },
+          { name: "y", label: "y" },
+          { name: "d", label: "Diameter" },
+          {
+            name: "side",
+            label: "Touches",
+            options: [
+              { value: "outside", label: "outside" },
+              { value: "inside", label: "inside" },
+            ],
+          },
+          {
+            name: "strand",
+            label: "Strand",
+            options: [
+              { value: "", label: "by its y" },
+              { value: "lower", label: "lower" },
+              { value: "upper", label: "upper" },
+            ],
+          },
+        ]}
       />
       {idlers.length > 0 && (
         <ChoiceField

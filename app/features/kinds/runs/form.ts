@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
-import { parseNumber } from "~/core/quantity";
 import type { AdjusterMeans } from "~/core/records";
 import {
   type BeltElement,
@@ -12,7 +11,8 @@ import {
   spanOf,
 } from "~/core/stages";
 import { numberText as n } from "../../form/number-text";
-import { lines, over0, type Reading, type Texts } from "../field-readers";
+import { rowTexts } from "../../form/texts";
+import { choice, over0, type Reading, type Texts } from "../field-readers";
 import type { Figure } from "../kind-form";
 
 const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
@@ -58,28 +58,20 @@ export function readBelt(read: Reading) {
   };
 }
 
-/** "150 -40 60 outside lower", one idler a line: x and y from the driver's middle, diameter, side, strand. */
-function readIdlers(read: Reading): Idler[] {
-  return lines(read.text("idlers")).flatMap((line): Idler[] => {
-    const [x, y, d, ...words] = line.split(/\s+/);
-    const [px, py, pd] = [x, y, d].map((part) => parseNumber(part ?? ""));
-    const side = words.find((word) => word === "inside" || word === "outside");
-    const strand = words.find((word) => word === "lower" || word === "upper");
-    if (!px?.ok || !py?.ok || !pd?.ok || pd.value <= 0) {
-      read.problems.idlers = { code: "not-an-idler", path: ["idlers"], facts: { text: line } };
-      return [];
-    }
-    return [
-      {
-        x: px.value,
-        y: py.value,
-        diameterMm: pd.value,
-        side: (side ?? "outside") as Idler["side"],
-        strand: (strand ?? (py.value > 0 ? "upper" : "lower")) as Idler["strand"],
-      },
-    ];
+export const idlerFigures = ["x", "y", "d"] as const;
+
+/** Idlers, a row each: x and y from the driver's middle, diameter, side; where no strand is said, it is the one on whose side it lies. */
+const readIdlers = (read: Reading): Idler[] =>
+  read.rows("idlers", idlerFigures).map((row) => {
+    const y = read.length(`${row}.y`);
+    return {
+      x: read.length(`${row}.x`),
+      y,
+      diameterMm: over0(read, `${row}.d`),
+      side: choice(read, `${row}.side`, ["outside", "inside"]),
+      strand: choice(read, `${row}.strand`, y > 0 ? ["upper", "lower"] : ["lower", "upper"]),
+    };
   });
-}
 
 export const runTexts = (
   reader: Reader,
@@ -87,12 +79,16 @@ export const runTexts = (
 ): Texts => ({
   kind,
   centres: n(reader, centreDistanceMm),
-  idlers: idlers
-    .map(
-      ({ x, y, diameterMm, side, strand }) =>
-        `${n(reader, x)} ${n(reader, y)} ${n(reader, diameterMm)} ${side} ${strand}`,
-    )
-    .join("\n"),
+  ...rowTexts(
+    "idlers",
+    idlers.map(({ x, y, diameterMm, side, strand }) => ({
+      x: n(reader, x),
+      y: n(reader, y),
+      d: n(reader, diameterMm),
+      side,
+      strand,
+    })),
+  ),
   moved: String(moved),
 });
 

@@ -1,0 +1,184 @@
+import { X } from "lucide-react";
+import { type ClipboardEvent, Fragment, type ReactNode } from "react";
+import { type FieldError, get, useController, useFieldArray, useFormState } from "react-hook-form";
+import { Button } from "~/ui/button";
+import type { Texts } from "./texts";
+
+export type RowColumn = {
+  name: string;
+  label: string;
+  /** It holds words, and takes the room that figures leave. */
+  wide?: boolean;
+  /** One of a list; the first where nothing was chosen. */
+  options?: readonly { value: string; label: string }[];
+};
+
+/** How rows are put into another order by hand: round all of them, and at the head of each. */
+export type RowOrder = {
+  Round: (props: {
+    ids: readonly string[];
+    onMove: (from: number, to: number) => void;
+    children: ReactNode;
+  }) => ReactNode;
+  Row: (props: { id: string; name: string; children: ReactNode }) => ReactNode;
+};
+
+type Rows = {
+  name: string;
+  legend: string;
+  hint?: ReactNode;
+  /** What one row is called: "Pulley". */
+  one: string;
+  columns: readonly RowColumn[];
+  most?: number;
+  order?: RowOrder;
+};
+
+/** A list of the same thing, a row each. Lines that are pasted, from a sheet or a letter, become rows. */
+export function RowsField({ name, legend, hint, one, columns, most = 60, order }: Rows) {
+  const { fields, append, remove, move, replace } = useFieldArray({ name });
+  const { errors } = useFormState({ name });
+  const problem: FieldError | undefined = get(errors, `${name}.root`) ?? asError(get(errors, name));
+  const blank = (): Texts => Object.fromEntries(columns.map(({ name: column }) => [column, ""]));
+  const paste = (row: number, from: number, { clipboardData, ...event }: ClipboardEvent) => {
+    const lines = clipboardData
+      .getData("text")
+      .split(/\r?\n|;/)
+      .filter((line) => line.trim() !== "");
+    if (lines.length < 2) return;
+    event.preventDefault();
+    const pasted = lines.map((line) => ({ ...blank(), ...cellsOf(line, columns.slice(from)) }));
+    const rows = fields.map(({ id: _, ...texts }) => texts);
+    replace([...rows.slice(0, row), ...pasted, ...rows.slice(row + 1)].slice(0, most));
+  };
+  const Round = order?.Round ?? Plain;
+  const Row = order?.Row ?? PlainRow;
+  return (
+    <fieldset className="min-w-0">
+      <legend className="font-semibold mb-1">{legend}</legend>
+      {fields.length > 0 && (
+        <Round ids={fields.map(({ id }) => id)} onMove={move}>
+          <table className="w-full">
+            <thead>
+              <tr className="text-left text-mid">
+                <td className="w-8" />
+                {columns.map((column) => (
+                  <th key={column.name} scope="col" className={`font-normal pr-1 ${column.wide ? "" : "w-24"}`}>
+                    {column.label}
+                  </th>
+                ))}
+                <td className="w-12" />
+              </tr>
+            </thead>
+            <tbody>
+              {fields.map(({ id }, row) => (
+                <Fragment key={id}>
+                  <Row id={id} name={`${one} ${row + 1}`}>
+                    {columns.map((column, at) => (
+                      <td key={column.name} className="p-0 pr-1 pb-1">
+                        <Cell
+                          name={`${name}.${row}.${column.name}`}
+                          label={`${one} ${row + 1}, ${column.label}`}
+                          column={column}
+                          onPaste={(event) => paste(row, at, event)}
+                        />
+                      </td>
+                    ))}
+                    <td className="p-0 pb-1">
+                      <Button
+                        kind="quiet"
+                        className="min-h-12 px-2"
+                        aria-label={`Take out ${one.toLowerCase()} ${row + 1}`}
+                        onClick={() => remove(row)}
+                      >
+                        <X aria-hidden="true" size={20} />
+                      </Button>
+                    </td>
+                  </Row>
+                  <RowProblem name={`${name}.${row}`} columns={columns} />
+                </Fragment>
+              ))}
+            </tbody>
+          </table>
+        </Round>
+      )}
+      {problem && (
+        <p role="alert" className="text-outside font-semibold">
+          {problem.message}
+        </p>
+      )}
+      <Button onClick={() => append(blank())} disabled={fields.length >= most}>
+        {fields.length === 0 ? `Add ${article(one)}` : `Another ${one.toLowerCase()}`}
+      </Button>
+      {hint && <p className="text-mid mt-1">{hint}</p>}
+    </fieldset>
+  );
+}
+
+const Plain = ({ children }: { children: ReactNode }) => children;
+const PlainRow = ({ name, children }: { name: string; children: ReactNode }) => (
+  <tr>
+    <th scope="row" className="text-left font-normal text-mid figure">
+      <span className="sr-only">{name}</span>
+      <span aria-hidden="true">{name.split(" ").at(-1)}</span>
+    </th>
+    {children}
+  </tr>
+);
+
+const article = (one: string): string => `${/^[aeiou]/i.test(one) ? "an" : "a"} ${one.toLowerCase()}`;
+const asError = (found: unknown): FieldError | undefined =>
+  found && !Array.isArray(found) && typeof (found as FieldError).type === "string" ? (found as FieldError) : undefined;
+
+/** A line's words in the columns that follow each other; what is one of a column's options goes there. */
+function cellsOf(line: string, columns: readonly RowColumn[]): Texts {
+  const parts = line.trim().split(line.includes("\t") ? "\t" : /[\s×]+/);
+  return Object.fromEntries(columns.map((column, i) => [column.name, (parts[i] ?? "").trim()]));
+}
+
+function Cell({
+  name,
+  label,
+  column: { options, wide },
+  onPaste,
+}: {
+  name: string;
+  label: string;
+  column: RowColumn;
+  onPaste: (event: ClipboardEvent) => void;
+}) {
+  const { field, fieldState } = useController({ name, defaultValue: "" });
+  const look = `min-h-12 w-full px-2 bg-panel border-2 text-lg ${fieldState.error ? "border-outside" : "border-ink"}`;
+  const shared = { ...field, "aria-label": label, "aria-invalid": fieldState.error ? (true as const) : undefined };
+  return options ? (
+    <select {...shared} value={field.value || options[0]?.value} className={look}>
+      {options.map((option) => (
+        <option key={option.value} value={option.value}>
+          {option.label}
+        </option>
+      ))}
+    </select>
+  ) : (
+    <input {...shared} autoComplete="off" onPaste={onPaste} className={`${look} ${wide ? "" : "figure min-w-14"}`} />
+  );
+}
+
+/** What is wrong in a row, under it. */
+function RowProblem({ name, columns }: { name: string; columns: readonly RowColumn[] }) {
+  const { errors } = useFormState({ name });
+  const problems = columns.flatMap((column) => {
+    const error = asError(get(errors, `${name}.${column.name}`));
+    return error ? [`${column.label}: ${error.message}`] : [];
+  });
+  if (problems.length === 0) return null;
+  return (
+    <tr>
+      <td />
+      <td colSpan={columns.length + 1}>
+        <p role="alert" className="text-outside font-semibold pb-1">
+          {problems.join(" ")}
+        </p>
+      </td>
+    </tr>
+  );
+}
