@@ -40,8 +40,8 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
   const { errors } = useFormState({ name });
   const problem: FieldError | undefined = get(errors, `${name}.root`) ?? asError(get(errors, name));
   const blank = (): Texts => Object.fromEntries(columns.map(({ name: column }) => [column, ""]));
-  const paste = (row: number, from: number, { clipboardData, ...event }: ClipboardEvent) => {
-    const lines = clipboardData
+  const paste = (row: number, from: number, event: ClipboardEvent) => {
+    const lines = event.clipboardData
       .getData("text")
       .split(/\r?\n|;/)
       .filter((line) => line.trim() !== "");

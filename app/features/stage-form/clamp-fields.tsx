@@ -1,8 +1,8 @@
 import { circleOrder, pointsOrder } from "~/core/fastening";
+import { ClampPoints } from "../clamps/clamp-points";
+import { readClampPoints } from "../clamps/read-clamps";
 import { ChoiceField, TextField, TickField } from "../form/text-field";
 import { useFormTexts } from "../form/use-form-texts";
-import { ClampPoints } from "./clamp-points";
-import { readClampPoints } from "./clamp-texts";
 
 /** The screws that hold the moving part: where they stand, how far they are drawn, whether they are dressed. */
 export function ClampFields() {

@@ -1,10 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
 import { rows } from "~/tests/rows";
+import { readClampPoints } from "../clamps/read-clamps";
 import { readPitch } from "../form/text-reader";
 import type { Texts } from "../form/texts";
 import { readAdjuster } from "./adjuster-texts";
-import { readClampPoints } from "./clamp-texts";
 import { readLimits } from "./limits-texts";
 import { readGeometry, textsOf } from "./texts";
 

@@ -1,11 +1,11 @@
 import type { Reader } from "~/app/features/words/reader";
 import type { Geometry, SideLimits, StageAdjuster, StageLimits, TurnedBy } from "~/core/records";
+import { readClamps } from "../clamps/read-clamps";
 import { numberText as n } from "../form/number-text";
 import { type Read, TextReader } from "../form/text-reader";
 import { rowTexts, type Texts } from "../form/texts";
 import { readElement, textsOfElement } from "../kinds/forms";
 import { lawTexts, meansOfLaw } from "./adjuster-texts";
-import { readClamps } from "./clamp-texts";
 
 export type GeometryInput = Omit<Geometry, "id" | "revision" | "arcDeg"> & { arcDeg: [number, number] | null };
 

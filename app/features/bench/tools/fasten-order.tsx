@@ -1,12 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { fastenOrderTool } from "~/calc/tools/fasten-order";
+import { ClampPoints } from "../../clamps/clamp-points";
+import { readClampPoints } from "../../clamps/read-clamps";
 import { ChoiceField, TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { useFormTexts } from "../../form/use-form-texts";
-import { ClampPoints } from "../../stage-form/clamp-points";
-import { readClampPoints } from "../../stage-form/clamp-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 
