@@ -25,6 +25,7 @@ export default defineConfig({
       "react-day-picker",
       "date-fns",
       "@tanstack/react-table",
+      "@tanstack/react-virtual",
       "react-hook-form",
       "@hookform/resolvers",
       "@dnd-kit/core",

@@ -42,9 +42,11 @@ const features = tableFeatures({
   filterFns: { includesString: filterFn_includesString },
 });
 
+const inItsOrder: SortingState = [];
+
 /**
  * A table whose columns are sorted by a press on their head, from its first order at the third; which are hidden and how it is sorted is kept in
- * this browser under a name.
+ * this browser under a name. On a phone every row is a card.
  */
 export function DataTable<Row extends object>({
   label,
@@ -53,6 +55,7 @@ export function DataTable<Row extends object>({
   rows,
   rowKey,
   find,
+  part = false,
   most = Number.POSITIVE_INFINITY,
 }: {
   label: string;
@@ -62,6 +65,8 @@ export function DataTable<Row extends object>({
   rowKey: (row: Row) => string;
   /** What its search field is called; left out: it has none. */
   find?: string;
+  /** Only a part of a longer list is here: in the list's own order, for sorting would sort the part alone. */
+  part?: boolean;
   /** Rows shown at most. */
   most?: number;
 }) {
@@ -74,14 +79,14 @@ export function DataTable<Row extends object>({
           id: key,
           header: head,
           accessorFn: (row) => value(row) ?? undefined,
-          enableSorting: !keys,
+          enableSorting: !keys && !part,
           enableHiding: !keys,
           sortFn: figures ? "basic" : "alphanumeric",
           sortUndefined: "last",
           sortDescFirst: false,
         }),
       ),
-    [columns],
+    [columns, part],
   );
   const data = useMemo(() => [...rows], [rows]);
   const table = useTable({
@@ -90,7 +95,7 @@ export function DataTable<Row extends object>({
     data,
     getRowId: rowKey,
     globalFilterFn: "includesString",
-    state: { sorting: kept.sorting, columnVisibility: kept.hidden, globalFilter: words },
+    state: { sorting: part ? inItsOrder : kept.sorting, columnVisibility: kept.hidden, globalFilter: words },
     onSortingChange: (next) => keep({ ...kept, sorting: typeof next === "function" ? next(kept.sorting) : next }),
     onColumnVisibilityChange: (next) =>
       keep({ ...kept, hidden: typeof next === "function" ? next(kept.hidden) : next }),
@@ -127,8 +132,8 @@ export function DataTable<Row extends object>({
         </details>
       </div>
       <div className="overflow-x-auto">
-        <table className="w-full text-left" aria-label={label}>
-          <thead>
+        <table className="w-full text-left max-sm:block" aria-label={label}>
+          <thead className="max-sm:sr-only">
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id} className="border-b-2 border-ink align-bottom">
                 {group.headers.map(({ column }) => {
@@ -150,7 +155,9 @@ export function DataTable<Row extends object>({
                           {sorted === "desc" && <ArrowDown aria-hidden="true" size={18} />}
                         </button>
                       ) : (
-                        <span className="sr-only">{columnOf.get(column.id)?.head}</span>
+                        <span className={part && column.getCanHide() ? "" : "sr-only"}>
+                          {columnOf.get(column.id)?.head}
+                        </span>
                       )}
                     </th>
                   );
@@ -158,14 +165,19 @@ export function DataTable<Row extends object>({
               </tr>
             ))}
           </thead>
-          <tbody>
+          <tbody className="max-sm:block">
             {shown.slice(0, most).map((row) => (
-              <tr key={row.id} className="border-b border-rule align-top">
-                {row.getVisibleCells().map(({ column }) => {
+              <tr key={row.id} className="border-b border-rule align-top max-sm:block max-sm:py-2">
+                {row.getVisibleCells().map(({ column }, at) => {
                   const own = columnOf.get(column.id);
                   return (
-                    <td key={column.id} className={`py-2 pr-4 ${own?.figures ? "figure" : ""}`}>
-                      {own?.cell(row.original)}
+                    <td key={column.id} className={`py-2 pr-4 ${narrow} ${own?.figures ? "figure" : ""}`}>
+                      {!own?.keys && at > 0 && (
+                        <span aria-hidden="true" className="sm:hidden text-mid w-28 shrink-0">
+                          {own?.head}
+                        </span>
+                      )}
+                      <div>{own?.cell(row.original)}</div>
                     </td>
                   );
                 })}
@@ -178,6 +190,9 @@ export function DataTable<Row extends object>({
     </div>
   );
 }
+
+/** On a phone a row is a card, each cell a line of it behind its column's name. */
+const narrow = "max-sm:flex max-sm:gap-3 max-sm:py-0.5";
 
 type Kept = { sorting: SortingState; hidden: ColumnVisibilityState };
 const asItCame: Kept = { sorting: [], hidden: {} };

@@ -17,6 +17,22 @@ export type IndexPlan = {
   closes: boolean;
 };
 
+/** Whole steps from zero at which position k stands: ⌊k·q + ½⌋. */
+function nearestStep({ num, den }: Fraction, k: number): bigint {
+  const [n, d] = [BigInt(num), BigInt(den)];
+  return (2n * BigInt(k) * n + d) / (2n * d);
+}
+
+/** One position of a plan: whole steps from zero, whole steps from the position before, and how far off it stands in steps (+: beyond). */
+export function indexPosition(q: Fraction, k: number): { steps: number; move: number; offSteps: number } {
+  const steps = nearestStep(q, k);
+  return {
+    steps: Number(steps),
+    move: k === 0 ? 0 : Number(steps - nearestStep(q, k - 1)),
+    offSteps: Number(steps * BigInt(q.den) - BigInt(k) * BigInt(q.num)) / q.den,
+  };
+}
+
 /**
  * A turn divided into whole motor steps: position k at ⌊k·q + ½⌋. Rounding each move by itself would add its error up over the turn;
  * differences of rounded positions keep it within half a step. Exact in whole numbers of any size.
@@ -28,7 +44,7 @@ export function indexPlan({ stepsPerRev, microsteps, ratio }: IndexDrive, divisi
   const perTurn = stepsPerRev * microsteps * ratio[0];
   const q = fraction(perTurn, ratio[1] * divisions);
   const [num, den] = [BigInt(q.num), BigInt(q.den)];
-  const position = (k: number) => (2n * BigInt(k) * num + den) / (2n * den);
+  const position = (k: number) => nearestStep(q, k);
   const moves = Array.from({ length: Math.min(12, divisions) }, (_, k) => Number(position(k + 1) - position(k)));
   // The error repeats after q.den positions.
   let worst = 0n;

@@ -11,6 +11,6 @@ export {
   type Share,
 } from "./drive-line";
 export { type GridPair, type GridQuestion, type HoleGrid, holeGrid } from "./hole-grid";
-export { type IndexDrive, type IndexPlan, indexPlan } from "./index-plan";
+export { type IndexDrive, type IndexPlan, indexPlan, indexPosition } from "./index-plan";
 export { correctedStepsPerMm, stepsCommand, stepsFile, stepsPerMm } from "./steps-per-unit";
 export { scaleSpeed, surfaceSpeed, type Train, type TrainDrive, type TrainStage, train } from "./train";

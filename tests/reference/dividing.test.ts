@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { indexPosition } from "~/core/trains";
 import { refusalOf, run } from "./run";
 
 const close = (value: number, to: number, digits = 6) =>
@@ -41,6 +42,26 @@ describe("dividing, steps, holes", () => {
         },
       ),
       { seed: 6, numRuns: 200 },
+    );
+  });
+
+  test("every position of a plan: moves add up to it, and it is within half a step of where it should stand", () => {
+    // Handbook: 6400/3 steps each, moves 2133 2134 2133; position 60 is a whole turn of 128000 steps.
+    const sixty = { num: 6400, den: 3 };
+    expect([1, 2, 3].map((k) => indexPosition(sixty, k).move)).toEqual([2133, 2134, 2133]);
+    expect(indexPosition(sixty, 60)).toEqual({ steps: 128_000, move: 2133, offSteps: 0 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 1, max: 500 }), (num, den) => {
+        let sum = 0;
+        for (let k = 1; k <= 50; k++) {
+          const { steps, move, offSteps } = indexPosition({ num, den }, k);
+          sum += move;
+          expect(steps).toBe(sum);
+          expect(offSteps).toBeCloseTo(steps - (k * num) / den, 6);
+          expect(Math.abs(offSteps)).toBeLessThanOrEqual(0.5);
+        }
+      }),
+      { seed: 6, numRuns: 100 },
     );
   });
 

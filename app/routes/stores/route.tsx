@@ -1,15 +1,16 @@
+import { useMemo } from "react";
 import { Link } from "react-router";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
-import { itemWords } from "~/app/features/stores/item-words";
+import { columnsOf } from "~/app/features/stores/item-columns";
 import { StoresNav } from "~/app/features/stores/stores-nav";
-import { TakeForm } from "~/app/features/stores/take-form";
 import { useWords } from "~/app/features/words/use-words";
 import { isId } from "~/app/session/is-id";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
 import { mayWork } from "~/operations/context";
 import { buttonClass } from "~/ui/button";
+import { DataTable } from "~/ui/data-table";
 import type { Route } from "./+types/route";
 import { loadStores } from "./load-stores.server";
 
@@ -33,6 +34,7 @@ function placeOf(text: string | null): { nominalMm: number | null; id: string } 
 export default function Stores({ loaderData }: Route.ComponentProps) {
   const reader = useWords();
   const { counts, items, kind, words, more, paged, role } = loaderData;
+  const columns = useMemo(() => columnsOf(reader, kind, items, mayWork.includes(role)), [reader, kind, items, role]);
   const pieces = counts.find((count) => count.kind === kind)?.pieces ?? 0;
   const of = kindsOfStock[kind];
   const empty = items.filter(({ count }) => count === 0).length;
@@ -65,36 +67,22 @@ export default function Stores({ loaderData }: Route.ComponentProps) {
             </Link>
           )}
         </div>
-        <ul aria-label={of.words}>
-          {items.map((item) => (
-            <li
-              key={item.id}
-              className="border-t border-rule py-2 grid sm:grid-cols-[minmax(0,1fr)_6rem_auto] gap-x-5 gap-y-1 items-center"
-            >
-              <div>
-                <Link to={`items/${item.id}`} className="text-lg font-semibold text-ink">
-                  {item.name}
-                </Link>
-                {item.gone && <span className="text-mid">, no longer made</span>}
-                <span className="block text-mid">
-                  {[itemWords(reader, item), item.place].filter(Boolean).join("; ")}
-                </span>
-              </div>
-              <p className={`text-2xl figure sm:text-right ${item.count === 0 ? "text-outside" : ""}`}>
-                {item.count}
-                {item.count === 0 && <span className="block text-base font-semibold">none left</span>}
-              </p>
-              {mayWork.includes(role) && <TakeForm key={item.count} item={item} />}
-            </li>
-          ))}
-          {items.length === 0 && (
-            <li className="text-lg text-mid border-l-4 border-rule pl-4 py-2">
-              {words
-                ? `No ${of.word} fits “${words}”.`
-                : `No ${of.word} lies here yet. Enter one, or bring in a whole list by CSV.`}
-            </li>
-          )}
-        </ul>
+        {items.length > 0 ? (
+          <DataTable
+            label={of.words}
+            name={`stores ${kind}`}
+            part={paged || more !== null}
+            columns={columns}
+            rows={items}
+            rowKey={({ id }) => id}
+          />
+        ) : (
+          <p className="text-lg text-mid border-l-4 border-rule pl-4 py-2">
+            {words
+              ? `No ${of.word} fits “${words}”.`
+              : `No ${of.word} lies here yet. Enter one, or bring in a whole list by CSV.`}
+          </p>
+        )}
         <div className="flex gap-3 mt-4">
           {more && (
             <Link

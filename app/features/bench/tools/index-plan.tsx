@@ -1,14 +1,24 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { indexPlanTool } from "~/calc/tools/index-plan";
-import type { IndexPlan } from "~/core/trains";
+import { type IndexPlan, indexPosition } from "~/core/trains";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { IndexTable } from "../index-table";
 import { MotorFields, motorOf } from "../motor-fields";
+
+function inputOf(texts: Texts) {
+  const read = new TextReader(texts);
+  const motor = motorOf(read);
+  const divisions = read.number("divisions", true);
+  read.want("divisions", divisions >= 1, "too-small");
+  read.want("divisions", divisions <= 1_000_000, "too-large");
+  return read.done({ ...motor, divisions });
+}
 
 export const tool = benchTool(indexPlanTool, {
   example: { steps: "200", micro: "16", ratio: "40", divisions: "60" },
@@ -19,12 +29,7 @@ export const tool = benchTool(indexPlanTool, {
     </div>
   ),
   read: (texts) => {
-    const read = new TextReader(texts);
-    const motor = motorOf(read);
-    const divisions = read.number("divisions", true);
-    read.want("divisions", divisions >= 1, "too-small");
-    read.want("divisions", divisions <= 1_000_000, "too-large");
-    const done = read.done({ ...motor, divisions });
+    const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
   say: (reader, { exact, stepsPerDivision, maxErrorArcsec }) =>
@@ -33,18 +38,25 @@ export const tool = benchTool(indexPlanTool, {
       : `${stepsPerDivision.num}/${stepsPerDivision.den} steps each: never more than ${formatNumber(reader, maxErrorArcsec, 1)}″ off`,
   View: ({ output, texts }) => {
     const reader = useWords();
+    const input = inputOf(texts).value;
+    if (!input) return null;
+    const { stepsPerRev, microsteps, ratio, divisions } = input;
     return (
       <div className="grid gap-4">
-        <Dial texts={texts} output={output} />
+        <Dial divisions={divisions} output={output} />
         <FigureList
           of={[
-            ["First moves", output.moves.join(" ")],
             ["Largest error", `${formatNumber(reader, output.maxErrorArcsec, 2)}″ at the output`],
             [
               "After a whole turn",
               output.closes ? "it comes back to where it began" : "it does not come back: set it to zero each turn",
             ],
           ]}
+        />
+        <IndexTable
+          plan={output}
+          divisions={divisions}
+          arcsecPerStep={(1_296_000 * ratio[1]) / (stepsPerRev * microsteps * ratio[0])}
         />
         <p className="text-mid">
           Position k is the whole step nearest to k times the fraction, so that the error never adds up. Come to every
@@ -56,11 +68,9 @@ export const tool = benchTool(indexPlanTool, {
 });
 
 /** The divisions round the turn, with the error of each as a tick outwards or inwards. */
-function Dial({ texts, output }: { texts: Texts; output: IndexPlan }) {
-  const divisions = Number(texts.divisions) || 1;
+function Dial({ divisions, output }: { divisions: number; output: IndexPlan }) {
   const shown = Math.min(divisions, 360);
-  const { num, den } = output.stepsPerDivision;
-  const error = (k: number) => Math.floor((k * num) / den + 0.5) - (k * num) / den;
+  const error = (k: number) => indexPosition(output.stepsPerDivision, k).offSteps;
   const point = (k: number, r: number) => {
     const a = (2 * Math.PI * k) / divisions;
     return `${(r * Math.sin(a)).toFixed(2)} ${(-r * Math.cos(a)).toFixed(2)}`;
