@@ -1,7 +1,7 @@
 import * as z from "zod";
 
+export { checkInput } from "../core/records/check-input";
 export { text, words } from "../core/schemas";
-export { checkInput } from "../core/schemas/check-input";
 
 export const id = z.uuid().toLowerCase();
 /** A moment of our time: years before this trade kept logbooks, and after everybody who reads this, are slips of a clock. */

@@ -122,7 +122,13 @@ async function enter(page: Page, stage: Entered): Promise<void> {
     await page.getByLabel("This gear is called").fill("low");
     await page.getByRole("button", { name: "Save the stage" }).click();
     await expect(page.getByText("A switchable gear has two gears or more")).toBeVisible();
-    await page.getByLabel(/^The other gears/).fill("high 30 30");
+    await page.getByRole("button", { name: "Add a gear" }).click();
+    for (const [column, typed] of [
+      ["Called", "high"],
+      ["Pinion", "30"],
+      ["Gear", "30"],
+    ])
+      await page.getByLabel(`Gear 1, ${column}`).fill(typed as string);
   }
   await expect(page.getByRole("region", { name: "The stage" })).toContainText(stage.shows);
   await expect(page.getByRole("img", { name: /to scale$/ })).toBeVisible();

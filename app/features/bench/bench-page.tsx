@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { FormProvider, useWatch } from "react-hook-form";
-import { useOutletContext, useSearchParams } from "react-router";
-import { callTool } from "~/calc/call";
+import { useLoaderData, useOutletContext, useSearchParams } from "react-router";
+import type { CalcAnswer } from "~/calc/call";
 import { Button } from "~/ui/button";
+import { useLater } from "~/ui/use-later";
 import { Running } from "../calculation/running";
 import { useCalc } from "../calculation/use-calc";
 import { SavePicture } from "../export/save-picture";
@@ -11,6 +12,7 @@ import { useTextForm } from "../form/use-text-form";
 import { useWords } from "../words/use-words";
 import type { BenchInput, BenchTool } from "./bench-tool";
 import { Keep } from "./keep";
+import { textsIn } from "./texts-in";
 
 /** What stands round a tool's page: its name, and whether who looks may keep an answer on a stage. */
 export type BenchFrame = { name: string; mayKeep: boolean };
@@ -19,14 +21,11 @@ const settleMs = 300;
 
 /** The page of one tool: fields at the left, the answer with its drawing at the right, computed while one types. */
 export function BenchPage({ bench }: { bench: BenchTool }) {
-  const { name: tool } = bench.calc;
+  const { name: tool } = bench;
   const { name, mayKeep } = useOutletContext<BenchFrame>();
   const reader = useWords();
   const [search, setSearch] = useSearchParams();
-  const [initial] = useState<Texts>(() => {
-    const given = Object.fromEntries(search);
-    return Object.keys(given).length > 0 ? given : bench.example;
-  });
+  const [initial] = useState(() => textsIn(search, bench));
   const form = useTextForm(initial, { read: (typed) => asRead(bench.read(typed)) }, true);
   const values = useWatch({ control: form.control });
   const texts = useMemo(() => flatTexts(values), [values]);
@@ -40,10 +39,14 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
     return () => clearTimeout(timer);
   }, [texts, setSearch]);
   const read = useMemo(() => bench.read(texts), [bench, texts]);
-  const here = useMemo(
-    () => (read.input && !bench.beside ? callTool(bench.calc, read.input) : null),
-    [bench, read.input],
-  );
+  const asked = useRef(JSON.stringify(read.input));
+  const first = useLoaderData<CalcAnswer | null>();
+  const isFirst = JSON.stringify(read.input) === asked.current;
+  const compute = useLater(bench.compute, !isFirst);
+  const here = useMemo(() => {
+    if (bench.beside || !read.input) return null;
+    return isFirst ? first : (compute?.(read.input) ?? null);
+  }, [bench, read.input, isFirst, first, compute]);
   const beside = useCalc(tool, bench.beside ? read.input : null);
   const answer = bench.beside ? beside.answer : here;
   const output = answer?.ok ? answer.result : null;
@@ -74,7 +77,9 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
             <p className="text-lg text-mid" role="status">
               {answer && !answer.ok
                 ? `There is no answer to this: ${answer.refused.error.message}.`
-                : "The answer stands here as soon as the fields can be read."}
+                : read.input
+                  ? "Working it out …"
+                  : "The answer stands here as soon as the fields can be read."}
             </p>
           )}
         </section>

@@ -1,7 +1,9 @@
 import type { ReactNode } from "react";
 import type * as z from "zod";
 import type { Reader } from "~/app/features/words/reader";
+import type { CalcAnswer } from "~/calc/call";
 import type { Tool } from "~/calc/tool";
+import { type Later, later } from "~/ui/use-later";
 import type { Problems } from "../form/text-reader";
 import type { Texts } from "../form/texts";
 
@@ -22,23 +24,30 @@ type Parts<I extends z.ZodType, O extends z.ZodType> = {
   View: (props: { output: z.output<O>; texts: Texts }) => ReactNode;
 };
 
-/** One tool of calc as a page of the Bench: `result` is what the tool gave, from here or from a worker. */
+/** One tool of calc as a page of the Bench: `result` is what the tool of that name gave: at the server, here, or in a worker. */
 export type BenchTool = Pick<Parts<z.ZodType, z.ZodType>, "example" | "beside" | "Fields"> & {
-  calc: Tool;
+  name: string;
+  /** Comes once the page stands: the first answer comes with the page. */
+  compute: Later<(input: object) => CalcAnswer>;
   read: (texts: Texts) => BenchInput;
   say: (reader: Reader, result: unknown, texts: Texts) => string;
   show: (result: unknown, texts: Texts) => ReactNode;
 };
 
-/** What goes in and comes out is typed by the tool's own schemas; what came out is read by them again. */
+/** What goes in and comes out is typed by the tool's own schemas; what goes in is read by its schema before it is computed. */
 export function benchTool<I extends z.ZodType, O extends z.ZodType>(
-  calc: Tool<I, O>,
+  name: string,
+  calc: () => Promise<Tool<I, O>>,
   { say, View, ...parts }: Parts<I, O>,
 ): BenchTool {
   return {
     ...parts,
-    calc,
-    say: (reader, result, texts) => say(reader, calc.output.parse(result), texts),
-    show: (result, texts) => <View output={calc.output.parse(result)} texts={texts} />,
+    name,
+    compute: later(async () => {
+      const [tool, { callTool }] = await Promise.all([calc(), import("~/calc/call")]);
+      return (input) => callTool(tool, input);
+    }),
+    say: (reader, result, texts) => say(reader, result as z.output<O>, texts),
+    show: (result, texts) => <View output={result as z.output<O>} texts={texts} />,
   };
 }

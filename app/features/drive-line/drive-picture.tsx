@@ -3,7 +3,7 @@ import { panesOf } from "~/app/features/kinds/panes";
 import type { Stage } from "~/core/records";
 import type { DriveLineShapes, KeptDriveLine } from "~/core/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
-import { Shapes } from "../drawing/stage-drawing";
+import { Shapes } from "../drawing/shapes-drawing";
 import { drawnLine } from "./drawn-line";
 import { labelRows } from "./label-rows";
 

@@ -30,7 +30,7 @@ export const formResolver =
     const done = read(flatTexts(values));
     if (done.problems !== null)
       return { values: {}, errors: toNestErrors(await inWords(reader, done.problems), options) };
-    const judged = schema && (await import("~/core/schemas/check-input")).checkInput(await schema(), done.value);
+    const judged = schema && (await import("~/core/records/check-input")).checkInput(await schema(), done.value);
     if (!judged || judged.ok) return { values: done.value, errors: {} };
     const named = fieldOf(judged.refusal.path);
     const field = named in flatTexts(values) ? named : wholeForm;

@@ -8,7 +8,7 @@ import { chain } from "./chain/words";
 import { coupling } from "./coupling/words";
 import { gap } from "./gap/words";
 import { gearPair } from "./gear-pair/words";
-import type { KindWords, Way } from "./kind-words";
+import { type KindWords, lineOf, type Way } from "./kind-words";
 import { planetary } from "./planetary/words";
 import { toothedBelt } from "./toothed-belt/words";
 import { vBelt } from "./v-belt/words";
@@ -26,7 +26,8 @@ export const kindWords: { readonly [K in StageKind]: KindWords<K> } = {
   gap,
 };
 
-const wordsOf = <K extends StageKind>(element: Elements[K] & { kind: K }): KindWords<K> => kindWords[element.kind];
+export const wordsOf = <K extends StageKind>(element: Elements[K] & { kind: K }): KindWords<K> =>
+  kindWords[element.kind];
 
 /** "worm and wheel". */
 export const kindName = (kind: StageKind): string => kindWords[kind].name;
@@ -36,7 +37,7 @@ export const sizeWords = (reader: Reader, element: StageElement): string => word
 
 /** The stage in a line: "toothed belt 20 : 60, pitch 5 mm, 120 teeth". */
 export const elementWords = (reader: Reader, element: StageElement): string =>
-  wordsOf(element).line(reader, element, `${wordsOf(element).name} ${sizeWords(reader, element)}`.trim());
+  lineOf(wordsOf(element), reader, element);
 
 /** Of what its parts are made; empty: nobody said. */
 export const madeOf = (element: StageElement): string => wordsOf(element).madeOf(element);

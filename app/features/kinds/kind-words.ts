@@ -4,6 +4,7 @@ import type { StrandShape } from "~/core/chains";
 import type { RoundFit } from "~/core/rounds";
 import type { Elements, SideQuantity, StageKind } from "~/core/stages";
 
+export type ThrustWords = { driver: string; driven: string; seen: string; friction: string };
 export type Way = "apart" | "together";
 
 /** Everything that is said of a kind of stage alone. */
@@ -41,7 +42,7 @@ export type KindWords<K extends StageKind> = {
   /** What is to be felt after every part of a move; null: nothing. */
   afterEachPart: (reader: Reader, element: Elements[K]) => string | null;
   /** How its axial thrust is told; null: it has none. */
-  thrust: { driver: string; driven: string; seen: string; friction: string } | null;
+  thrust: ThrustWords | null;
   /** What its positive direction does, and its negative one. */
   ways: readonly [apart: string, together: string];
 };
@@ -53,3 +54,7 @@ export const tightSpotOf = {
   coupling: "the place",
   gap: "the narrowest place",
 } as const;
+
+/** An element of the kind in a line: "toothed belt 20 : 60, pitch 5 mm, 120 teeth". */
+export const lineOf = <K extends StageKind>(words: KindWords<K>, reader: Reader, element: Elements[K]): string =>
+  words.line(reader, element, `${words.name} ${words.size(reader, element)}`.trim());

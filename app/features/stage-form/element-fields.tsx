@@ -24,7 +24,7 @@ export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {
         <Fields />
         {turned !== "no" && <TurnedBy teeth={turned === "arc"} />}
       </div>
-      <ElementFigures read={readElement(texts)} saves />
+      <ElementFigures read={readElement(texts)} />
     </fieldset>
   );
 }

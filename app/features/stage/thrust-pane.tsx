@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { type StageElement, type Thrust, thrustsOf } from "~/core/stages";
-import { thrustWords } from "../kinds";
+import type { Thrust } from "~/core/stages";
+import type { ThrustWords } from "../kinds/kind-words";
 
 const wayWords: Record<Thrust["way"], string> = {
   "away-from-drive": "away from the end at which the first member is driven",
@@ -13,10 +13,16 @@ const wayWords: Record<Thrust["way"], string> = {
 };
 
 /** Which way each member pushes along its shaft, by the way the first turns; nothing for what does not push. */
-export function ThrustPane({ element, forceN = null }: { element: StageElement; forceN?: number | null }) {
+export function ThrustPane({
+  thrusts,
+  words,
+  forceN = null,
+}: {
+  thrusts: readonly Thrust[];
+  words: ThrustWords | null;
+  forceN?: number | null;
+}) {
   const reader = useWords();
-  const thrusts = thrustsOf(element);
-  const words = thrustWords(element);
   if (thrusts.length === 0 || !words) return null;
   const member = (of: 0 | 1) => (of === 0 ? words.driver : words.driven);
   return (

@@ -2,7 +2,7 @@ import { useRef } from "react";
 import { data, Link } from "react-router";
 import { StageDrawing } from "~/app/features/drawing/stage-drawing";
 import { SavePicture } from "~/app/features/export/save-picture";
-import { elementWords, kindName, madeOf, sizeWords } from "~/app/features/kinds";
+import { elementWords, kindName, madeOf, sizeWords, thrustWords } from "~/app/features/kinds";
 import { panesOf } from "~/app/features/kinds/panes";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
@@ -24,7 +24,7 @@ import { unwiseWords } from "~/app/features/words/unwise";
 import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { checkElement } from "~/core/stages";
+import { checkElement, thrustsOf } from "~/core/stages";
 import { mayWork } from "~/operations/context";
 import { planVisit } from "~/operations/plan-visit";
 import { reviseStage } from "~/operations/revise-stage";
@@ -157,7 +157,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                   </Link>
                 </p>
               )}
-              <ThrustPane element={element} />
+              <ThrustPane thrusts={thrustsOf(element)} words={thrustWords(element)} />
               <div className="mt-2">
                 <SavePicture of={drawing} name={stage.name} />
               </div>

@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { beltDriveTool } from "~/calc/tools/belt-drive";
 import type { BeltDrive } from "~/core/belts";
 import type { StageElement } from "~/core/stages";
 import { StageDrawing } from "../../drawing/stage-drawing";
@@ -12,6 +11,7 @@ import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
@@ -84,7 +84,7 @@ function Fields() {
   );
 }
 
-export const tool = benchTool(beltDriveTool, {
+export const tool = benchTool("belt-drive", async () => (await import("~/calc/tools/belt-drive")).beltDriveTool, {
   example: { pitch: "8", z1: "24", z2: "48", belt: "112" },
   Fields,
   read: (texts) => {
@@ -162,6 +162,10 @@ export const tool = benchTool(beltDriveTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,15 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { beltPathTool } from "~/calc/tools/belt-path";
 import { TextReader } from "../../form/text-reader";
 import { rowTexts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 import { PathDrawing } from "../path-drawing";
 import { PulleysField, readPulleys } from "../pulleys";
 
-export const tool = benchTool(beltPathTool, {
+export const tool = benchTool("belt-path", async () => (await import("~/calc/tools/belt-path")).beltPathTool, {
   example: rowTexts("pulleys", [
     { x: "0", y: "0", d: "61", side: "inside" },
     { x: "300", y: "0", d: "122", side: "inside" },
@@ -40,6 +40,10 @@ export const tool = benchTool(beltPathTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

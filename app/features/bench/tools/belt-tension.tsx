@@ -1,12 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { beltTensionTool } from "~/calc/tools/belt-tension";
 import { ChoiceField, TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
 function Fields() {
   const texts = useFormTexts();
@@ -44,7 +44,7 @@ function Fields() {
   );
 }
 
-export const tool = benchTool(beltTensionTool, {
+export const tool = benchTool("belt-tension", async () => (await import("~/calc/tools/belt-tension")).beltTensionTool, {
   example: { span: "300.9", mass: "0.15", hz: "58", ea: "42000", length: "896", centres: "302.5" },
   Fields,
   read: (texts) => {
@@ -137,6 +137,10 @@ export const tool = benchTool(beltTensionTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,12 +1,14 @@
 import { formatNumber } from "~/app/features/words/figure";
-import { bevelPairTool } from "~/calc/tools/bevel-pair";
+import { bevel as kind } from "~/core/stages/kinds/bevel";
 import { bevel as form } from "../../kinds/bevel/form";
+import { bevel as words } from "../../kinds/bevel/words";
 import { readKind } from "../../kinds/kind-form";
-import { ElementFigures } from "../../stage-form/element-figures";
+import { KindFigures } from "../../stage-form/kind-figures";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
-export const tool = benchTool(bevelPairTool, {
+export const tool = benchTool("bevel-pair", async () => (await import("~/calc/tools/bevel-pair")).bevelPairTool, {
   example: { z1: "20", z2: "30", pitch: "2.5", face: "14" },
   Fields: form.Fields,
   read: (texts) => {
@@ -15,8 +17,15 @@ export const tool = benchTool(bevelPairTool, {
   },
   say: (reader, { backlashPerAxialMm: [pinion, gear] }) =>
     `A tenth of shim: ${formatNumber(reader, gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(reader, pinion / 10, 3)} behind the pinion`,
-  View: ({ texts }) => <ElementFigures read={readKind(form, texts)} />,
+  View: ({ texts }) => {
+    const { value } = readKind(form, texts);
+    return value && <KindFigures of={{ kind, words, form }} element={value} />;
+  },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { chainDriveTool } from "~/calc/tools/chain-drive";
 import type { ChainDrive } from "~/core/chains";
 import { StageDrawing } from "../../drawing/stage-drawing";
 import { ChoiceField, TextField } from "../../form/text-field";
@@ -11,6 +10,7 @@ import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
@@ -67,7 +67,7 @@ const elementOf = (texts: Texts, output: ChainDrive) => {
   };
 };
 
-export const tool = benchTool(chainDriveTool, {
+export const tool = benchTool("chain-drive", async () => (await import("~/calc/tools/chain-drive")).chainDriveTool, {
   example: { pitch: "12.7", z1: "17", z2: "23", links: "112" },
   Fields,
   read: (texts) => {
@@ -116,6 +116,10 @@ export const tool = benchTool(chainDriveTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { couplingTool } from "~/calc/tools/coupling";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
@@ -11,6 +10,7 @@ import { FieldRow, MoreFields } from "../../kinds/form-parts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
 const errors = [
   ["radial", "Offset", "mm"],
@@ -120,7 +120,7 @@ const faultLine = (
   return `${end === undefined ? "" : end === 0 ? "driver: " : "driven: "}${faultWords[code] ?? code}, by ${size}`;
 };
 
-export const tool = benchTool(couplingTool, {
+export const tool = benchTool("coupling", async () => (await import("~/calc/tools/coupling")).couplingTool, {
   example: {
     "end1.shaft": "27.99",
     "end1.bore": "28.01",
@@ -174,6 +174,10 @@ export const tool = benchTool(couplingTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { fastenOrderTool } from "~/calc/tools/fasten-order";
 import { ClampPoints } from "../../clamps/clamp-points";
 import { readClampPoints } from "../../clamps/read-clamps";
 import { ChoiceField, TextField } from "../../form/text-field";
@@ -9,6 +8,7 @@ import type { Texts } from "../../form/texts";
 import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 type Order = { order: number[]; passes: { torqueNm?: number; order: number[] }[] };
 
@@ -31,7 +31,7 @@ const inputOf = (texts: Texts) => {
   return read.done({ bolts, ...shared });
 };
 
-export const tool = benchTool(fastenOrderTool, {
+export const tool = benchTool("fasten-order", async () => (await import("~/calc/tools/fasten-order")).fastenOrderTool, {
   example: { bolts: "6", passes: "3", torque: "24" },
   Fields,
   read: (texts) => {
@@ -126,6 +126,10 @@ function View({ output, texts }: { output: Order; texts: Texts }) {
     </div>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

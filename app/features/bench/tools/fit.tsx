@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { fitTool } from "~/calc/tools/fit";
 import type { Fit } from "~/core/limits";
 import { severalQuantities } from "~/core/quantity";
 import { holeClasses, shaftClasses } from "~/core/reference";
@@ -10,6 +9,7 @@ import { TextReader } from "../../form/text-reader";
 import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 const kindWords = {
@@ -18,7 +18,7 @@ const kindWords = {
   interference: "It is always tight",
 } as const;
 
-export const tool = benchTool(fitTool, {
+export const tool = benchTool("fit", async () => (await import("~/calc/tools/fit")).fitTool, {
   example: { nominal: "20", "hole.class": "H7", "shaft.class": "g6" },
   Fields,
   read: (texts) => {
@@ -129,6 +129,10 @@ function Zones({ output, nominal }: { output: Fit; nominal: number }) {
     </div>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { gearIdentify } from "~/calc/tools/gear-identify";
 import {
   basePitchMm as basePitchOf,
   comparePitches,
@@ -20,6 +19,7 @@ import type { Texts } from "../../form/texts";
 import { matchWords } from "../../words/unwise";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 const nameOf = (reader: Reader, { system, value }: PitchName): string =>
   system === "module" ? `module ${formatNumber(reader, value, 3).replace(/\.?0+$/, "")}` : `${value} DP`;
@@ -55,7 +55,7 @@ function readGear(read: TextReader, texts: Texts, suffix: "" | "2") {
   };
 }
 
-export const tool = benchTool(gearIdentify, {
+export const tool = benchTool("gear-identify", async () => (await import("~/calc/tools/gear-identify")).gearIdentify, {
   example: { teeth: "52", tip: "42.9", root: "39.5" },
   Fields,
   read: (texts) => {
@@ -324,6 +324,10 @@ function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
     </svg>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

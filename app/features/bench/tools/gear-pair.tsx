@@ -1,15 +1,17 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { gearPairTool } from "~/calc/tools/gear-pair";
 import type { PairGeometry } from "~/core/gears";
+import { gearPair as kind } from "~/core/stages/kinds/gear-pair";
 import { TextField, TickField } from "../../form/text-field";
 import type { Read } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { gearPair as form } from "../../kinds/gear-pair/form";
+import { gearPair as words } from "../../kinds/gear-pair/words";
 import { readKind } from "../../kinds/kind-form";
-import { ElementFigures } from "../../stage-form/element-figures";
+import { KindFigures } from "../../stage-form/kind-figures";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 /** A pair from its texts; the centre distance may be left out here. */
 function pairOf(texts: Texts): Read<PairGeometry> {
@@ -20,7 +22,7 @@ function pairOf(texts: Texts): Read<PairGeometry> {
   return { value: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
 }
 
-export const tool = benchTool(gearPairTool, {
+export const tool = benchTool("gear-pair", async () => (await import("~/calc/tools/gear-pair")).gearPairTool, {
   example: { z1: "18", z2: "54", pitch: "1.5", centres: "54.15" },
   Fields: () => (
     <>
@@ -53,11 +55,9 @@ export const tool = benchTool(gearPairTool, {
     return (
       <div className="grid gap-3">
         {value && (
-          <ElementFigures
-            read={{
-              value: { kind: "gear-pair", parts: {}, pair: { ...value, centreDistanceMm: output.centreDistanceMm } },
-              problems: null,
-            }}
+          <KindFigures
+            of={{ kind, words, form }}
+            element={{ kind: "gear-pair", parts: {}, pair: { ...value, centreDistanceMm: output.centreDistanceMm } }}
           />
         )}
         <p className="text-mid">
@@ -71,6 +71,10 @@ export const tool = benchTool(gearPairTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

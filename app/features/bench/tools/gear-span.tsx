@@ -1,13 +1,13 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { gearSpanTool } from "~/calc/tools/gear-span";
 import { type SpanMeasure, toothCircles, toothOutlines } from "~/core/gears";
 import { TextField } from "../../form/text-field";
 import { readPitch, TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 const f = (reader: Reader, value: number, decimals = 3): string => formatNumber(reader, value, decimals);
 
@@ -34,7 +34,7 @@ function gearOf(texts: Texts) {
   });
 }
 
-export const tool = benchTool(gearSpanTool, {
+export const tool = benchTool("gear-span", async () => (await import("~/calc/tools/gear-span")).gearSpanTool, {
   example: { teeth: "52", pitch: "0.8" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
@@ -111,6 +111,10 @@ function View({ output, texts }: { output: SpanMeasure; texts: Texts }) {
     </div>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

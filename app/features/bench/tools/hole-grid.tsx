@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { holeGridTool } from "~/calc/tools/hole-grid";
 import { parseNumber } from "~/core/quantity";
 import type { HoleGrid } from "~/core/trains";
 import { TextField } from "../../form/text-field";
@@ -9,6 +8,7 @@ import type { Texts } from "../../form/texts";
 import { useWriteTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 /** In modules: how much nearer than the sum of the radii, and how much further apart, still runs (common practice, gears on 8 mm holes). */
 const seenRunning = { lo: -0.22, hi: 0.84 };
@@ -42,7 +42,7 @@ function inputOf(texts: Texts) {
   return read.done({ pitchMm: over0("pitch"), moduleMm, teeth, maxHoles, band });
 }
 
-export const tool = benchTool(holeGridTool, {
+export const tool = benchTool("hole-grid", async () => (await import("~/calc/tools/hole-grid")).holeGridTool, {
   example: { pitch: "8", module: "1", teeth: "12 16 20 24 32 40", show: "1" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
@@ -199,6 +199,10 @@ function GridPicture({
     </svg>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,12 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { idlerSetTool } from "~/calc/tools/idler-set";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { rowTexts, type Texts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 import { PathDrawing } from "../path-drawing";
 import { PulleysField, readPulleys } from "../pulleys";
 
@@ -28,7 +28,7 @@ function inputOf(texts: Texts) {
   });
 }
 
-export const tool = benchTool(idlerSetTool, {
+export const tool = benchTool("idler-set", async () => (await import("~/calc/tools/idler-set")).idlerSetTool, {
   example: {
     ...rowTexts("pulleys", [
       { x: "0", y: "0", d: "76", side: "inside" },
@@ -102,6 +102,10 @@ export const tool = benchTool(idlerSetTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

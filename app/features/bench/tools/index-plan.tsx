@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { indexPlanTool } from "~/calc/tools/index-plan";
 import { type IndexPlan, indexPosition } from "~/core/trains";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
@@ -8,6 +7,7 @@ import type { Texts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 import { IndexTable } from "../index-table";
 import { MotorFields, motorOf } from "../motor-fields";
 
@@ -20,7 +20,7 @@ function inputOf(texts: Texts) {
   return read.done({ ...motor, divisions });
 }
 
-export const tool = benchTool(indexPlanTool, {
+export const tool = benchTool("index-plan", async () => (await import("~/calc/tools/index-plan")).indexPlanTool, {
   example: { steps: "200", micro: "16", ratio: "40", divisions: "60" },
   Fields: () => (
     <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
@@ -108,6 +108,10 @@ function Dial({ divisions, output }: { divisions: number; output: IndexPlan }) {
     </svg>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,15 +1,15 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { planetaryTool } from "~/calc/tools/planetary";
-import { stageShapes } from "~/core/stages";
-import { StageDrawing } from "../../drawing/stage-drawing";
+import { planetary as kind } from "~/core/stages/kinds/planetary";
+import { ShapesDrawing } from "../../drawing/shapes-drawing";
 import { readKind } from "../../kinds/kind-form";
 import { planetary as form } from "../../kinds/planetary/form";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
-export const tool = benchTool(planetaryTool, {
+export const tool = benchTool("planetary", async () => (await import("~/calc/tools/planetary")).planetaryTool, {
   example: { sun: "18", planetA: "27", ring1: "72", planets: "3", pitch: "1.5" },
   Fields: form.Fields,
   read: (texts) => {
@@ -27,11 +27,12 @@ export const tool = benchTool(planetaryTool, {
   View: ({ output, texts }) => {
     const reader = useWords();
     const element = readKind(form, texts).value;
+    const drawn = element && kind.shapes(element);
     return (
       <div className="grid gap-4">
-        {element && stageShapes(element) && (
+        {drawn && (
           <div className="bg-panel p-3 grid place-items-center">
-            <StageDrawing element={element} fit={{ widthPx: 440, heightPx: 440 }} label="The set, to scale" />
+            <ShapesDrawing drawn={drawn} fit={{ widthPx: 440, heightPx: 440 }} label="The set, to scale" />
           </div>
         )}
         <ul>
@@ -61,6 +62,10 @@ export const tool = benchTool(planetaryTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

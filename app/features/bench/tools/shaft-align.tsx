@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { shaftAlignTool } from "~/calc/tools/shaft-align";
 import { StateMark } from "~/ui/state-mark";
 import { ChoiceField, TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
@@ -13,6 +12,7 @@ import { verdictState } from "../../words/state";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
 const places = ["top", "right", "bottom", "left"] as const;
 
@@ -109,7 +109,7 @@ function read(texts: Texts) {
   );
 }
 
-export const tool = benchTool(shaftAlignTool, {
+export const tool = benchTool("shaft-align", async () => (await import("~/calc/tools/shaft-align")).shaftAlignTool, {
   example: {
     "rim.top": "0",
     "rim.right": "0.11",
@@ -156,6 +156,10 @@ export const tool = benchTool(shaftAlignTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

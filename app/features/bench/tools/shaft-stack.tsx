@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { shaftStackTool } from "~/calc/tools/shaft-stack";
 import { OrderedRowsField } from "../../form/ordered-rows-field";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
@@ -10,6 +9,7 @@ import { over0 } from "../../kinds/field-readers";
 import { ShaftPicture } from "../../stacks/shaft-picture";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 import { readStock, StockField } from "../stock";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
@@ -40,7 +40,7 @@ function inputOf(texts: Texts) {
   return read.done({ lengthMm, items, spacers, endFloat });
 }
 
-export const tool = benchTool(shaftStackTool, {
+export const tool = benchTool("shaft-stack", async () => (await import("~/calc/tools/shaft-stack")).shaftStackTool, {
   example: {
     length: "20",
     ...rowTexts("items", [
@@ -133,6 +133,10 @@ export const tool = benchTool(shaftStackTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { shimStackTool } from "~/calc/tools/shim-stack";
 import type { Stack } from "~/core/stacks";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
@@ -10,6 +9,7 @@ import { StackPicture } from "../../stacks/stack-picture";
 import { piecesText } from "../../stacks/stack-words";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 import { readStock, StockField } from "../stock";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
@@ -35,7 +35,7 @@ const stock = rowTexts("stock", [
   { size: "1", count: "2" },
 ]);
 
-export const tool = benchTool(shimStackTool, {
+export const tool = benchTool("shim-stack", async () => (await import("~/calc/tools/shim-stack")).shimStackTool, {
   example: { gap: "2.37", lo: "0.05", hi: "0.15", ...stock },
   beside: true,
   Fields: () => (
@@ -115,6 +115,10 @@ function Stacks({ rows }: { rows: readonly (readonly [string, Stack])[] }) {
     </table>
   );
 }
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { trainTool } from "~/calc/tools/train";
 import { OrderedRowsField } from "../../form/ordered-rows-field";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
@@ -8,6 +7,7 @@ import { rowTexts } from "../../form/texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
+import { firstAnswer } from "../first-answer.server";
 
 /** Stages, motor first: a name, driver and driven, lost motion in minutes and efficiency in per cent if known. */
 function readStages(read: TextReader) {
@@ -27,7 +27,7 @@ function readStages(read: TextReader) {
   });
 }
 
-export const tool = benchTool(trainTool, {
+export const tool = benchTool("train", async () => (await import("~/calc/tools/train")).trainTool, {
   example: {
     ...rowTexts("stages", [
       { name: "belt", driver: "24", driven: "48" },
@@ -133,6 +133,10 @@ export const tool = benchTool(trainTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,7 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { verdictTool } from "~/calc/tools/verdict";
 import type { Verdict } from "~/core/limits";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark } from "~/ui/state-mark";
@@ -10,6 +9,7 @@ import { TextReader } from "../../form/text-reader";
 import { verdictState } from "../../words/state";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 const words: Record<Verdict, string> = {
@@ -34,7 +34,7 @@ const numbers = (texts: Record<string, string>) => {
   });
 };
 
-export const tool = benchTool(verdictTool, {
+export const tool = benchTool("verdict", async () => (await import("~/calc/tools/verdict")).verdictTool, {
   example: { value: "0.155", lo: "0.12", hi: "0.16", u: "0.012" },
   Fields: () => (
     <div className="grid grid-cols-2 gap-4">
@@ -85,6 +85,10 @@ export const tool = benchTool(verdictTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

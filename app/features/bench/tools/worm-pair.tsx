@@ -1,14 +1,16 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { wormPairTool } from "~/calc/tools/worm-pair";
+import { worm as kind } from "~/core/stages/kinds/worm";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { readKind } from "../../kinds/kind-form";
 import { worm as form } from "../../kinds/worm/form";
-import { ElementFigures } from "../../stage-form/element-figures";
+import { worm as words } from "../../kinds/worm/words";
+import { KindFigures } from "../../stage-form/kind-figures";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
+import { firstAnswer } from "../first-answer.server";
 
 const { Fields } = form;
 
@@ -21,7 +23,7 @@ function wormOf(texts: Texts) {
   return { element: read.value, worm: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
 }
 
-export const tool = benchTool(wormPairTool, {
+export const tool = benchTool("worm-pair", async () => (await import("~/calc/tools/worm-pair")).wormPairTool, {
   example: { starts: "1", z2: "40", pitch: "2", d1: "28", centres: "54.2", float: "0.03" },
   Fields: () => (
     <>
@@ -62,16 +64,14 @@ export const tool = benchTool(wormPairTool, {
           float, which no mesh adjustment takes away.
         </p>
         {element && (
-          <ElementFigures
-            read={{
-              value: {
-                ...element,
-                worm: {
-                  ...element.worm,
-                  centreDistanceMm: texts.centres ? element.worm.centreDistanceMm : output.nominalCentreDistanceMm,
-                },
+          <KindFigures
+            of={{ kind, words, form }}
+            element={{
+              ...element,
+              worm: {
+                ...element.worm,
+                centreDistanceMm: texts.centres ? element.worm.centreDistanceMm : output.nominalCentreDistanceMm,
               },
-              problems: null,
             }}
           />
         )}
@@ -79,6 +79,10 @@ export const tool = benchTool(wormPairTool, {
     );
   },
 });
+
+export const loader = firstAnswer(tool);
+// The answer is computed here while one types.
+export const shouldRevalidate = () => false;
 
 export default function ToolPage() {
   return <BenchPage bench={tool} />;

@@ -1,0 +1,15 @@
+import type { LoaderFunctionArgs, RouterContextProvider } from "react-router";
+import { asPerson, everyRole } from "~/app/session/session.server";
+import type { CalcAnswer } from "~/calc/call";
+import type { BenchTool } from "./bench-tool";
+import { textsIn } from "./texts-in";
+
+/** The loader of a tool's page: the answer to what its address asks, or to its example, so that it stands there with the page. */
+export const firstAnswer =
+  (tool: BenchTool) =>
+  ({ context, request }: LoaderFunctionArgs<RouterContextProvider>): Promise<CalcAnswer | null> =>
+    asPerson(context, request, everyRole, async () => {
+      if (tool.beside) return null;
+      const { input } = tool.read(textsIn(new URL(request.url).searchParams, tool));
+      return input && (await tool.compute.load())(input);
+    });
