@@ -1,42 +1,30 @@
 import { lazy, Suspense, useRef } from "react";
 import { Link } from "react-router";
-import { elementWords } from "~/app/features/kinds";
-import { useWords } from "~/app/features/words/use-words";
-import type { Machine } from "~/core/records";
-import type { KeptDriveLine } from "~/core/stages";
 import { buttonClass } from "~/ui/button";
 import { Fold } from "~/ui/fold";
-import { StageDrawing } from "../drawing/stage-drawing";
+import { ShapesDrawing } from "../drawing/shapes-drawing";
 import { SavePicture } from "../export/save-picture";
+import type { ShownStage } from "../machine/shown-stage";
 import { StageCell } from "../stage/stage-cell";
-import { glanceOf } from "../stage/stage-glance";
 import { Refused } from "../words/refused";
 import { DrivePicture } from "./drive-picture";
-import { type StageStands, solveDriveLine } from "./solve";
+import type { ShownLine } from "./shown-line";
 
 const LineFigures = lazy(() => import("./line-figures"));
 
 /** A machine's stages: the drive line to scale where it is known, each stage with its state, and what the line adds up to. */
 export function DriveLine({
-  machine,
-  graph,
+  machineId,
+  line,
   stages,
   mayEdit,
 }: {
-  machine: Pick<Machine, "id" | "units">;
-  graph: KeptDriveLine | null;
-  stages: readonly StageStands[];
+  machineId: string;
+  line: ShownLine | null;
+  stages: readonly ShownStage[];
   mayEdit: boolean;
 }) {
-  const reader = useWords();
   const picture = useRef<HTMLDivElement>(null);
-  const all = stages.map(({ stage }) => stage);
-  const solved = graph && graph.links.length > 0 ? solveDriveLine(graph, stages) : null;
-  const edit = mayEdit && (
-    <Link to={`/machines/${machine.id}/drive-line`} className={buttonClass("line")}>
-      {graph ? "Change the drive line" : "Say what drives what"}
-    </Link>
-  );
   return (
     <section aria-labelledby="drive-line" className="grid gap-5">
       <div className="flex flex-wrap gap-3 items-center justify-between">
@@ -44,48 +32,53 @@ export function DriveLine({
           Drive line
         </h2>
         <span className="flex flex-wrap gap-3">
-          {graph && <SavePicture of={picture} name="Drive line" />}
-          {edit}
+          {line && <SavePicture of={picture} name="Drive line" />}
+          {mayEdit && (
+            <Link to={`/machines/${machineId}/drive-line`} className={buttonClass("line")}>
+              {line ? "Change the drive line" : "Say what drives what"}
+            </Link>
+          )}
         </span>
       </div>
-      {graph && graph.links.length > 0 && (
+      {line && (
         <div ref={picture} className="overflow-x-auto">
           <DrivePicture
-            graph={graph}
-            stages={all}
-            stateOf={(id) => stages.find(({ stage }) => stage.id === id)?.standing?.state ?? "unknown"}
-            label={`Drive line to scale, ${graph.links.length} stages`}
+            drawn={line.drawn}
+            sources={line.graph.sources}
+            stages={stages}
+            stateOf={(id) => stages.find((stage) => stage.id === id)?.state ?? "unknown"}
+            label={`Drive line to scale, ${line.graph.links.length} stages`}
           />
         </div>
       )}
       <ol
-        className={`grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-8 gap-y-4 ${graph ? "items-start" : "items-end"}`}
+        className={`grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-8 gap-y-4 ${line ? "items-start" : "items-end"}`}
         aria-label="Stages"
       >
-        {stages.map(({ stage, standing }) => (
-          <li key={stage.id}>
-            {!graph?.links.some(({ stageId }) => stageId === stage.id) && (
-              <Link to={`/stages/${stage.id}`} className="block">
-                <StageDrawing
-                  element={stage.geometry.element}
+        {stages.map(({ alone, onTop: _, opening: __, ...glance }) => (
+          <li key={glance.id}>
+            {alone && (
+              <Link to={`/stages/${glance.id}`} className="block">
+                <ShapesDrawing
+                  drawn={alone.drawn}
                   fit={{ widthPx: 180, heightPx: 110 }}
-                  label={`${stage.name} to scale: ${elementWords(reader, stage.geometry.element)}`}
+                  label={`${glance.name} to scale: ${alone.words}`}
                 />
               </Link>
             )}
-            <StageCell {...glanceOf(reader, stage, standing)} />
+            <StageCell {...glance} />
           </li>
         ))}
       </ol>
-      {solved && !solved.ok && (
+      {line && !line.solved.ok && (
         <p role="status" className="border-l-4 border-outside pl-3 text-lg">
-          <Refused refusal={solved.refusal} />
+          <Refused refusal={line.solved.refusal} />
         </p>
       )}
-      {graph && solved?.ok && (
+      {line?.solved.ok && (
         <Fold summary="Speeds, torque, directions, lost motion">
           <Suspense fallback={<p className="text-mid pt-3">Working it out …</p>}>
-            <LineFigures line={solved.value} graph={graph} stages={all} />
+            <LineFigures line={line.solved.value} graph={line.graph} stages={line.stages} />
           </Suspense>
         </Fold>
       )}

@@ -1,15 +1,16 @@
-import { useMemo, useRef } from "react";
-import { panesOf } from "~/app/features/kinds/panes";
-import type { Stage } from "~/core/records";
+import { useRef } from "react";
 import type { DriveLineShapes, KeptDriveLine } from "~/core/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
 import { Shapes } from "../drawing/shapes-drawing";
-import { drawnLine } from "./drawn-line";
 import { labelRows } from "./label-rows";
 
+/** A stage of the picture; `onTop`: drawn over its neighbours. */
+export type PicturedStage = { id: string; name: string; onTop: boolean };
+
 type Props = {
-  graph: KeptDriveLine;
-  stages: readonly Stage[];
+  drawn: DriveLineShapes;
+  sources: KeptDriveLine["sources"];
+  stages: readonly PicturedStage[];
   stateOf: (stageId: string) => MarkState;
   /** Turned by dragging its driven shaft; left out where it is only looked at. */
   onTurn?: (stageId: string, angleDeg: number) => void;
@@ -24,8 +25,17 @@ const mostHeightPx = 460;
 const rowPx = 22;
 
 /** The drive line to scale, names where there is room, states as marks on the driven shafts. */
-export function DrivePicture({ graph, stages, stateOf, onTurn, onChoose, chosen = null, label, widthPx = 560 }: Props) {
-  const drawn = useMemo(() => drawnLine(graph, stages), [graph, stages]);
+export function DrivePicture({
+  drawn,
+  sources,
+  stages,
+  stateOf,
+  onTurn,
+  onChoose,
+  chosen = null,
+  label,
+  widthPx = 560,
+}: Props) {
   const sheet = useRef<SVGSVGElement>(null);
   const { left, top, right, bottom } = drawn.box;
   const scale = Math.min(widthPx / (right - left), mostHeightPx / (bottom - top), 4);
@@ -73,7 +83,7 @@ export function DrivePicture({ graph, stages, stateOf, onTurn, onChoose, chosen 
           <Shapes shapes={stage.shapes} />
         </g>
       ))}
-      {graph.sources.map((source) => {
+      {sources.map((source) => {
         const shaft = drawn.shafts.find(({ id }) => id === source.id);
         return shaft ? <SourceMark key={source.id} at={shaft.at} name={source.name} scale={scale} /> : null;
       })}
@@ -111,11 +121,8 @@ export function DrivePicture({ graph, stages, stateOf, onTurn, onChoose, chosen 
 }
 
 /** Later stages under earlier ones, and on top of all those whose axes lie across the sheet or that hide their insides. */
-function inPaintOrder(drawn: DriveLineShapes["stages"], stages: readonly Stage[]): DriveLineShapes["stages"] {
-  const onTop = (id: string) => {
-    const stage = stages.find((one) => one.id === id);
-    return stage && panesOf(stage.geometry.element).onTop ? 1 : 0;
-  };
+function inPaintOrder(drawn: DriveLineShapes["stages"], stages: readonly PicturedStage[]): DriveLineShapes["stages"] {
+  const onTop = (id: string) => (stages.find((stage) => stage.id === id)?.onTop ? 1 : 0);
   return [...drawn].reverse().sort((a, b) => onTop(a.id) - onTop(b.id));
 }
 

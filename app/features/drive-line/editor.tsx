@@ -7,6 +7,7 @@ import { Field, Select } from "~/ui/field";
 import { TextField } from "../form/text-field";
 import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { refusalWords } from "../words/refusal";
+import { drawnLine, pictured } from "./drawn-line";
 import { DrivePicture } from "./drive-picture";
 import { changeLink, driveStage, withFigures } from "./edit";
 import { OutputPane } from "./output-pane";
@@ -66,8 +67,9 @@ export function DriveLineEditor({ graph, onGraph, stages }: Props) {
             <>
               <div className="bg-panel p-2 overflow-x-auto">
                 <DrivePicture
-                  graph={line}
-                  stages={all}
+                  drawn={drawnLine(line, all)}
+                  sources={line.sources}
+                  stages={all.map(pictured)}
                   stateOf={(id) => stages.find(({ stage }) => stage.id === id)?.standing?.state ?? "unknown"}
                   onTurn={turn}
                   onChoose={setChosen}

@@ -1,9 +1,9 @@
-import type { Stage } from "~/core/records";
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import { OutputPane } from "./output-pane";
 import { Periods } from "./periods";
 import { ShaftTable } from "./shaft-table";
+import type { LineStage } from "./shown-line";
 
 /** What a drive line adds up to: its shafts, its outputs, and how often everything comes round. */
 export default function LineFigures({
@@ -13,7 +13,7 @@ export default function LineFigures({
 }: {
   line: DriveLine;
   graph: KeptDriveLine;
-  stages: readonly Stage[];
+  stages: readonly LineStage[];
 }) {
   return (
     <div className="grid gap-6 pt-3">

@@ -2,14 +2,13 @@ import { Bar, BarChart, LabelList, ResponsiveContainer, XAxis, YAxis } from "rec
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import type { Stage } from "~/core/records";
 import { aheadPercent, type DriveLine, type OutputState } from "~/core/trains";
 import { lengthWords } from "../words/spoken";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
 /** Each output: its speed, its lost motion with every stage's share, and which stage to work on first. */
-export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly Stage[] }) {
+export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly { id: string; name: string }[] }) {
   const reader = useWords();
   const [first, ...others] = line.outputs;
   if (!first) return <p className="text-mid">No output is named. Name one in the drive line, with its wheel.</p>;
@@ -31,7 +30,7 @@ export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly
   );
 }
 
-function Output({ output, stages }: { output: OutputState; stages: readonly Stage[] }) {
+function Output({ output, stages }: { output: OutputState; stages: readonly { id: string; name: string }[] }) {
   const reader = useWords();
   const { shaft, surfaceMPerS, scale, lostMotionArcmin } = output;
   const nameOf = (id: string) => stages.find((stage) => stage.id === id)?.name ?? "";

@@ -1,10 +1,10 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import type { Stage } from "~/core/records";
 import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import { Fold } from "~/ui/fold";
+import type { LineStage } from "./shown-line";
 
 export const recurringWords: Record<RecurringPart, string> = {
   "driver-turn": "its driving shaft",
@@ -21,7 +21,15 @@ export const recurringWords: Record<RecurringPart, string> = {
 };
 
 /** How often everything comes round: a knock that is timed points to its cause. */
-export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptDriveLine; stages: readonly Stage[] }) {
+export function Periods({
+  line,
+  graph,
+  stages,
+}: {
+  line: DriveLine;
+  graph: KeptDriveLine;
+  stages: readonly LineStage[];
+}) {
   const reader = useWords();
   const rows = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);
@@ -30,7 +38,7 @@ export function Periods({ line, graph, stages }: { line: DriveLine; graph: KeptD
     if (!stage || !driver?.rpm) return [];
     const perSecond = Math.abs(driver.rpm) / 60;
     // Of a switchable gear the one that is in.
-    const { element } = stage.geometry;
+    const { element } = stage;
     const gear = gearNamed(element, link.gear);
     return recurrencesOf((gear && withGearIn(element, gear)) || element)
       .filter(({ timesPerTurn }) => timesPerTurn > 0)

@@ -1,6 +1,5 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import type { Stage } from "~/core/records";
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import { spoken } from "../words/spoken";
@@ -14,7 +13,7 @@ export function ShaftTable({
 }: {
   line: DriveLine;
   graph: KeptDriveLine;
-  stages: readonly Stage[];
+  stages: readonly { id: string; name: string }[];
 }) {
   const reader = useWords();
   return (

@@ -21,7 +21,7 @@ export const solveDriveLine = (graph: KeptDriveLine, stages: readonly StageStand
   );
 
 /** "First reduction's output", "Motor": what a shaft is called. */
-export function shaftName(id: string, graph: KeptDriveLine, stages: readonly Stage[]): string {
+export function shaftName(id: string, graph: KeptDriveLine, stages: readonly { id: string; name: string }[]): string {
   const source = graph.sources.find((item) => item.id === id);
   if (source) return source.name;
   const on = graph.links.filter(({ stageId, onto }) => stageId === id || onto === id).map(({ stageId }) => stageId);

@@ -33,19 +33,6 @@ export type KindPanes<K extends StageKind> = {
   otherMember: ((reader: Reader, props: { stage: Stage; element: Elements[K]; changeMm: number }) => ReactNode) | null;
   /** What is set beside what it is judged by, under the next move. null: nothing is. */
   beside: ((props: BesideProps<K>) => ReactNode) | null;
-  /** Its axes lie across the sheet or it hides its insides: drawn over its neighbours. */
-  onTop: boolean;
-  /** Shims on its two sides are set together. */
-  bothSides: boolean;
-  /** Other gears may be looked for in its place. */
-  swaps: boolean;
 };
 
-export const plainPanes = {
-  read: null,
-  otherMember: null,
-  beside: null,
-  onTop: false,
-  bothSides: true,
-  swaps: false,
-} as const;
+export const noPanes = { read: null, otherMember: null, beside: null } as const;

@@ -1,19 +1,24 @@
 import type { Elements, StageKind } from "~/core/stages";
-import { bevel } from "./bevel/panes";
-import { chain } from "./chain/panes";
-import { coupling } from "./coupling/panes";
-import { type KindPanes, plainPanes } from "./kind-panes";
+import { type Later, later, useLater } from "~/ui/use-later";
+import type { KindPanes } from "./kind-panes";
 
-const panes: { readonly [K in StageKind]: KindPanes<K> } = {
-  "gear-pair": { ...plainPanes, swaps: true },
-  worm: { ...plainPanes, onTop: true },
-  bevel,
-  planetary: { ...plainPanes, onTop: true },
-  "toothed-belt": plainPanes,
-  "v-belt": plainPanes,
-  chain,
-  coupling,
-  gap: { ...plainPanes, bothSides: false },
+/** null: it shows nothing beyond what all kinds do. */
+const panes: { readonly [K in StageKind]: Later<KindPanes<K>> | null } = {
+  "gear-pair": null,
+  worm: null,
+  bevel: later(async () => (await import("./bevel/panes")).bevel),
+  planetary: null,
+  "toothed-belt": null,
+  "v-belt": null,
+  chain: later(async () => (await import("./chain/panes")).chain),
+  coupling: later(async () => (await import("./coupling/panes")).coupling),
+  gap: null,
 };
 
-export const panesOf = <K extends StageKind>(element: Elements[K] & { kind: K }): KindPanes<K> => panes[element.kind];
+const nothing: Later<null> = { kept: null, load: async () => null };
+
+/** What its kind shows of an element on the job; it comes with the first job on such a stage. */
+export function usePanes<K extends StageKind>(element: Elements[K] & { kind: K }): KindPanes<K> | null {
+  const part = panes[element.kind];
+  return useLater<KindPanes<K> | null>(part ?? nothing, part !== null);
+}

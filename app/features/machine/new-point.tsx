@@ -3,13 +3,18 @@ import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
-import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
 import { Refused } from "../words/refused";
 
 /** Something that must not be forgotten, said in words. */
-export function NewPoint({ machineId, stages }: { machineId: string; stages: readonly Stage[] }) {
+export function NewPoint({
+  machineId,
+  stages,
+}: {
+  machineId: string;
+  stages: readonly { id: string; name: string }[];
+}) {
   const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());

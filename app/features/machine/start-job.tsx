@@ -1,15 +1,13 @@
 import { useState } from "react";
 import { Form, useNavigation } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
-import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
-import { stageUnit } from "../words/quantity";
 import { Refused } from "../words/refused";
+import type { ShownStage } from "./shown-stage";
 
 /** Opens a job on a stage, with others of the machine if they are to be worked on too. The ids are made here, so that sending it twice opens one. */
 export function StartJob({
@@ -18,20 +16,18 @@ export function StartJob({
   refused,
 }: {
   /** Those that no open job works on. */
-  stages: readonly Stage[];
+  stages: readonly ShownStage[];
   /** The one that needs it most. */
   usual: string | undefined;
   refused: { refusal: Refusal; reason: string; stageId: string } | null;
 }) {
-  const reader = useWords();
   const [ids] = useState(() => ({ jobId: v7(), entryId: v7() }));
   const [chosen, setChosen] = useState(refused?.stageId ?? usual ?? "");
   const busy = useNavigation().state !== "idle";
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
   if (!stage) return null;
   const others = stages.filter((other) => other !== stage);
-  const { unit, range, name } = stageUnit(reader, stage.geometry.element);
-  const { clamps } = stage.geometry;
+  const { range, unit, quantity, source, adjuster, clamps } = stage.opening;
   return (
     <Form method="post" className="grid gap-3 border-t border-rule pt-4">
       <input type="hidden" name="what" value="open" />
@@ -48,11 +44,9 @@ export function StartJob({
         />
       )}
       <p>
-        <b className="text-lg">{stage.name}.</b> Limits{" "}
-        <span className="figure">{range(stage.limits.lo, stage.limits.hi)}</span> {unit} of {name},{" "}
-        {stage.limits.source}.{" "}
-        {stage.adjuster.adjuster ? `Set by ${stage.adjuster.name.toLowerCase()}` : "Nothing to adjust"},{" "}
-        {clamps.points.length} clamps {clamps.size}.
+        <b className="text-lg">{stage.name}.</b> Limits <span className="figure">{range}</span> {unit} of {quantity},{" "}
+        {source}. {adjuster ? `Set by ${adjuster.toLowerCase()}` : "Nothing to adjust"}, {clamps.count} clamps{" "}
+        {clamps.size}.
       </p>
       <div className="flex flex-wrap gap-3 items-end">
         <Field

@@ -1,5 +1,7 @@
 import { data } from "react-router";
+import { shownLine } from "~/app/features/drive-line/shown-line";
 import { logbookLine } from "~/app/features/logbook/logbook-line";
+import { shownStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import { withoutGone } from "~/core/stages";
@@ -65,12 +67,17 @@ export async function loadMachine(
     pool,
     twinStages.map((stage) => stage.id),
   );
+  const stand = stages.map((stage) => ({
+    stage,
+    standing: standings.find((item) => item.stageId === stage.id) ?? null,
+  }));
+  const graph = driveLine && withoutGone(driveLine.graph, new Set(stages.map(({ id }) => id)));
   return {
     machine,
     stagesInAll,
     stagesFrom: skip,
-    driveLine: driveLine && withoutGone(driveLine.graph, new Set(stages.map(({ id }) => id))),
-    stages: stages.map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null })),
+    line: shownLine(graph, stand),
+    stages: stand.map((one) => shownStage(reader, one, graph)),
     twins: twins.map((twin) => ({
       ...twin,
       stages: twinStages

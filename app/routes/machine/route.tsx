@@ -110,8 +110,7 @@ export async function clientAction({ request, params, serverAction }: Route.Clie
 /** The stage that is worst off: where a job is most likely to begin. */
 function neediest(stages: Route.ComponentProps["loaderData"]["stages"]): string | undefined {
   const order = ["outside", "near", "unknown", "inside"];
-  const rank = (state: string | undefined) => order.indexOf(state ?? "unknown");
-  return [...stages].sort((a, b) => rank(a.standing?.state) - rank(b.standing?.state))[0]?.stage.id;
+  return [...stages].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state))[0]?.id;
 }
 
 export default function MachinePage({ loaderData, actionData }: Route.ComponentProps) {
@@ -169,8 +168,8 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
           </header>
           {stages.length > 0 ? (
             <DriveLine
-              machine={machine}
-              graph={loaderData.driveLine}
+              machineId={machine.id}
+              line={loaderData.line}
               stages={stages}
               mayEdit={loaderData.mayEdit && !machine.retiredAt}
             />
@@ -215,7 +214,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
                   <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
                     Go on with the job of {clockOrDay(reader, job.openedAt, now)}
                     {stages.length > 1 &&
-                      `, ${stages.flatMap(({ stage }) => (job.stageIds.includes(stage.id) ? [stage.name] : [])).join(", ")}`}
+                      `, ${stages.flatMap(({ id, name }) => (job.stageIds.some((one) => one === id) ? [name] : [])).join(", ")}`}
                   </Link>
                 </li>
               ))}
@@ -223,9 +222,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
           )}
           {loaderData.mayWork && (
             <StartJob
-              stages={stages.flatMap(({ stage }) =>
-                jobs.some((job) => job.stageIds.includes(stage.id)) ? [] : [stage],
-              )}
+              stages={stages.filter(({ id }) => !jobs.some((job) => job.stageIds.some((one) => one === id)))}
               usual={neediest(stages)}
               refused={refusedOpening}
             />
@@ -239,14 +236,14 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
                 <OpenPointLine
                   key={point.id}
                   point={point}
-                  where={stages.find((item) => item.stage.id === point.stageId)?.stage.name ?? ""}
+                  where={stages.find(({ id }) => id === point.stageId)?.name ?? ""}
                   now={now}
                   mayClose={loaderData.mayWork}
                 />
               ))}
               {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
             </ul>
-            {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages.map((item) => item.stage)} />}
+            {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages} />}
           </section>
           <UsageMeter machine={machine} readings={loaderData.usage} mayRead={loaderData.mayWork} />
           <Files machineId={machine.id} files={loaderData.files} mayAdd={loaderData.mayWork} />

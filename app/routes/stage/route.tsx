@@ -3,7 +3,7 @@ import { data, Link } from "react-router";
 import { StageDrawing } from "~/app/features/drawing/stage-drawing";
 import { SavePicture } from "~/app/features/export/save-picture";
 import { elementWords, kindName, madeOf, sizeWords, thrustWords } from "~/app/features/kinds";
-import { panesOf } from "~/app/features/kinds/panes";
+import { traitsOf } from "~/app/features/kinds/traits";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
@@ -150,7 +150,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                   </li>
                 ))}
               </ul>
-              {panesOf(element).swaps && (
+              {traitsOf(element).swaps && (
                 <p className="mt-2">
                   <Link to={`/stages/${stage.id}/swap`} className={buttonClass("quiet")}>
                     Other gears in this place

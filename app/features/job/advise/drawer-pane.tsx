@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { panesOf } from "~/app/features/kinds/panes";
+import { traitsOf } from "~/app/features/kinds/traits";
 import { useWords } from "~/app/features/words/use-words";
 import {
   type DrawerStage,
@@ -180,7 +180,7 @@ export function DrawerPane({
           }))}
         />
       )}
-      {of && view.move && view.move.amount !== 0 && present !== null && panesOf(stage.geometry.element).bothSides && (
+      {of && view.move && view.move.amount !== 0 && present !== null && traitsOf(stage.geometry.element).bothSides && (
         <BothSides
           stage={stage}
           of={of}

@@ -1,6 +1,5 @@
 import { memo, type ReactNode, type RefObject, useState } from "react";
 import { afterEachPart, beforeReading, nothingToAdjust, notRound } from "~/app/features/kinds";
-import { panesOf } from "~/app/features/kinds/panes";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
@@ -29,12 +28,12 @@ import { judgedWords } from "../../words/quantity-names";
 import { verdictState } from "../../words/state";
 import { turnedWords } from "../../words/turned";
 import { useJobScreen } from "../entries/job-context";
-import { useTexts } from "../entries/use-draft";
 import type { RoundView } from "../read/round-view";
 import { AlsoMoves } from "./also-moves";
 import type { ChosenStack } from "./drawer-pane";
 import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
+import { Beside, OtherMember, ReadPicture } from "./of-its-kind";
 import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
@@ -63,8 +62,6 @@ const otherwisePart = later(async () => (await import("./otherwise")).Otherwise)
 const drawer = later(async () => (await import("./drawer-pane")).DrawerPane);
 const roller = later(async () => (await import("./roller-pane")).RollerPane);
 
-type Span = { min: number; max: number };
-
 /** A sentence with a number: where to stand the gear, which way, how much, what it will read then, how sure, and why. */
 export function MovePane(props: Props) {
   const reader = useWords();
@@ -90,7 +87,7 @@ export function MovePane(props: Props) {
           </p>
         )}
         <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
-        {readPicture(stage, null, null)}
+        <ReadPicture stage={stage} now={null} then={null} />
         {stage.geometry.turnedBy !== "either" && (
           <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
         )}
@@ -149,7 +146,7 @@ export function MovePane(props: Props) {
         per={unit.per}
         label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
       />
-      {readPicture(stage, view.now, move ? { min: move.min, max: move.max } : null)}
+      <ReadPicture stage={stage} now={view.now} then={move ? { min: move.min, max: move.max } : null} />
       {move && stage.adjuster.alsoMoves.length > 0 && (
         <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />
       )}
@@ -210,17 +207,6 @@ const DidIt = memo(function DidIt({
 });
 
 const Ease = memo(EaseFirst);
-
-/** What the kind sets beside what it is judged by. */
-const Beside = memo(function Beside({ stage, onOtherwise, onEase }: Pick<Props, "stage" | "onOtherwise" | "onEase">) {
-  const { job } = useJobScreen();
-  const texts = useTexts();
-  const { element } = stage.geometry;
-  const Pane = panesOf(element).beside;
-  if (!Pane) return null;
-  const easeFirst = <EaseFirst clamps={job.record.clamps} onEase={onEase} />;
-  return <Pane {...{ stage, element, texts, easeFirst }} onText={job.changeText} onMove={onOtherwise} />;
-});
 
 /** How far the adjuster moves its part by an amount, mm. */
 const centreWay = ({ adjuster: { adjuster } }: Stage, amount: number): number =>
@@ -289,21 +275,9 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
           {afterEachPart(reader, element) && <li>{afterEachPart(reader, element)}</li>}
         </ol>
       )}
-      {otherMember(reader, stage, view.move.amount)}
+      <OtherMember stage={stage} changeMm={centreWay(stage, view.move.amount)} />
     </>
   );
-}
-
-/** What is read, to scale, of a kind that shows it. */
-function readPicture(stage: Stage, now: Span | null, then: Span | null): ReactNode {
-  const { element } = stage.geometry;
-  return panesOf(element).read?.({ element, limits: stage.limits, now, then }) ?? null;
-}
-
-/** The same move by another part of the stage, where there is one. */
-function otherMember(reader: Reader, stage: Stage, amount: number): ReactNode {
-  const { element } = stage.geometry;
-  return panesOf(element).otherMember?.(reader, { stage, element, changeMm: centreWay(stage, amount) }) ?? null;
 }
 
 /** What the setting on the other side of the nearest one would read. */

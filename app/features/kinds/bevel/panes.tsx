@@ -1,10 +1,9 @@
 import { lengthWords } from "~/app/features/words/spoken";
 import { bevelPair } from "~/core/bevels";
-import { type KindPanes, plainPanes } from "../kind-panes";
+import { type KindPanes, noPanes } from "../kind-panes";
 
 export const bevel: KindPanes<"bevel"> = {
-  ...plainPanes,
-  onTop: true,
+  ...noPanes,
   /** The same can be had by the shims of the other member, at another contact. */
   otherMember: (reader, { element, changeMm }) => {
     const perAxial = bevelPair(element.bevel).backlashPerAxialMm;

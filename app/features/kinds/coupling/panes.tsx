@@ -1,4 +1,4 @@
-import { type KindPanes, plainPanes } from "../kind-panes";
+import { type KindPanes, noPanes } from "../kind-panes";
 import { InLine } from "./in-line";
 
-export const coupling: KindPanes<"coupling"> = { ...plainPanes, onTop: true, bothSides: false, beside: InLine };
+export const coupling: KindPanes<"coupling"> = { ...noPanes, beside: InLine };

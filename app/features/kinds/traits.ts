@@ -1,0 +1,27 @@
+import type { StageElement, StageKind } from "~/core/stages";
+
+/** What a kind is, beyond its words, on pages that show stages of any kind. */
+export type KindTraits = {
+  /** Its axes lie across the sheet or it hides its insides: drawn over its neighbours. */
+  onTop: boolean;
+  /** Shims on its two sides are set together. */
+  bothSides: boolean;
+  /** Other gears may be looked for in its place. */
+  swaps: boolean;
+};
+
+const plain: KindTraits = { onTop: false, bothSides: true, swaps: false };
+
+const traits: { readonly [K in StageKind]: KindTraits } = {
+  "gear-pair": { ...plain, swaps: true },
+  worm: { ...plain, onTop: true },
+  bevel: { ...plain, onTop: true },
+  planetary: { ...plain, onTop: true },
+  "toothed-belt": plain,
+  "v-belt": plain,
+  chain: plain,
+  coupling: { ...plain, onTop: true, bothSides: false },
+  gap: { ...plain, bothSides: false },
+};
+
+export const traitsOf = ({ kind }: StageElement): KindTraits => traits[kind];
