@@ -14,13 +14,14 @@ export const later = <T>(load: () => Promise<T>): Later<T> => {
   return part;
 };
 
-const whenIdle = (work: () => void): (() => void) => {
+/** Once there is nothing to do, or after a second of work that does not end. */
+export const whenIdle = (work: () => void): (() => void) => {
   // Not every browser can say when it has nothing to do.
   if (typeof requestIdleCallback === "undefined") {
-    const timer = setTimeout(work, 2000);
+    const timer = setTimeout(work, 500);
     return () => clearTimeout(timer);
   }
-  const handle = requestIdleCallback(work);
+  const handle = requestIdleCallback(work, { timeout: 1000 });
   return () => cancelIdleCallback(handle);
 };
 

@@ -1,8 +1,8 @@
 import type { Point, StageShapes } from "../drawing";
 import { degrees, radians } from "../numerics";
+import { stageShapes } from "./drawn";
 import type { KeptDriveLine } from "./drive-graph";
 import type { StageElement } from "./element";
-import { stageShapes } from "./of-kind";
 
 export type PlacedStage = {
   id: string;

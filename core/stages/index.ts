@@ -1,3 +1,4 @@
+export { drawnOf, partOutline, stageShapes } from "./drawn";
 export { driveGraph, type KeptDriveLine, type StageInLine, withoutGone } from "./drive-graph";
 export {
   type DriveLineShapes,
@@ -45,7 +46,6 @@ export {
   limitWays,
   lostMotionArcmin,
   mirroredElement,
-  partOutline,
   ratiosOf,
   recommendKind,
   recommendSide,
@@ -55,7 +55,6 @@ export {
   sidesOf,
   slackByHand,
   spanOf,
-  stageShapes,
   tangentialForceN,
   teethOf,
   thrustsOf,

@@ -1,5 +1,4 @@
 import type { StrandShape } from "../chains";
-import type { PartOutline, StageShapes } from "../drawing";
 import { accept, type Result } from "../quantity";
 import type { StageElement } from "./element";
 import type { Frame } from "./frame";
@@ -136,12 +135,6 @@ export const recommendKind = (element: StageElement, asked: AskedFor): Recommend
 /** Limits of something read beside it; null where no rule is known for this kind. */
 export const recommendSide = (element: StageElement, quantity: SideQuantity, asked: AskedFor): Recommended | null =>
   kindOf(element).recommendSide(element, quantity, asked);
-
-/** The drawing of a stage, to scale; null where it has no geometry. */
-export const stageShapes = (element: StageElement): StageShapes | null => kindOf(element).shapes(element);
-
-/** The part inside which a round is drawn: the gear, wheel, pulley or chain itself, with as many places as it is read at. */
-export const partOutline = (element: StageElement): PartOutline => kindOf(element).outline(element);
 
 /** The element of a mirror-built machine: helix, spiral and worm change hands; idlers swap strands. */
 export const mirroredElement = (element: StageElement): StageElement => kindOf(element).mirrored(element);

@@ -6,9 +6,10 @@ import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Refusal } from "~/core/quantity";
 import { FormEnd } from "./form-end";
 import { SavedForm } from "./saved-form";
-import { TextField, TickField } from "./text-field";
+import { TextField } from "./text-field";
 import { TextReader } from "./text-reader";
 import type { Texts } from "./texts";
+import { TickField } from "./tick-field";
 import { useSavedForm } from "./use-saved-form";
 
 configure({ asyncUtilTimeout: 60_000 });

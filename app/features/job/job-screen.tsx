@@ -1,14 +1,13 @@
 import { Check, Zap } from "lucide-react";
 import { Fragment, useMemo, useState } from "react";
 import { Link, Navigate, Outlet, useNavigate, useSearchParams } from "react-router";
-import { sizeWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import { type JobRecord, jobRecord, movedBy } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Button, buttonClass } from "~/ui/button";
+import { deferred } from "~/ui/deferred";
 import { later, useIdle, useLater } from "~/ui/use-later";
-import { Tape } from "../logbook/tape";
 import { ClockStrip, UnkeptStrip } from "../offline/clock-strip";
 import { useOutbox } from "../offline/outbox-state";
 import { InstrumentPanel } from "../practice/instrument-panel";
@@ -24,13 +23,11 @@ import { useDraftKept, useDraftReady, useTypedDraft } from "./entries/use-draft"
 import { useEntries } from "./entries/use-entries";
 import { stageIn } from "./stations/first-station";
 import { Ledger } from "./stations/ledger";
-import { RefusedStrip } from "./stations/refused-strip";
 import { StageSwitch } from "./stations/stage-switch";
 import { type StationKey, stations } from "./stations/stations";
 
 /** Head with power and what is kept, stations along the top, the station itself, the tape along the bottom. */
 export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey }) {
-  const reader = useWords();
   useWedgeGuard();
   const { machine, stages } = data;
   const [search] = useSearchParams();
@@ -62,7 +59,10 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
             </Link>
             <span className="max-sm:hidden">, </span>
             <b>
-              {stage.name} <span className="figure">{sizeWords(reader, stage.geometry.element)}</span>
+              {stage.name}{" "}
+              <span className="figure">
+                <SizeOf element={stage.geometry.element} />
+              </span>
             </b>
           </h1>
         </Head>
@@ -186,6 +186,9 @@ function StationBar({
   );
 }
 
+const SizeOf = deferred(async () => (await import("../stage/size-of")).SizeOf);
+const RefusedStrip = deferred(async () => (await import("./stations/refused-strip")).RefusedStrip);
+const Tape = deferred(async () => (await import("../logbook/tape")).Tape);
 const goingLive = later(async () => (await import("./stations/going-live")).GoingLive);
 
 /** Isolated or live: always on screen, and changed here. */

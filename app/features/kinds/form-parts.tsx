@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { ChoiceField } from "../form/text-field";
+import { ChoiceField } from "../form/choice-field";
 
 /** Fields beside each other. */
 export const FieldRow = ({ children }: { children: ReactNode }) => (

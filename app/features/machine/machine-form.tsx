@@ -1,8 +1,9 @@
 import { type ReactNode, useState } from "react";
 import { v7 } from "uuid";
+import { ChoiceField } from "../form/choice-field";
 import { FormEnd } from "../form/form-end";
 import { SavedForm } from "../form/saved-form";
-import { ChoiceField, TextField } from "../form/text-field";
+import { TextField } from "../form/text-field";
 import type { Texts } from "../form/texts";
 import { useSavedForm } from "../form/use-saved-form";
 import { PlaceHead } from "../shell/head";

@@ -1,7 +1,9 @@
 import { circleOrder, pointsOrder } from "~/core/fastening";
 import { ClampPoints } from "../clamps/clamp-points";
 import { readClampPoints } from "../clamps/read-clamps";
-import { ChoiceField, TextField, TickField } from "../form/text-field";
+import { ChoiceField } from "../form/choice-field";
+import { TextField } from "../form/text-field";
+import { TickField } from "../form/tick-field";
 import { useFormTexts } from "../form/use-form-texts";
 
 /** The screws that hold the moving part: where they stand, how far they are drawn, whether they are dressed. */

@@ -1,6 +1,8 @@
 import { kindName } from "~/app/features/kinds";
 import { stageKinds } from "~/core/stages";
-import { ChoiceField, TextField, TickField } from "../form/text-field";
+import { ChoiceField } from "../form/choice-field";
+import { TextField } from "../form/text-field";
+import { TickField } from "../form/tick-field";
 import { useFormTexts } from "../form/use-form-texts";
 import { kindForms, kindIn, readElement } from "../kinds/forms";
 import { ElementFigures } from "./element-figures";

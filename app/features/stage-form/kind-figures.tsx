@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { useWords } from "~/app/features/words/use-words";
 import type { Elements, StageKind } from "~/core/stages";
 import type { Kind } from "~/core/stages/kinds/kind";
+import type { KindDrawn } from "~/core/stages/kinds/kind-drawn";
 import { ShapesDrawing } from "../drawing/shapes-drawing";
 import type { KindForm } from "../kinds/kind-form";
 import { type KindWords, lineOf } from "../kinds/kind-words";
@@ -12,13 +13,19 @@ import { unwiseWords } from "../words/unwise";
 /** What a kind knows of itself, says of itself, and shows in its form. */
 export type KindShown<K extends StageKind> = {
   kind: Kind<K>;
+  drawn: Pick<KindDrawn<K>, "shapes">;
   words: KindWords<K>;
   form: Pick<KindForm<K>, "figures">;
 };
 
 /** A stage of one kind to scale and what follows from it: so that a slip in a figure is seen. `saves`: in a form that keeps it. */
 export function KindFigures<K extends StageKind>({
-  of: { kind, words, form },
+  of: {
+    kind,
+    drawn: { shapes },
+    words,
+    form,
+  },
   element,
   saves = false,
 }: {
@@ -34,7 +41,7 @@ export function KindFigures<K extends StageKind>({
         <Refused refusal={checked.refusal} />
       </p>
     );
-  const drawn = kind.shapes(element);
+  const drawn = shapes(element);
   return (
     <section aria-label="The stage" className="self-start grid gap-3">
       <div className="bg-panel p-3 grid place-items-center">

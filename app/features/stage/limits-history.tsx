@@ -4,7 +4,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Stage } from "~/core/records";
 import { type MeasuredQuantity, measuredUnit, onlyUpper, waysToMeasure } from "~/core/stages";
 import type { LimitsRevision } from "~/data/queries/stages";
-import { limitWords } from "../job/read/side-pane";
+import { limitWords } from "../words/limit-words";
 import { sideIn, stageUnit } from "../words/quantity";
 import { measuredWords, sideWords } from "../words/quantity-names";
 import { day } from "../words/times";

@@ -4,9 +4,10 @@ import type { StoreItem } from "~/core/records";
 import { kindsOfStock, type StoreKind, storeKinds } from "~/core/stores";
 import { FormEnd } from "../form/form-end";
 import { SavedForm } from "../form/saved-form";
-import { SelectField, TextField, TickField } from "../form/text-field";
+import { SelectField, TextField } from "../form/text-field";
 import { TextReader } from "../form/text-reader";
 import type { Texts } from "../form/texts";
+import { TickField } from "../form/tick-field";
 import { useFormTexts } from "../form/use-form-texts";
 import { useSavedForm } from "../form/use-saved-form";
 

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { ChoiceField } from "~/app/features/form/text-field";
+import { ChoiceField } from "~/app/features/form/choice-field";
 import { MachineForm } from "~/app/features/machine/machine-form";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";

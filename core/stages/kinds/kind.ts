@@ -1,5 +1,4 @@
 import type { StrandShape } from "../../chains";
-import type { PartOutline, StageShapes } from "../../drawing";
 import type { Result } from "../../quantity";
 import type { Elements, StageKind } from "../element";
 import type { Frame } from "../frame";
@@ -15,7 +14,7 @@ import type { Unwise } from "../unwise";
 export type RockedWheel = { radiusMm: number; normalPerCircumferential: number };
 
 /**
- * Everything that is peculiar to a kind of stage. The functions of stages/ of the same names say what each means; they take an element of
+ * Everything that is peculiar to a kind of stage but how it is drawn (`KindDrawn`). The functions of stages/ of the same names say what each means; they take an element of
  * any kind and ask here.
  */
 export type Kind<K extends StageKind> = {
@@ -53,9 +52,6 @@ export type Kind<K extends StageKind> = {
   check: (element: Elements[K]) => Result<Unwise[]>;
   recommend: (element: Elements[K], asked: AskedFor) => Recommended | null;
   recommendSide: (element: Elements[K], quantity: SideQuantity, asked: AskedFor) => Recommended | null;
-  /** null: it has no geometry. */
-  shapes: (element: Elements[K]) => StageShapes | null;
-  outline: (element: Elements[K]) => PartOutline;
   /** Of a mirror-built machine. */
   mirrored: (element: Elements[K]) => Elements[K];
 };

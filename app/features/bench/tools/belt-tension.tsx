@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { ChoiceField, TextField } from "../../form/text-field";
+import { ChoiceField } from "../../form/choice-field";
+import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { useFormTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";

@@ -13,7 +13,8 @@ import {
 } from "~/core/gears";
 import { severalQuantities } from "~/core/quantity";
 import { moduleOfDiametralPitch } from "~/core/reference";
-import { ChoiceField, TextField } from "../../form/text-field";
+import { ChoiceField } from "../../form/choice-field";
+import { TextField } from "../../form/text-field";
 import { readPitch, TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { matchWords } from "../../words/unwise";

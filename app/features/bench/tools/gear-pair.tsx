@@ -2,10 +2,13 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import type { PairGeometry } from "~/core/gears";
 import { gearPair as kind } from "~/core/stages/kinds/gear-pair";
-import { TextField, TickField } from "../../form/text-field";
+import { gearPairDrawn as drawn } from "~/core/stages/kinds/gear-pair/drawn";
+import { TextField } from "../../form/text-field";
 import type { Read } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
-import { gearPair as form } from "../../kinds/gear-pair/form";
+import { TickField } from "../../form/tick-field";
+import { gearFigures } from "../../kinds/gear-pair/figures";
+import { gearTyped } from "../../kinds/gear-pair/typed";
 import { gearPair as words } from "../../kinds/gear-pair/words";
 import { readKind } from "../../kinds/kind-form";
 import { KindFigures } from "../../stage-form/kind-figures";
@@ -16,7 +19,7 @@ import { firstAnswer } from "../first-answer.server";
 /** A pair from its texts; the centre distance may be left out here. */
 function pairOf(texts: Texts): Read<PairGeometry> {
   const given = Boolean(texts.centres?.trim());
-  const read = readKind(form, { ...texts, ...(given ? {} : { centres: "1" }) });
+  const read = readKind(gearTyped, { ...texts, ...(given ? {} : { centres: "1" }) });
   if (!read.value) return read;
   const { centreDistanceMm, ...rest } = read.value.pair;
   return { value: { ...rest, ...(given ? { centreDistanceMm } : {}) }, problems: null };
@@ -56,7 +59,7 @@ export const tool = benchTool("gear-pair", async () => (await import("~/calc/too
       <div className="grid gap-3">
         {value && (
           <KindFigures
-            of={{ kind, words, form }}
+            of={{ kind, drawn, words, form: { figures: gearFigures } }}
             element={{ kind: "gear-pair", parts: {}, pair: { ...value, centreDistanceMm: output.centreDistanceMm } }}
           />
         )}

@@ -1,6 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { planetary as kind } from "~/core/stages/kinds/planetary";
+import { planetaryDrawn } from "~/core/stages/kinds/planetary/drawn";
 import { ShapesDrawing } from "../../drawing/shapes-drawing";
 import { readKind } from "../../kinds/kind-form";
 import { planetary as form } from "../../kinds/planetary/form";
@@ -27,7 +27,7 @@ export const tool = benchTool("planetary", async () => (await import("~/calc/too
   View: ({ output, texts }) => {
     const reader = useWords();
     const element = readKind(form, texts).value;
-    const drawn = element && kind.shapes(element);
+    const drawn = element && planetaryDrawn.shapes(element);
     return (
       <div className="grid gap-4">
         {drawn && (

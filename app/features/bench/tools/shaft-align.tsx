@@ -1,7 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { StateMark } from "~/ui/state-mark";
-import { ChoiceField, TextField } from "../../form/text-field";
+import { ChoiceField } from "../../form/choice-field";
+import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { useFormTexts } from "../../form/use-form-texts";

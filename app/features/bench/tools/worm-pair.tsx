@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { worm as kind } from "~/core/stages/kinds/worm";
+import { wormDrawn as drawn } from "~/core/stages/kinds/worm/drawn";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
@@ -65,7 +66,7 @@ export const tool = benchTool("worm-pair", async () => (await import("~/calc/too
         </p>
         {element && (
           <KindFigures
-            of={{ kind, words, form }}
+            of={{ kind, drawn, words, form }}
             element={{
               ...element,
               worm: {

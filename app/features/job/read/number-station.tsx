@@ -2,6 +2,7 @@ import { type RefObject, useEffect, useRef } from "react";
 import { firstOfRound, hasClick, isKind, type RoundPhase } from "~/core/logbook";
 import { leastPlaces } from "~/core/stages";
 import { Button } from "~/ui/button";
+import { deferred } from "~/ui/deferred";
 import { useJobScreen } from "../entries/job-context";
 import { doneWords } from "../stations/stations";
 import { MethodForm } from "./method-form";
@@ -9,7 +10,16 @@ import { ReadBeside } from "./read-beside";
 import { ReadingsPane } from "./readings-pane";
 import { type Logging, useLogging } from "./use-logging";
 import { type RoundNow, useRound } from "./use-round";
-import { WhatItSays } from "./what-it-says";
+
+const WhatItSays = deferred(
+  async () => (await import("./what-it-says")).WhatItSays,
+  () => (
+    <>
+      <div className="bg-panel min-h-0 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0" />
+      <div />
+    </>
+  ),
+);
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function NumberStation({ phase }: { phase: RoundPhase }) {

@@ -10,10 +10,10 @@ import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import { sideValueWords } from "../../words/entry";
+import { limitWords } from "../../words/limit-words";
 import { sideIn } from "../../words/quantity";
 import { measuredWords, sideWords } from "../../words/quantity-names";
-import { refusalWords } from "../../words/refusal";
-import type { Spoken } from "../../words/spoken";
+import { Refused } from "../../words/refused";
 import { withUnit } from "../../words/spoken";
 import { verdictState } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
@@ -115,7 +115,7 @@ export function SidePane({ stage }: { stage: Stage }) {
           value={texts[name(i)] ?? ""}
           onChange={(event) => job.changeText(name(i), event.target.value)}
           autoComplete="off"
-          error={problem && (problem.path[1] ?? 0) === i ? refusalWords(reader, problem) : undefined}
+          error={problem && (problem.path[1] ?? 0) === i ? <Refused refusal={problem} /> : undefined}
         />
       ))}
       <Button onClick={log}>Log the {sideWords[quantity].toLowerCase()}</Button>
@@ -128,10 +128,4 @@ export function SidePane({ stage }: { stage: Stage }) {
       </ul>
     </div>
   );
-}
-
-/** An end that is open is left out. */
-export function limitWords(lo: number | null, hi: number | null, { unit, figure: f }: Spoken): string {
-  if (lo !== null && hi !== null) return `${f(lo)} to ${f(hi)} ${unit}`;
-  return lo === null ? `up to ${f(hi ?? 0)} ${unit}` : `at least ${f(lo)} ${unit}`;
 }

@@ -1,4 +1,5 @@
-import { ChoiceField, TextField } from "../../form/text-field";
+import { ChoiceField } from "../../form/choice-field";
+import { TextField } from "../../form/text-field";
 import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow, MoreFields } from "../form-parts";
 import { makeWords } from "./words";

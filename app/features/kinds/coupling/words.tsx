@@ -1,6 +1,7 @@
 import type { CouplingElement } from "~/core/stages";
 import { type KindWords, tightSpotOf } from "../kind-words";
-import { perUnitWords, shortFigure } from "../plain-words";
+import { perUnitWords } from "../per-unit-words";
+import { shortFigure } from "../plain-words";
 
 export const makeWords: Record<CouplingElement["make"], string> = {
   jaw: "jaws with an elastic spider",

@@ -1,5 +1,5 @@
+import { ChoiceField } from "../../form/choice-field";
 import { numberText as n } from "../../form/number-text";
-import { ChoiceField } from "../../form/text-field";
 import { choice, count, over0 } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { GapFields } from "./fields";

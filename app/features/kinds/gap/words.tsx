@@ -1,5 +1,5 @@
 import { type KindWords, tightSpotOf } from "../kind-words";
-import { perUnitWords } from "../plain-words";
+import { perUnitWords } from "../per-unit-words";
 
 const whatWords = {
   "end-float": "end float",

@@ -1,5 +1,6 @@
 import { RowsField } from "../../form/rows-field";
-import { TextField, TickField } from "../../form/text-field";
+import { TextField } from "../../form/text-field";
+import { TickField } from "../../form/tick-field";
 import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow, HandField, MoreFields } from "../form-parts";
 

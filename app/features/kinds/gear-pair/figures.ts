@@ -1,7 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { type GearPair, gearPair, type PairGeometry, usableContactRatio } from "~/core/gears";
-import { type GearElement, gearsOf, ratiosOf } from "~/core/stages";
+import { type GearElement, gearsOf } from "~/core/stages";
+import { gearPair as kind } from "~/core/stages/kinds/gear-pair";
 import type { Figure } from "../kind-form";
 
 const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
@@ -14,12 +15,14 @@ export function gearFigures(reader: Reader, element: GearElement): Figure[] {
   const gears = gearsOf(element);
   return [
     ...(element.gears
-      ? ratiosOf(element).map(
-          ({ name, ratio }, i): Figure => [
-            `Ratio, ${name}`,
-            `${f(reader, Math.abs(ratio))} (${gears[i]?.teeth.join(" : ")})`,
-          ],
-        )
+      ? kind
+          .ratios(element)
+          .map(
+            ({ name, ratio }, i): Figure => [
+              `Ratio, ${name}`,
+              `${f(reader, Math.abs(ratio))} (${gears[i]?.teeth.join(" : ")})`,
+            ],
+          )
       : [["Ratio", f(reader, value.ratio)] as Figure]),
     [
       "Pitch circles",

@@ -1,59 +1,15 @@
-import { numberText as n } from "../../form/number-text";
-import { bothTeeth, over0, over0Or, pitch, pressureAngle, type Reading, slant } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { GearFields } from "./fields";
 import { gearFigures } from "./figures";
-import { gearTexts, readGears } from "./other-gears";
 import { RecommendBacklash } from "./recommend-backlash";
+import { gearTyped } from "./typed";
 
 /** Inside a ring the way out of the middle is the way into mesh. */
 const ringWays = ["parts the centres, into the mesh", "brings the centres together, out of the mesh"] as const;
 
 export const gearPair: KindForm<"gear-pair"> = {
   Fields: GearFields,
-  read: (read) => {
-    const pair = readPair(read);
-    const [boresMm, keywaysMm] = [bothOf(read, "bore"), bothOf(read, "key")];
-    return {
-      kind: "gear-pair",
-      pair,
-      parts: {
-        ...(read.has("material1") || read.has("material2")
-          ? { materials: [read.text("material1"), read.text("material2")] as const }
-          : {}),
-        ...(boresMm ? { boresMm } : {}),
-        ...(keywaysMm ? { keywaysMm } : {}),
-        ...(read.has("pitch2") ? { gearModuleMm: pitch(read, "pitch2") } : {}),
-      },
-      ...(read.text("switches") === "yes" ? { gearName: read.words("gearName"), gears: readGears(read) } : {}),
-    };
-  },
-  texts: (reader, { pair, parts, gears, gearName }) => ({
-    kind: "gear-pair",
-    z1: String(pair.teeth[0]),
-    z2: String(pair.teeth[1]),
-    pitch: n(reader, pair.moduleMm),
-    alpha: n(reader, pair.pressureAngleDeg),
-    helix: pair.helixAngleDeg === 0 ? "" : n(reader, Math.abs(pair.helixAngleDeg)),
-    helixHand: pair.helixAngleDeg < 0 ? "left" : "right",
-    x1: n(reader, pair.profileShift[0]),
-    x2: n(reader, pair.profileShift[1]),
-    thin1: pair.thinningMm[0] === 0 ? "" : n(reader, pair.thinningMm[0]),
-    thin2: pair.thinningMm[1] === 0 ? "" : n(reader, pair.thinningMm[1]),
-    face: n(reader, pair.faceWidthMm),
-    centres: n(reader, pair.centreDistanceMm),
-    internal: pair.internal ? "yes" : "",
-    material1: parts.materials?.[0] ?? "",
-    material2: parts.materials?.[1] ?? "",
-    bore1: n(reader, parts.boresMm?.[0]),
-    bore2: n(reader, parts.boresMm?.[1]),
-    key1: n(reader, parts.keywaysMm?.[0]),
-    key2: n(reader, parts.keywaysMm?.[1]),
-    pitch2: n(reader, parts.gearModuleMm),
-    switches: gears ? "yes" : "",
-    gearName: gearName ?? "",
-    ...gearTexts(reader, gears ?? []),
-  }),
+  ...gearTyped,
   figures: gearFigures,
   turned: "arc",
   usualLimits: "circumferential-backlash",
@@ -65,24 +21,3 @@ export const gearPair: KindForm<"gear-pair"> = {
   ways: ({ internal }) => (internal === "yes" ? ringWays : null),
   shims: { label: "Centres a mm of shim", drawn: ["gear", "part", "centres"], remark: "" },
 };
-
-function readPair(read: Reading) {
-  const face = over0Or(read, "face", undefined);
-  return {
-    teeth: bothTeeth(read),
-    moduleMm: pitch(read, "pitch"),
-    pressureAngleDeg: pressureAngle(read),
-    helixAngleDeg: slant(read, "helix", "helixHand"),
-    profileShift: [read.numberOr("x1", 0), read.numberOr("x2", 0)] as const,
-    thinningMm: [read.numberOr("thin1", 0), read.numberOr("thin2", 0)] as const,
-    ...(face === undefined ? {} : { faceWidthMm: face }),
-    internal: read.text("internal") === "yes",
-    centreDistanceMm: over0(read, "centres"),
-  };
-}
-
-/** Of pinion and gear, what is known of either; null where nothing is. */
-function bothOf(read: Reading, name: string): readonly [number | null, number | null] | null {
-  const both = [over0Or(read, `${name}1`, null), over0Or(read, `${name}2`, null)] as const;
-  return both.some((value) => value !== null) ? both : null;
-}

@@ -1,6 +1,6 @@
 import type { KindWords } from "../kind-words";
 import { tightSpotOf } from "../kind-words";
-import { perUnitWords } from "../plain-words";
+import { perUnitWords } from "../per-unit-words";
 
 export const planetary: KindWords<"planetary"> = {
   name: "planetary set",

@@ -1,5 +1,6 @@
+import { ChoiceField } from "../../form/choice-field";
 import { OrderedRowsField } from "../../form/ordered-rows-field";
-import { ChoiceField, TextField } from "../../form/text-field";
+import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow } from "../form-parts";

@@ -12,10 +12,8 @@ import {
   toothedSides,
   toothedWays,
 } from "../../toothed/mesh";
-import { gearOutline, spurBlank } from "../../toothed/outline";
 import type { Kind, RockedWheel } from "../kind";
 import type { BevelElement } from "./schema";
-import { bevelShapes } from "./shapes";
 import { bevelThrusts } from "./thrust";
 
 /** A bevel pair; its shims lie behind one member. */
@@ -57,9 +55,6 @@ export const bevel: Kind<"bevel"> = {
     return { lo: roundedUp(lo, 0.01), hi: roundedUp(hi, 0.01), rule: "bevel", facts };
   },
   recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
-  shapes: bevelShapes,
-  outline: ({ bevel: { teeth, moduleMm, pressureAngleDeg } }) =>
-    gearOutline(spurBlank(teeth[1], moduleMm, pressureAngleDeg)),
   mirrored: (element) => {
     const { spiralAngleDeg } = element.bevel;
     return { ...element, bevel: { ...element.bevel, spiralAngleDeg: spiralAngleDeg === 0 ? 0 : -spiralAngleDeg } };

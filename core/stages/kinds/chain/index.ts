@@ -1,12 +1,10 @@
-import { type StrandShape, sprocketOutlines, wearLimitOf } from "../../../chains";
-import { type PartOutline, polar } from "../../../drawing";
+import { type StrandShape, wearLimitOf } from "../../../chains";
 import { accept } from "../../../quantity";
 import { oneTurn } from "../../frame";
 import { linear, usualPitches } from "../../measured";
 import { oneRatio } from "../../ratio";
 import { mirroredIdlers } from "../../runs/mirrored";
 import { pathPull, runDiameters, stagePath } from "../../runs/path";
-import { beltShapes } from "../../runs/shapes";
 import { spanMm } from "../../runs/span";
 import { slopePerSpan } from "../../sensitivity";
 import type { Kind } from "../kind";
@@ -67,13 +65,6 @@ export const chain: Kind<"chain"> = {
   check: checkChain,
   recommend: (element) => recommendSag(element, isSteep(element)),
   recommendSide: recommendBesideChain,
-  shapes: (element) =>
-    beltShapes(element, {
-      role: "chain",
-      thickMm: 0.3 * element.pitchMm,
-      wheel: (member) => sprocketOutlines(element.teeth[member], element.pitchMm),
-    }),
-  outline: ({ links }) => chainRing(links),
   mirrored: (element) => ({ ...element, idlers: mirroredIdlers(element.idlers) }),
 };
 
@@ -86,20 +77,4 @@ function sagSlope(element: ChainElement, strand: StrandShape): number {
   if (!path.ok) return Number.NaN;
   const span = Math.max(...path.value.laid.spans.map(({ lengthMm }) => lengthMm));
   return -slopePerSpan[strand] * span * pathPull(path.value, element.moved);
-}
-
-/** A chain laid in a ring: outer and inner links in turn; of a real sprocket only a part of it ever lies on the teeth. */
-function chainRing(links: number): PartOutline {
-  const step = (2 * Math.PI) / links;
-  const outline = Array.from({ length: links }, (_, i) => {
-    const at = i * step;
-    const out = i % 2 === 0 ? 1 : 0.985;
-    return [
-      polar(0.93, at - 0.42 * step),
-      polar(out, at - 0.42 * step),
-      polar(out, at + 0.42 * step),
-      polar(0.93, at + 0.42 * step),
-    ];
-  });
-  return { outline, tipRadius: 1, rootRadius: 0.93 };
 }

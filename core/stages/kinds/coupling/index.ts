@@ -1,5 +1,4 @@
 import { alignLimitsAt, fitCoupling } from "../../../couplings";
-import { markedWheel } from "../../../drawing";
 import { degrees } from "../../../numerics";
 import { accept, type Result } from "../../../quantity";
 import { oneTurn } from "../../frame";
@@ -9,7 +8,6 @@ import { type Recommended, recommendRunout } from "../../rule";
 import type { Unwise } from "../../unwise";
 import type { Kind } from "../kind";
 import type { CouplingElement } from "./schema";
-import { couplingShapes } from "./shapes";
 
 /** Clearances that are good where nobody gave others (common practice): a push fit of the bore, and a key that does not hammer. */
 const usualClearance = { lo: 0, hi: 0.05 };
@@ -65,8 +63,6 @@ export const coupling: Kind<"coupling"> = {
     const deg = Math.floor(100 * degrees(Math.atan(limits.angleMmPerM / 1000))) / 100;
     return upTo(Math.min(deg, allow.angularDeg ?? Number.POSITIVE_INFINITY), rpm, "align-speed");
   },
-  shapes: couplingShapes,
-  outline: () => markedWheel(1),
   mirrored: (element) => element,
 };
 

@@ -1,10 +1,8 @@
-import { markedWheel } from "../../../drawing";
 import { accept } from "../../../quantity";
 import { oneTurn } from "../../frame";
 import { linear } from "../../measured";
 import { recommendEndFloat, recommendRunout } from "../../rule";
 import type { Kind } from "../kind";
-import { gapShapes } from "./shapes";
 
 /** A gap that shims or spacers set: end float, a starter pinion's clearance, a running clearance. It drives nothing. */
 export const gap: Kind<"gap"> = {
@@ -41,7 +39,5 @@ export const gap: Kind<"gap"> = {
   },
   recommendSide: (_, quantity, asked) =>
     quantity === "end-float" ? recommendEndFloat(asked) : quantity === "runout" ? recommendRunout : null,
-  shapes: gapShapes,
-  outline: ({ places }) => markedWheel(places),
   mirrored: (element) => element,
 };

@@ -1,4 +1,4 @@
-import { gearBlanks, gearPair as meshOf } from "../../../gears";
+import { gearPair as meshOf } from "../../../gears";
 import { meshRecurrences } from "../../recurrence";
 import {
   backlashWay,
@@ -8,12 +8,10 @@ import {
   toothedSides,
   toothedWays,
 } from "../../toothed/mesh";
-import { gearOutline } from "../../toothed/outline";
 import type { Kind } from "../kind";
 import { checkGears } from "./check";
 import { gearsOf } from "./gears";
 import { rockedGear, tipWay } from "./mesh";
-import { gearShapes } from "./shapes";
 import { helicalThrust } from "./thrust";
 
 /** A spur or helical pair on parallel axes, external or internal, switchable or not. */
@@ -53,8 +51,6 @@ export const gearPair: Kind<"gear-pair"> = {
   // The standard's own: recommendBacklash in limits/.
   recommend: () => null,
   recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
-  shapes: ({ pair }) => gearShapes(pair),
-  outline: ({ pair }) => gearOutline(gearBlanks(pair)[1]),
   mirrored: (element) => ({
     ...element,
     pair: { ...element.pair, helixAngleDeg: element.pair.helixAngleDeg === 0 ? 0 : -element.pair.helixAngleDeg },

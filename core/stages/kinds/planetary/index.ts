@@ -1,4 +1,3 @@
-import { markedWheel } from "../../../drawing";
 import { degrees, radians } from "../../../numerics";
 import { nearestSets, planetarySet, relativeSpeeds } from "../../../planetary";
 import { accept, type Result, refuse } from "../../../quantity";
@@ -10,7 +9,6 @@ import { recommendEndFloat, recommendRunout } from "../../rule";
 import type { Unwise } from "../../unwise";
 import type { Kind } from "../kind";
 import type { PlanetaryElement } from "./schema";
-import { planetaryShapes } from "./shapes";
 
 /** A planetary set, judged by the lost motion at its output; nothing on it can be adjusted. */
 export const planetary: Kind<"planetary"> = {
@@ -47,8 +45,6 @@ export const planetary: Kind<"planetary"> = {
   recommend: () => null,
   recommendSide: (_, quantity, asked) =>
     quantity === "end-float" ? recommendEndFloat(asked) : quantity === "runout" ? recommendRunout : null,
-  shapes: planetaryShapes,
-  outline: () => markedWheel(marks),
   mirrored: (element) => element,
 };
 

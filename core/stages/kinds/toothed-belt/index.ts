@@ -1,4 +1,3 @@
-import { pulleyOutlines } from "../../../belts";
 import { oneTurn } from "../../frame";
 import { oneRatio } from "../../ratio";
 import { rounded } from "../../rule";
@@ -14,7 +13,6 @@ import {
   recommendBesideBelt,
 } from "../../runs/belt";
 import { mirroredIdlers } from "../../runs/mirrored";
-import { beltShapes, outlineRadii } from "../../runs/shapes";
 import { spanMm } from "../../runs/span";
 import type { Kind } from "../kind";
 
@@ -57,15 +55,5 @@ export const toothedBelt: Kind<"toothed-belt"> = {
   },
   recommendSide: (element, quantity, asked) =>
     recommendBesideBelt(element, quantity, asked, { deg: 0.25, rule: "angle-toothed" }),
-  shapes: (element) =>
-    beltShapes(element, {
-      role: "belt",
-      thickMm: 0.3 * element.pitchMm,
-      wheel: (member) => pulleyOutlines(element.teeth[member], element.pitchMm),
-    }),
-  outline: ({ teeth, pitchMm }) => {
-    const outline = pulleyOutlines(teeth[1], pitchMm);
-    return { outline, ...outlineRadii(outline) };
-  },
   mirrored: (element) => ({ ...element, idlers: mirroredIdlers(element.idlers) }),
 };

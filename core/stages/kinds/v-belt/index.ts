@@ -1,5 +1,4 @@
-import { markedWheel } from "../../../drawing";
-import { type Frame, marks, oneTurn, placeCount } from "../../frame";
+import { type Frame, marks, oneTurn } from "../../frame";
 import { oneRatio } from "../../ratio";
 import { type AskedFor, type Recommended, rounded } from "../../rule";
 import {
@@ -17,7 +16,6 @@ import {
 } from "../../runs/belt";
 import { mirroredIdlers } from "../../runs/mirrored";
 import { stagePath } from "../../runs/path";
-import { beltShapes } from "../../runs/shapes";
 import { spanMm } from "../../runs/span";
 import type { Kind } from "../kind";
 import type { VBeltElement } from "./schema";
@@ -48,9 +46,6 @@ export const vBelt: Kind<"v-belt"> = {
   recommend,
   recommendSide: (element, quantity, asked) =>
     recommendBesideBelt(element, quantity, asked, { deg: 0.5, rule: "angle-v" }),
-  shapes: (element) =>
-    beltShapes(element, { role: "belt", thickMm: 0.06 * Math.min(...element.pitchDiameterMm), wheel: null }),
-  outline: (element) => markedWheel(placeCount(frame(element))),
   mirrored: (element) => ({ ...element, idlers: mirroredIdlers(element.idlers) }),
 };
 

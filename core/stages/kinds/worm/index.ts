@@ -6,10 +6,8 @@ import { oneRatio } from "../../ratio";
 import { rounded, roundedUp } from "../../rule";
 import { type Thrust, turnings } from "../../thrust";
 import { backlashWay, meshLostMotion, recommendBesideMesh, toothedSides, toothedWays } from "../../toothed/mesh";
-import { gearOutline, spurBlank } from "../../toothed/outline";
 import type { Kind, RockedWheel } from "../kind";
 import type { WormElement } from "./schema";
-import { wormShapes } from "./shapes";
 
 /** Steel on bronze, well lubricated (common practice). */
 export const wormFriction = 0.05;
@@ -51,9 +49,6 @@ export const worm: Kind<"worm"> = {
     facts: { m },
   }),
   recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
-  shapes: wormShapes,
-  outline: ({ worm: { wheelTeeth, axialModuleMm, pressureAngleDeg } }) =>
-    gearOutline(spurBlank(wheelTeeth, axialModuleMm, pressureAngleDeg)),
   mirrored: (element) => ({ ...element, hand: element.hand === "right" ? "left" : "right" }),
 };
 
