@@ -1,5 +1,5 @@
-import { type ComponentType, lazy, type ReactNode, Suspense } from "react";
-import { later, whenIdle } from "./use-later";
+import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useState } from "react";
+import { type Later, later, whenIdle } from "./use-later";
 import { WhenHere } from "./when-here";
 
 /**
@@ -28,4 +28,23 @@ export function deferred<P extends object>(
       </Suspense>
     );
   };
+}
+
+/**
+ * The same for a part that only the browser draws, inside of what is drawn with every key: no component stands between.
+ *
+ * @returns null until it is there
+ */
+export function useDeferred<P extends object>(part: Later<ComponentType<P>>): ComponentType<P> | null {
+  const [Part, setPart] = useState(() => part.kept);
+  useEffect(() => {
+    if (Part) return;
+    return whenIdle(() => {
+      part.load().then(
+        (loaded) => setPart(() => loaded),
+        () => setPart(() => (props: P) => <WhenHere part={part} props={props} />),
+      );
+    });
+  }, [part, Part]);
+  return Part;
 }

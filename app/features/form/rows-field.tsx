@@ -51,6 +51,8 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
     const rows = fields.map(({ id: _, ...texts }) => texts);
     replace([...rows.slice(0, row), ...pasted, ...rows.slice(row + 1)].slice(0, most));
   };
+  // Words take what figures leave.
+  const narrow = columns.some(({ wide }) => wide) ? "w-18 max-sm:w-12" : "w-28";
   const Round = order?.Round ?? Plain;
   const Row = order?.Row ?? PlainRow;
   return (
@@ -63,11 +65,15 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
               <tr className="text-left text-mid">
                 <td className="w-8" />
                 {columns.map((column) => (
-                  <th key={column.name} scope="col" className={`font-normal pr-1 ${column.wide ? "" : "w-24"}`}>
+                  <th
+                    key={column.name}
+                    scope="col"
+                    className={`font-normal pr-1 leading-tight align-bottom ${column.wide ? "min-w-24" : narrow}`}
+                  >
                     {column.label}
                   </th>
                 ))}
-                <td className="w-12" />
+                <td className="w-10" />
               </tr>
             </thead>
             <tbody>
@@ -85,14 +91,14 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
                       </td>
                     ))}
                     <td className="p-0 pb-1">
-                      <Button
-                        kind="quiet"
-                        className="min-h-12 px-2"
+                      <button
+                        type="button"
+                        className="min-h-12 w-10 grid place-items-center cursor-pointer"
                         aria-label={`Take out ${one.toLowerCase()} ${row + 1}`}
                         onClick={() => remove(row)}
                       >
                         <X aria-hidden="true" size={20} />
-                      </Button>
+                      </button>
                     </td>
                   </Row>
                   <RowProblem name={`${name}.${row}`} columns={columns} />
@@ -148,7 +154,7 @@ function Cell({
   onPaste: (event: ClipboardEvent) => void;
 }) {
   const { field, fieldState } = useController({ name, defaultValue: "" });
-  const look = `min-h-12 w-full px-2 bg-panel border-2 text-lg ${fieldState.error ? "border-outside" : "border-ink"}`;
+  const look = `min-h-12 w-full px-2 max-sm:px-1 bg-panel border-2 text-lg ${fieldState.error ? "border-outside" : "border-ink"}`;
   const shared = { ...field, "aria-label": label, "aria-invalid": fieldState.error ? (true as const) : undefined };
   return options ? (
     <select {...shared} value={field.value || options[0]?.value} className={look}>
@@ -159,7 +165,12 @@ function Cell({
       ))}
     </select>
   ) : (
-    <input {...shared} autoComplete="off" onPaste={onPaste} className={`${look} ${wide ? "" : "figure min-w-14"}`} />
+    <input
+      {...shared}
+      autoComplete="off"
+      onPaste={onPaste}
+      className={`${look} ${wide ? "min-w-20" : "figure min-w-11"}`}
+    />
   );
 }
 

@@ -265,12 +265,10 @@ function KeptMark({ draft, jobId }: { draft: TypedDraft; jobId: string }) {
   }
   return (
     <span role="status" className="text-mid px-1 max-sm:hidden">
-      {kept.at ? (
+      {kept.at && (
         <>
           Kept <span className="figure">{clock(reader, kept.at)}</span>
         </>
-      ) : (
-        "…"
       )}
     </span>
   );

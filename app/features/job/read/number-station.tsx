@@ -2,7 +2,8 @@ import { type RefObject, useEffect, useRef } from "react";
 import { firstOfRound, hasClick, isKind, type RoundPhase } from "~/core/logbook";
 import { leastPlaces } from "~/core/stages";
 import { Button } from "~/ui/button";
-import { deferred } from "~/ui/deferred";
+import { useDeferred } from "~/ui/deferred";
+import { later } from "~/ui/use-later";
 import { useJobScreen } from "../entries/job-context";
 import { doneWords } from "../stations/stations";
 import { MethodForm } from "./method-form";
@@ -11,18 +12,11 @@ import { ReadingsPane } from "./readings-pane";
 import { type Logging, useLogging } from "./use-logging";
 import { type RoundNow, useRound } from "./use-round";
 
-const WhatItSays = deferred(
-  async () => (await import("./what-it-says")).WhatItSays,
-  () => (
-    <>
-      <div className="bg-panel min-h-0 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0" />
-      <div />
-    </>
-  ),
-);
+const whatItSays = later(async () => (await import("./what-it-says")).WhatItSays);
 
 /** Left to right, one glance: the readings being taken, the picture they make, the next move. */
 export function NumberStation({ phase }: { phase: RoundPhase }) {
+  const WhatItSays = useDeferred(whatItSays);
   const { stage, job, data } = useJobScreen();
   const soButton = useRef<HTMLButtonElement>(null);
   const readingField = useRef<HTMLInputElement>(null);
@@ -68,7 +62,11 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
           instead={<Instead now={now} logging={logging} />}
         />
       </div>
-      <WhatItSays now={now} logging={logging} soButton={soButton} />
+      {WhatItSays ? (
+        <WhatItSays now={now} logging={logging} soButton={soButton} />
+      ) : (
+        <div className="bg-panel min-h-0 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0" />
+      )}
     </div>
   );
 }
