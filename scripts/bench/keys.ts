@@ -40,6 +40,9 @@ async function each(
     await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
     const field = page.getByRole("textbox", { name: /^Reading at/ });
     await field.click();
+    // What comes once the page stands is no key's.
+    await page.locator("html[data-whole]").waitFor({ state: "attached" });
+    await page.getByRole("region", { name: "Next move" }).waitFor();
     const session = await context.newCDPSession(page);
     await session.send("Performance.enable");
     const costs: KeyCost[] = [];

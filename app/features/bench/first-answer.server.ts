@@ -10,6 +10,9 @@ export const firstAnswer =
   ({ context, request }: LoaderFunctionArgs<RouterContextProvider>): Promise<CalcAnswer | null> =>
     asPerson(context, request, everyRole, async () => {
       if (tool.beside) return null;
-      const { input } = tool.read(textsIn(new URL(request.url).searchParams, tool));
+      const { searchParams } = new URL(request.url);
+      // Not of the page's address: which loaders the router asks for.
+      searchParams.delete("_routes");
+      const { input } = tool.read(textsIn(searchParams, tool));
       return input && (await tool.compute.load())(input);
     });

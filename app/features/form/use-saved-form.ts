@@ -45,11 +45,12 @@ export function useSavedForm<T extends object>({
   const navigate = useNavigate();
   const { refusal, onward } = fetcher.data ?? {};
   useEffect(() => {
-    if (onward === undefined) return;
+    // A page whose data is still being renewed after what was sent would take the place of the one gone to.
+    if (onward === undefined || fetcher.state !== "idle") return;
     kept.current = false;
     forget(name);
     navigate(onward);
-  }, [onward, name, navigate]);
+  }, [onward, fetcher.state, name, navigate]);
   const fieldOf = useRef(reading.fieldOf ?? fieldOfPath);
   useEffect(() => {
     if (!refusal) return;

@@ -33,7 +33,7 @@ import { AlsoMoves } from "./also-moves";
 import type { ChosenStack } from "./drawer-pane";
 import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
-import { Beside, OtherMember, ReadPicture } from "./of-its-kind";
+import { Beside, useOfItsKind } from "./of-its-kind";
 import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
@@ -69,6 +69,7 @@ export function MovePane(props: Props) {
   const { instruments } = data;
   const { stage, instrument, view } = props;
   const [otherwise, setOtherwise] = useState(false);
+  const { readPicture } = useOfItsKind(stage);
   const { element } = stage.geometry;
   const unit = stageUnit(reader, element);
   const read = readIn(reader, element, instrument);
@@ -87,7 +88,7 @@ export function MovePane(props: Props) {
           </p>
         )}
         <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
-        <ReadPicture stage={stage} now={null} then={null} />
+        {readPicture(null, null)}
         {stage.geometry.turnedBy !== "either" && (
           <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
         )}
@@ -146,7 +147,7 @@ export function MovePane(props: Props) {
         per={unit.per}
         label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
       />
-      <ReadPicture stage={stage} now={view.now} then={move ? { min: move.min, max: move.max } : null} />
+      {readPicture(view.now, move ? { min: move.min, max: move.max } : null)}
       {move && stage.adjuster.alsoMoves.length > 0 && (
         <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />
       )}
@@ -231,6 +232,7 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
   const reader = useWords();
   const { instruments } = useJobScreen().data;
   const { adjuster } = stage;
+  const { otherMember } = useOfItsKind(stage);
   const words = "text-2xl font-semibold leading-snug";
   const { element } = stage.geometry;
   const { advice, judged } = view;
@@ -275,7 +277,7 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
           {afterEachPart(reader, element) && <li>{afterEachPart(reader, element)}</li>}
         </ol>
       )}
-      <OtherMember stage={stage} changeMm={centreWay(stage, view.move.amount)} />
+      {otherMember(centreWay(stage, view.move.amount))}
     </>
   );
 }

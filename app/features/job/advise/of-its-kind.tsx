@@ -1,4 +1,4 @@
-import { memo } from "react";
+import { memo, type ReactNode } from "react";
 import { usePanes } from "~/app/features/kinds/panes";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
@@ -9,19 +9,18 @@ import { EaseFirst } from "./ease-first";
 
 type Span = { min: number; max: number };
 
-/** What is read, to scale, of a kind that shows it. */
-export function ReadPicture({ stage, now, then }: { stage: Stage; now: Span | null; then: Span | null }) {
-  const { element } = stage.geometry;
-  const panes = usePanes(element);
-  return panes?.read?.({ element, limits: stage.limits, now, then }) ?? null;
-}
-
-/** The same move by another part of the stage, where there is one. */
-export function OtherMember({ stage, changeMm }: { stage: Stage; changeMm: number }) {
+/** What the kind of a stage shows: what is read to scale, and the same move by another part of it; each null where there is none. */
+export function useOfItsKind(stage: Stage): {
+  readPicture: (now: Span | null, then: Span | null) => ReactNode;
+  otherMember: (changeMm: number) => ReactNode;
+} {
   const reader = useWords();
   const { element } = stage.geometry;
   const panes = usePanes(element);
-  return panes?.otherMember?.(reader, { stage, element, changeMm }) ?? null;
+  return {
+    readPicture: (now, then) => panes?.read?.({ element, limits: stage.limits, now, then }) ?? null,
+    otherMember: (changeMm) => panes?.otherMember?.(reader, { stage, element, changeMm }) ?? null,
+  };
 }
 
 /** What the kind sets beside what it is judged by. */
