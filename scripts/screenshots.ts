@@ -94,7 +94,7 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.waitForTimeout(600);
   await shoot("stage");
   await page.goto("/stores?kind=shim");
-  await page.getByRole("list", { name: "shims" }).waitFor();
+  await page.getByRole("table", { name: "shims" }).waitFor();
   await shoot("stores");
   await page.goto("/bench/gear-identify");
   await page.getByRole("region", { name: "Answer" }).waitFor();
