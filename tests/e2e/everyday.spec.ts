@@ -62,6 +62,7 @@ test("two stages in one job, one by feel, things put in and asked for before pow
 
   await page.getByRole("link", { name: /^Delivery drive/ }).click();
   await page.getByRole("button", { name: "By feel" }).click();
+  await expect(page.getByRole("region", { name: "Feel" })).toBeVisible();
   // Keys 1 to 5 work at once, and one goes on until no stretch is left in which the tight spot could lie.
   await page.keyboard.press("3");
   await expect(page.getByRole("status").filter({ hasText: "too few places felt to tell" })).toBeVisible();
