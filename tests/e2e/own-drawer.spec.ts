@@ -116,7 +116,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await expect(page.getByRole("heading", { name: /^Signed by L. Orban/ })).toBeVisible();
 
   await visit(page, "/stores");
-  const shim = page.getByRole("listitem").filter({ hasText: "Shim 0,5" });
+  const shim = page.getByRole("row").filter({ hasText: "Shim 0,5" });
   await expect(shim).toContainText("1");
   await page.getByRole("link", { name: "Shim 0,5" }).click();
   await expect(page.getByRole("table", { name: "Taken and put back" })).toContainText("Box erector: Shaft float");
