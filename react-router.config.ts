@@ -3,6 +3,7 @@ import type { Config } from "@react-router/dev/config";
 export default {
   ssr: true,
   appDirectory: "app",
+  routeDiscovery: { mode: "initial" },
   future: {
     v8_middleware: true,
     v8_splitRouteModules: true,

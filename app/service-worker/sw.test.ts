@@ -150,18 +150,6 @@ test("data of a page is kept as the page is; without either there is a failure a
   expect((await visit("/jobs/2.data", "cors"))?.type).toBe("error");
 });
 
-test("where links lead is known without a network, by the list of the release that asks", async () => {
-  const list = { entry: {}, routes: { root: { id: "root" }, "routes/floor": { id: "routes/floor" } }, version: "7" };
-  await (await caches.open("harmostat files new")).put(
-    "/assets/manifest-7.js",
-    new Response(`window.__reactRouterManifest=${JSON.stringify(list)};`),
-  );
-  server = null;
-  const answer = await visit("/__manifest?paths=%2F&version=7", "cors");
-  expect(await answer?.json()).toEqual(list.routes);
-  await expect(visit("/__manifest?paths=%2F&version=6", "cors")).rejects.toThrow("no network");
-});
-
 test("what changes something goes past it, and so does another server", async () => {
   expect(await visit("/jobs/1/entries", "cors", "POST")).toBeUndefined();
   expect(await tell("fetch", { request: { url: "http://elsewhere.test/x", mode: "navigate", method: "GET" } })).toBe(

@@ -60,7 +60,6 @@ worker.addEventListener("fetch", (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== "GET" || url.origin !== worker.location.origin) return;
-  if (url.pathname === "/__manifest") return event.respondWith(routes(request, url));
   if (url.pathname.startsWith("/assets/")) return event.respondWith(asset(request));
   if (request.mode === "navigate") return event.respondWith(page(event, url));
   if (url.pathname.endsWith(".data")) return event.respondWith(dataOf(event, url));
@@ -120,13 +119,6 @@ async function keep(path: string): Promise<void> {
 
 async function asset(request: Request): Promise<Response> {
   return (await caches.match(request)) ?? fetch(request);
-}
-
-/** Where links lead: by the release's own list of routes, so that they lead there without a network as well. */
-async function routes(request: Request, url: URL): Promise<Response> {
-  const kept = await caches.match(`/assets/manifest-${url.searchParams.get("version")}.js`);
-  const [list] = (await kept?.text())?.match(/\{.*\}/s) ?? [];
-  return list === undefined ? fetch(request) : Response.json((JSON.parse(list) as { routes: object }).routes);
 }
 
 async function withPatience(request: Request): Promise<Response> {
