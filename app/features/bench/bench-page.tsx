@@ -41,12 +41,12 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
   const read = useMemo(() => bench.read(texts), [bench, texts]);
   const asked = useRef(JSON.stringify(read.input));
   const first = useLoaderData<CalcAnswer | null>();
-  const isFirst = JSON.stringify(read.input) === asked.current;
-  const compute = useLater(bench.compute, !isFirst);
+  const brought = JSON.stringify(read.input) === asked.current ? first : null;
+  const compute = useLater(bench.compute, !brought);
   const here = useMemo(() => {
     if (bench.beside || !read.input) return null;
-    return isFirst ? first : (compute?.(read.input) ?? null);
-  }, [bench, read.input, isFirst, first, compute]);
+    return brought ?? compute?.(read.input) ?? null;
+  }, [bench, read.input, brought, compute]);
   const beside = useCalc(tool, bench.beside ? read.input : null);
   const answer = bench.beside ? beside.answer : here;
   const output = answer?.ok ? answer.result : null;

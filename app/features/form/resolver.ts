@@ -30,16 +30,26 @@ export const formResolver =
     const done = read(flatTexts(values));
     if (done.problems !== null)
       return { values: {}, errors: toNestErrors(await inWords(reader, done.problems), options) };
-    const judged = schema && (await import("~/core/records/check-input")).checkInput(await schema(), done.value);
+    const judged = schema && (await judgedBy(schema, done.value));
     if (!judged || judged.ok) return { values: done.value, errors: {} };
     const named = fieldOf(judged.refusal.path);
     const field = named in flatTexts(values) ? named : wholeForm;
     return { values: {}, errors: toNestErrors(await inWords(reader, { [field]: judged.refusal }), options) };
   };
 
-/** Words come with the first problem. */
+/** null where it could not be fetched: the server judges all the same. */
+const judgedBy = (schema: () => Promise<z.ZodType>, value: object) =>
+  Promise.all([import("~/core/records/check-input"), schema()]).then(
+    ([{ checkInput }, by]) => checkInput(by, value),
+    () => null,
+  );
+
+/** Words come with the first problem; where they could not be fetched, the field at least says that it is about it. */
 async function inWords(reader: Reader, problems: Problems): Promise<Record<string, FieldError>> {
-  const { refusalWords } = await import("../words/refusal");
+  const refusalWords = await import("../words/refusal").then(
+    (words) => words.refusalWords,
+    () => () => "This cannot be read. Why could not be fetched without the network.",
+  );
   return Object.fromEntries(
     Object.entries(problems).map(([name, refusal]) => [
       name,

@@ -63,11 +63,13 @@ test("what is wrong stands under its row, and that there is none under the list"
 
 test("lines that are pasted become rows, from the cell on and no more than there may be", async () => {
   render(<Form initial={two} />);
+  // What was typed meanwhile in another row stays.
+  await userEvent.type(cell("Size 1, Size"), "5");
   cell("Size 2, Size").focus();
   await userEvent.paste("0,3\t2\n1/8 in\t1\n\n2 × 5\n9\t9");
   await waitFor(() => expect(screen.getAllByRole("textbox")).toHaveLength(8));
   expect(screen.getAllByRole<HTMLInputElement>("textbox").map(({ value }) => value)).toEqual([
-    ...["0.1", "4", "0,3", "2", "1/8 in", "1", "2", "5"],
+    ...["0.15", "4", "0,3", "2", "1/8 in", "1", "2", "5"],
   ]);
 });
 

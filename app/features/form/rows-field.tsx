@@ -1,6 +1,6 @@
 import { X } from "lucide-react";
 import { type ClipboardEvent, Fragment, type ReactNode } from "react";
-import { type FieldError, get, useController, useFieldArray, useFormState } from "react-hook-form";
+import { type FieldError, get, useController, useFieldArray, useFormContext, useFormState } from "react-hook-form";
 import { Button } from "~/ui/button";
 import type { Texts } from "./texts";
 
@@ -37,6 +37,7 @@ type Rows = {
 /** A list of the same thing, a row each. Lines that are pasted, from a sheet or a letter, become rows. */
 export function RowsField({ name, legend, hint, one, columns, most = 60, order }: Rows) {
   const { fields, append, remove, move, replace } = useFieldArray({ name });
+  const { getValues } = useFormContext();
   const { errors } = useFormState({ name });
   const problem: FieldError | undefined = get(errors, `${name}.root`) ?? asError(get(errors, name));
   const blank = (): Texts => Object.fromEntries(columns.map(({ name: column }) => [column, ""]));
@@ -48,7 +49,8 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
     if (lines.length < 2) return;
     event.preventDefault();
     const pasted = lines.map((line) => ({ ...blank(), ...cellsOf(line, columns.slice(from)) }));
-    const rows = fields.map(({ id: _, ...texts }) => texts);
+    // As they are typed now: the fields of the list are those of its last change of rows.
+    const rows: Texts[] = getValues(name);
     replace([...rows.slice(0, row), ...pasted, ...rows.slice(row + 1)].slice(0, most));
   };
   // Words take what figures leave.
@@ -136,10 +138,15 @@ const article = (one: string): string => `${/^[aeiou]/i.test(one) ? "an" : "a"} 
 const asError = (found: unknown): FieldError | undefined =>
   found && !Array.isArray(found) && typeof (found as FieldError).type === "string" ? (found as FieldError) : undefined;
 
-/** A line's words in the columns that follow each other; what is one of a column's options goes there. */
+/** A line's words in the columns that follow each other; of a column of options only what is one of them. */
 function cellsOf(line: string, columns: readonly RowColumn[]): Texts {
   const parts = line.trim().split(line.includes("\t") ? "\t" : /[\s×]+/);
-  return Object.fromEntries(columns.map((column, i) => [column.name, (parts[i] ?? "").trim()]));
+  return Object.fromEntries(
+    columns.map(({ name, options }, i) => {
+      const text = (parts[i] ?? "").trim();
+      return [name, options && !options.some(({ value }) => value === text) ? "" : text];
+    }),
+  );
 }
 
 function Cell({
