@@ -41,6 +41,7 @@ async function read(page: Page, path: string): Promise<Figure[]> {
       .first(),
   ).toBeVisible();
   await expect(page.getByText("Looking for what was typed before")).toHaveCount(0);
+  await expect(page.locator("[aria-busy=true]")).toHaveCount(0);
   await page.evaluate(() => {
     for (const fold of document.querySelectorAll("details")) fold.open = true;
   });

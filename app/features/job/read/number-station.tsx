@@ -65,7 +65,10 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
       {WhatItSays ? (
         <WhatItSays now={now} logging={logging} soButton={soButton} />
       ) : (
-        <div className="bg-panel min-h-0 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0" />
+        <div
+          aria-busy="true"
+          className="bg-panel min-h-0 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0"
+        />
       )}
     </div>
   );
