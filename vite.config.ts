@@ -37,5 +37,13 @@ export default defineConfig({
     exclude: ["pg", "sharp", "@node-rs/argon2"],
   },
   server: { host: "127.0.0.1", strictPort: true },
-  environments: { ssr: { build: { rollupOptions: { input: "./server/app.ts" } } } },
+  environments: {
+    // Nameless: every page carries the list of all files, and each file the names of those it needs.
+    client: {
+      build: {
+        rollupOptions: { output: { entryFileNames: "assets/[hash].js", chunkFileNames: "assets/[hash].js" } },
+      },
+    },
+    ssr: { build: { rollupOptions: { input: "./server/app.ts" } } },
+  },
 });

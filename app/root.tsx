@@ -20,7 +20,6 @@ import type { Route } from "./+types/root";
 import { Lock } from "./features/identity/lock";
 import { pageIsOf } from "./features/identity/page-person";
 import { useOnePerson } from "./features/identity/tabs";
-import { startOutbox } from "./features/offline/outbox-state";
 import { useServiceWorker } from "./features/offline/service-worker-page";
 import { readerOf, type Units } from "./features/words/reader";
 import { ReaderContext } from "./features/words/use-words";
@@ -108,7 +107,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
     [person, machineUnits],
   );
   useEffect(() => {
-    if (personId) return startOutbox(personId);
+    if (personId) return startSending();
   }, [personId]);
   useOnePerson(told ? (personId ?? "") : undefined);
   useServiceWorker(personId);
@@ -119,6 +118,23 @@ export default function Root({ loaderData }: Route.ComponentProps) {
       {person && <Lock person={person} />}
     </ReaderContext>
   );
+}
+
+/** Sends what waits of whose page this is; who is not signed in needs none of it. */
+function startSending(): () => void {
+  let stop: (() => void) | null = null;
+  let left = false;
+  import("./features/offline/outbox-state").then(
+    ({ startOutbox }) => {
+      if (!left) stop = startOutbox();
+    },
+    // Without it nothing can be put on its way either; the next page tries again.
+    () => {},
+  );
+  return () => {
+    left = true;
+    stop?.();
+  };
 }
 
 type OfUnits = { units?: Units };

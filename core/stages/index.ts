@@ -27,8 +27,9 @@ export type {
 } from "./element";
 export { type Frame, leastPlaces, onBelt, type PlaceWord, placeAngle, placeCount } from "./frame";
 export { fromJudged } from "./from-judged";
+export { checkElement, givenOf, mirroredElement, recommendKind, recommendSide } from "./given";
 export { stageKinds } from "./kinds";
-export { isSteep } from "./kinds/chain";
+export { isSteep } from "./kinds/chain/steep";
 export { asGearPair, gearNamed, gearNames, gearsOf, switchGears, withGearIn } from "./kinds/gear-pair/gears";
 export { normalPerCircumferential } from "./kinds/gear-pair/mesh";
 export type { RockedWheel } from "./kinds/kind";
@@ -36,7 +37,6 @@ export { planetCircleMm } from "./kinds/planetary";
 export { wormFriction } from "./kinds/worm";
 export { type MeasuringWay, relativeSpread, type ToJudged, usualPitches } from "./measured";
 export {
-  checkElement,
   efficiencyOf,
   feltAs,
   frameOf,
@@ -45,10 +45,7 @@ export {
   lawOf,
   limitWays,
   lostMotionArcmin,
-  mirroredElement,
   ratiosOf,
-  recommendKind,
-  recommendSide,
   recurrencesOf,
   rockedWheel,
   sensitivityOf,

@@ -8,9 +8,7 @@ import type { MeasuringWay, ToJudged } from "./measured";
 import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "./quantities";
 import type { StageRatio } from "./ratio";
 import type { Recurrence } from "./recurrence";
-import type { AskedFor, Recommended } from "./rule";
 import type { Thrust } from "./thrust";
-import type { Unwise } from "./unwise";
 
 /** What is felt on it by hand or heard; null: there are no words for it yet. */
 export const feltAs = (element: StageElement): "click" | null => kindOf(element).felt;
@@ -113,28 +111,3 @@ export const slackByHand = (element: StageElement) => kindOf(element).slackByHan
 
 /** Elongation at which it is worn out, per cent, where its limits say nothing; null: it does not wear so. */
 export const wearLimit = (element: StageElement): number | null => kindOf(element).wearLimit(element);
-
-/**
- * Whether an element has a geometry, and what is unwise about one that has.
- *
- * @returns what is unwise; or a refusal whose facts name the nearest that works: of the pair; `gear-has-no-mesh` at gears.i;
- *   `planets-do-not-assemble` or `planets-touch` at planets (facts.nearest); `belt-too-short` at beltTeeth or lengthMm (facts.least);
- *   `chain-too-short` at links; `pulleys-overlap`, `no-path` at idlers
- */
-export const checkElement = (element: StageElement): Result<Unwise[]> => kindOf(element).check(element);
-
-/**
- * Limits of what a stage is judged by, where no maker says (handbook of the trade; each rule names its source in the interface). Gear
- * pairs have a standard of their own (`recommendBacklash`).
- *
- * @returns null where no rule is known, or where what it needs was not said
- */
-export const recommendKind = (element: StageElement, asked: AskedFor): Recommended | null =>
-  kindOf(element).recommend(element, asked);
-
-/** Limits of something read beside it; null where no rule is known for this kind. */
-export const recommendSide = (element: StageElement, quantity: SideQuantity, asked: AskedFor): Recommended | null =>
-  kindOf(element).recommendSide(element, quantity, asked);
-
-/** The element of a mirror-built machine: helix, spiral and worm change hands; idlers swap strands. */
-export const mirroredElement = (element: StageElement): StageElement => kindOf(element).mirrored(element);

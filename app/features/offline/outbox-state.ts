@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from "react";
 import type { Refusal } from "~/core/quantity";
+import { pagePerson } from "../identity/page-person";
 import {
   addWaiting,
   allWaiting,
@@ -42,7 +43,6 @@ const empty: OutboxState = {
   clockAhead: 0,
 };
 let state = empty;
-let personId = "";
 const listeners = new Set<() => void>();
 const listenersToTaken = new Set<(taken: readonly Taken[]) => void>();
 
@@ -52,7 +52,7 @@ const set = (next: Partial<OutboxState>): void => {
 };
 
 async function reread(): Promise<void> {
-  const all = await allWaiting();
+  const [all, personId] = [await allWaiting(), pagePerson()];
   set({
     items: [...all.filter((item) => item.personId === personId), ...state.unkept],
     nobodys: all.filter((item) => !item.personId),
@@ -75,7 +75,7 @@ function tellTaken(taken: Taken[]): void {
 
 /** Sends what waits now. */
 export async function sendWaiting(): Promise<FlushReport> {
-  const report = await flush(personId);
+  const report = await flush(pagePerson());
   await sendUnkept(report);
   tellTaken(report.taken);
   const at = report.asked && !report.stopped ? new Date().toISOString() : state.at;
@@ -88,7 +88,7 @@ export async function sendWaiting(): Promise<FlushReport> {
 /** What the tablet had no room for goes straight to the server, after everything that it keeps. */
 async function sendUnkept(report: FlushReport): Promise<void> {
   for (const waiting of state.unkept) {
-    if (report.stopped || waiting.refusal || waiting.personId !== personId) continue;
+    if (report.stopped || waiting.refusal || waiting.personId !== pagePerson()) continue;
     report.asked = true;
     const answer = await postWaiting(waiting);
     if ("stopped" in answer) report.stopped = answer.stopped;
@@ -108,7 +108,7 @@ async function sendUnkept(report: FlushReport): Promise<void> {
  * directly, and said to be not kept.
  */
 export async function putOnItsWay(item: Omit<Waiting, "order" | "personId">): Promise<Waiting> {
-  const mine = { ...item, personId };
+  const mine = { ...item, personId: pagePerson() };
   let waiting: Waiting;
   try {
     waiting = await addWaiting(mine);
@@ -138,7 +138,7 @@ export async function sendAgain(waiting: Waiting): Promise<void> {
 
 /** Whoever presses it says that these are theirs. */
 export async function claimNobodys(): Promise<void> {
-  for (const waiting of state.nobodys) await putWaiting({ ...waiting, personId });
+  for (const waiting of state.nobodys) await putWaiting({ ...waiting, personId: pagePerson() });
   await sendWaiting();
 }
 
@@ -178,9 +178,8 @@ async function compareClocks(): Promise<void> {
   }
 }
 
-/** Whose tablet this is now; what waits of theirs is sent as soon as the server can be reached. */
-export function startOutbox(person: string): () => void {
-  personId = person;
+/** What waits of whose page this is is sent as soon as the server can be reached. */
+export function startOutbox(): () => void {
   // Else a browser that runs out of room may throw away what waits.
   navigator.storage?.persist?.().catch(() => undefined);
   reread().then(sendWaiting);

@@ -1,6 +1,5 @@
 import { useEffect } from "react";
 import { useLocation } from "react-router";
-import { forgetSnapshots } from "./snapshots";
 
 /** Registers the service worker, and gives it every page that is opened, so that it opens again without a network. */
 export function useServiceWorker(personId: string | undefined): void {
@@ -16,13 +15,4 @@ export function useServiceWorker(personId: string | undefined): void {
       .then((ready) => ready.active?.postMessage({ keep: `${pathname}${search}` }))
       .catch(() => undefined);
   }, [pathname, search, personId]);
-}
-
-/**
- * What somebody saw at this tablet, once they sign out: nobody must find it. What they typed and what waits
- * to be sent stays, under their name, until they are back.
- */
-export function forgetPerson(personId: string): void {
-  forgetSnapshots(personId).catch(() => undefined);
-  navigator.serviceWorker?.controller?.postMessage({ forget: personId });
 }

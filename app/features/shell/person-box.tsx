@@ -6,7 +6,7 @@ import { Button, buttonClass } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { Field } from "~/ui/field";
 import { noteSignedOut } from "../identity/tabs";
-import { forgetPerson } from "../offline/service-worker-page";
+import { forgetPerson } from "../offline/forget-person";
 import { layOut, useSimulatedInstruments } from "../practice/switch";
 import { refusalWords } from "../words/refusal";
 

@@ -1,4 +1,4 @@
-import { drawnOf, type StageElement } from "~/core/stages";
+import { drawnOf, givenOf, type StageElement } from "~/core/stages";
 import { kindOf } from "~/core/stages/kinds";
 import type { Read } from "../form/text-reader";
 import { wordsOf } from "../kinds";
@@ -10,7 +10,13 @@ export function ElementFigures({ read: { value: element } }: { read: Read<StageE
   if (element)
     return (
       <KindFigures
-        of={{ kind: kindOf(element), drawn: drawnOf(element), words: wordsOf(element), form: formOf(element) }}
+        of={{
+          kind: kindOf(element),
+          given: givenOf(element),
+          drawn: drawnOf(element),
+          words: wordsOf(element),
+          form: formOf(element),
+        }}
         element={element}
         saves
       />

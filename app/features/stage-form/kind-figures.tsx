@@ -3,6 +3,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Elements, StageKind } from "~/core/stages";
 import type { Kind } from "~/core/stages/kinds/kind";
 import type { KindDrawn } from "~/core/stages/kinds/kind-drawn";
+import type { KindGiven } from "~/core/stages/kinds/kind-given";
 import { ShapesDrawing } from "../drawing/shapes-drawing";
 import type { KindForm } from "../kinds/kind-form";
 import { type KindWords, lineOf } from "../kinds/kind-words";
@@ -12,7 +13,8 @@ import { unwiseWords } from "../words/unwise";
 
 /** What a kind knows of itself, says of itself, and shows in its form. */
 export type KindShown<K extends StageKind> = {
-  kind: Kind<K>;
+  kind: Pick<Kind<K>, "thrusts">;
+  given: Pick<KindGiven<K>, "check">;
   drawn: Pick<KindDrawn<K>, "shapes">;
   words: KindWords<K>;
   form: Pick<KindForm<K>, "figures">;
@@ -22,6 +24,7 @@ export type KindShown<K extends StageKind> = {
 export function KindFigures<K extends StageKind>({
   of: {
     kind,
+    given,
     drawn: { shapes },
     words,
     form,
@@ -34,7 +37,7 @@ export function KindFigures<K extends StageKind>({
   saves?: boolean;
 }) {
   const reader = useWords();
-  const checked = kind.check(element);
+  const checked = given.check(element);
   if (!checked.ok)
     return (
       <p role="status" className="text-lg font-semibold text-outside self-start border-l-4 border-outside pl-4">

@@ -6,15 +6,13 @@ import type { MeasuringWay, ToJudged } from "../measured";
 import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "../quantities";
 import type { StageRatio } from "../ratio";
 import type { Recurrence } from "../recurrence";
-import type { AskedFor, Recommended } from "../rule";
 import type { Thrust } from "../thrust";
-import type { Unwise } from "../unwise";
 
 /** Working radius of the wheel that is rocked, and how much of its circumferential backlash lies along the flank normal. */
 export type RockedWheel = { radiusMm: number; normalPerCircumferential: number };
 
 /**
- * Everything that is peculiar to a kind of stage but how it is drawn (`KindDrawn`). The functions of stages/ of the same names say what each means; they take an element of
+ * Everything that is peculiar to a kind of stage but how it is drawn (`KindDrawn`) and what is said as it is given (`KindGiven`). The functions of stages/ of the same names say what each means; they take an element of
  * any kind and ask here.
  */
 export type Kind<K extends StageKind> = {
@@ -49,9 +47,4 @@ export type Kind<K extends StageKind> = {
   slackByHand: (element: Elements[K]) => { spanMm: number; centreDistanceMm: number } | null;
   /** Elongation at which it is worn out, per cent, where its limits say nothing; null: it does not wear so. */
   wearLimit: (element: Elements[K]) => number | null;
-  check: (element: Elements[K]) => Result<Unwise[]>;
-  recommend: (element: Elements[K], asked: AskedFor) => Recommended | null;
-  recommendSide: (element: Elements[K], quantity: SideQuantity, asked: AskedFor) => Recommended | null;
-  /** Of a mirror-built machine. */
-  mirrored: (element: Elements[K]) => Elements[K];
 };

@@ -4,7 +4,6 @@ import type { Frame } from "../frame";
 import type { RockedWheel } from "../kinds/kind";
 import { linear, type MeasuringWay, type ToJudged } from "../measured";
 import type { MeasuredQuantity, SideQuantity } from "../quantities";
-import { type AskedFor, type Recommended, recommendEndFloat, recommendRunout } from "../rule";
 
 /** Read at a gear's teeth, every so many of them, with the other's coming round as well. */
 export const meshFrame = (teeth: readonly [number, number]): Frame => ({
@@ -46,7 +45,3 @@ export function backlashWay(wheel: Result<RockedWheel>, way: MeasuringWay): Resu
 /** Lost motion in arcminutes at the wheel, from its circumferential backlash. */
 export const meshLostMotion = (wheel: Result<RockedWheel>, backlashMm: number, axialMm = 0): number =>
   wheel.ok ? degrees((Math.max(0, backlashMm) + axialMm) / wheel.value.radiusMm) * 60 : 0;
-
-/** Limits of what is read beside a mesh. */
-export const recommendBesideMesh = (quantity: SideQuantity, asked: AskedFor): Recommended | null =>
-  quantity === "end-float" ? recommendEndFloat(asked) : quantity === "runout" ? recommendRunout : null;

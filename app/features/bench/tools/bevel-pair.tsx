@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { bevel as kind } from "~/core/stages/kinds/bevel";
 import { bevelDrawn as drawn } from "~/core/stages/kinds/bevel/drawn";
+import { bevelGiven as given } from "~/core/stages/kinds/bevel/given";
 import { bevel as form } from "../../kinds/bevel/form";
 import { bevel as words } from "../../kinds/bevel/words";
 import { readKind } from "../../kinds/kind-form";
@@ -20,7 +21,7 @@ export const tool = benchTool("bevel-pair", async () => (await import("~/calc/to
     `A tenth of shim: ${formatNumber(reader, gear / 10, 3)} mm of backlash behind the gear, ${formatNumber(reader, pinion / 10, 3)} behind the pinion`,
   View: ({ texts }) => {
     const { value } = readKind(form, texts);
-    return value && <KindFigures of={{ kind, drawn, words, form }} element={value} />;
+    return value && <KindFigures of={{ kind, given, drawn, words, form }} element={value} />;
   },
 });
 

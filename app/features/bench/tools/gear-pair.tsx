@@ -3,6 +3,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { PairGeometry } from "~/core/gears";
 import { gearPair as kind } from "~/core/stages/kinds/gear-pair";
 import { gearPairDrawn as drawn } from "~/core/stages/kinds/gear-pair/drawn";
+import { gearPairGiven as given } from "~/core/stages/kinds/gear-pair/given";
 import { TextField } from "../../form/text-field";
 import type { Read } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
@@ -59,7 +60,7 @@ export const tool = benchTool("gear-pair", async () => (await import("~/calc/too
       <div className="grid gap-3">
         {value && (
           <KindFigures
-            of={{ kind, drawn, words, form: { figures: gearFigures } }}
+            of={{ kind, given, drawn, words, form: { figures: gearFigures } }}
             element={{ kind: "gear-pair", parts: {}, pair: { ...value, centreDistanceMm: output.centreDistanceMm } }}
           />
         )}

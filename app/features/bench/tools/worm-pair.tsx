@@ -2,6 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { worm as kind } from "~/core/stages/kinds/worm";
 import { wormDrawn as drawn } from "~/core/stages/kinds/worm/drawn";
+import { wormGiven as given } from "~/core/stages/kinds/worm/given";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
@@ -66,7 +67,7 @@ export const tool = benchTool("worm-pair", async () => (await import("~/calc/too
         </p>
         {element && (
           <KindFigures
-            of={{ kind, drawn, words, form }}
+            of={{ kind, given, drawn, words, form }}
             element={{
               ...element,
               worm: {

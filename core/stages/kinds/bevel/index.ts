@@ -1,17 +1,9 @@
-import { bevelPair, unwiseBevel } from "../../../bevels";
+import { bevelPair } from "../../../bevels";
 import { radians } from "../../../numerics";
 import { accept, type Result } from "../../../quantity";
 import { oneRatio } from "../../ratio";
 import { meshRecurrences } from "../../recurrence";
-import { roundedUp } from "../../rule";
-import {
-  backlashWay,
-  meshFrame,
-  meshLostMotion,
-  recommendBesideMesh,
-  toothedSides,
-  toothedWays,
-} from "../../toothed/mesh";
+import { backlashWay, meshFrame, meshLostMotion, toothedSides, toothedWays } from "../../toothed/mesh";
 import type { Kind, RockedWheel } from "../kind";
 import type { BevelElement } from "./schema";
 import { bevelThrusts } from "./thrust";
@@ -46,19 +38,6 @@ export const bevel: Kind<"bevel"> = {
   spanMm: () => null,
   slackByHand: () => null,
   wearLimit: () => null,
-  check: (element) => accept(unwiseBevel(element.bevel)),
-  recommend: ({ bevel: { moduleMm: m } }) => {
-    const lo = Math.max(0.05, 0.03 * m);
-    // The rule's band is narrower than a bevel of its runout can hold: twice the least where that is more.
-    const hi = Math.max(0.05 * m, 2 * lo);
-    const facts = { m, twice: hi > 0.05 * m ? 1 : 0 };
-    return { lo: roundedUp(lo, 0.01), hi: roundedUp(hi, 0.01), rule: "bevel", facts };
-  },
-  recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
-  mirrored: (element) => {
-    const { spiralAngleDeg } = element.bevel;
-    return { ...element, bevel: { ...element.bevel, spiralAngleDeg: spiralAngleDeg === 0 ? 0 : -spiralAngleDeg } };
-  },
 };
 
 function gearOf({ bevel: pair }: BevelElement): Result<RockedWheel> {

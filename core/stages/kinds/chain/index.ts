@@ -3,17 +3,12 @@ import { accept } from "../../../quantity";
 import { oneTurn } from "../../frame";
 import { linear, usualPitches } from "../../measured";
 import { oneRatio } from "../../ratio";
-import { mirroredIdlers } from "../../runs/mirrored";
 import { pathPull, runDiameters, stagePath } from "../../runs/path";
 import { spanMm } from "../../runs/span";
 import { slopePerSpan } from "../../sensitivity";
 import type { Kind } from "../kind";
-import { checkChain } from "./check";
-import { recommendBesideChain, recommendSag } from "./recommend";
 import type { ChainElement } from "./schema";
-
-/** Whether its span runs so steeply that no rule for sag holds: the weight then lies along the span (common practice: above 60°). */
-export const isSteep = (chain: Pick<ChainElement, "inclinationDeg">): boolean => Math.abs(chain.inclinationDeg) > 60;
+import { isSteep } from "./steep";
 
 /** A chain over two sprockets and any idlers: judged by its sag, a steep one by its wear. */
 export const chain: Kind<"chain"> = {
@@ -62,10 +57,6 @@ export const chain: Kind<"chain"> = {
     return span === null ? null : { spanMm: span, centreDistanceMm: element.centreDistanceMm };
   },
   wearLimit: ({ teeth }) => wearLimitOf(teeth),
-  check: checkChain,
-  recommend: (element) => recommendSag(element, isSteep(element)),
-  recommendSide: recommendBesideChain,
-  mirrored: (element) => ({ ...element, idlers: mirroredIdlers(element.idlers) }),
 };
 
 /**

@@ -3,6 +3,7 @@ import { everyKind } from "~/tests/elements";
 import { mustHold } from "../../../quantity";
 import type { CouplingElement } from "../../element";
 import { coupling } from ".";
+import { couplingGiven } from "./given";
 
 const element = everyKind.find((known): known is CouplingElement => known.kind === "coupling") as CouplingElement;
 const way = (quantity: "rim-swing" | "shaft-offset") =>
@@ -15,19 +16,19 @@ test("a dial on the rim swings by twice the offset, whichever way it went; a str
 
 test("limits go by the speed, and never beyond what the coupling allows; without a speed there is no rule", () => {
   // 1450 a minute: 0.10 mm and 0.8 mm a metre, which is 0.0458 degrees (limits by speed, common practice).
-  expect(coupling.recommend(element, {})).toMatchObject({ lo: 0, hi: 0.1 });
-  expect(coupling.recommendSide(element, "angle", {})).toMatchObject({ lo: 0, hi: 0.04 });
-  expect(coupling.recommend({ ...element, allow: { radialMm: 0.06 } }, {})).toMatchObject({ hi: 0.06 });
-  expect(coupling.recommend({ ...element, rpm: null }, {})).toBeNull();
-  expect(coupling.recommend({ ...element, rpm: 9000 }, {})).toBeNull();
-  expect(coupling.recommendSide(element, "hub-gap", {})).toMatchObject({ lo: 15, hi: 17 });
+  expect(couplingGiven.recommend(element, {})).toMatchObject({ lo: 0, hi: 0.1 });
+  expect(couplingGiven.recommendSide(element, "angle", {})).toMatchObject({ lo: 0, hi: 0.04 });
+  expect(couplingGiven.recommend({ ...element, allow: { radialMm: 0.06 } }, {})).toMatchObject({ hi: 0.06 });
+  expect(couplingGiven.recommend({ ...element, rpm: null }, {})).toBeNull();
+  expect(couplingGiven.recommend({ ...element, rpm: 9000 }, {})).toBeNull();
+  expect(couplingGiven.recommendSide(element, "hub-gap", {})).toMatchObject({ lo: 15, hi: 17 });
 });
 
 test("a key or bore that does not fit is said with its end and by how much", () => {
   const [first, second] = element.ends;
   const loose = { ...first, hold: "key" as const, key: { keyMm: 8, slotMm: 8.12 } };
   const tight = { ...second, boreMm: 23.99 };
-  expect(mustHold(coupling.check({ ...element, ends: [loose, tight] }))).toEqual([
+  expect(mustHold(couplingGiven.check({ ...element, ends: [loose, tight] }))).toEqual([
     { code: "coupling-end", end: 0, fault: "key-too-wide", byMm: expect.closeTo(0.07, 9) },
     { code: "coupling-end", end: 1, fault: "bore-too-tight", byMm: expect.closeTo(0.01, 9) },
   ]);

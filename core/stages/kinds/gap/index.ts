@@ -1,7 +1,6 @@
 import { accept } from "../../../quantity";
 import { oneTurn } from "../../frame";
 import { linear } from "../../measured";
-import { recommendEndFloat, recommendRunout } from "../../rule";
 import type { Kind } from "../kind";
 
 /** A gap that shims or spacers set: end float, a starter pinion's clearance, a running clearance. It drives nothing. */
@@ -26,18 +25,4 @@ export const gap: Kind<"gap"> = {
   spanMm: () => null,
   slackByHand: () => null,
   wearLimit: () => null,
-  check: () => accept([]),
-  recommend: ({ what }, asked) => {
-    switch (what) {
-      case "pinion-clearance":
-        return { lo: 1.6, hi: 3.2, rule: "starter-pinion", facts: {} };
-      case "running-clearance":
-        return null;
-      case "end-float":
-        return recommendEndFloat(asked);
-    }
-  },
-  recommendSide: (_, quantity, asked) =>
-    quantity === "end-float" ? recommendEndFloat(asked) : quantity === "runout" ? recommendRunout : null,
-  mirrored: (element) => element,
 };

@@ -1,15 +1,7 @@
 import { gearPair as meshOf } from "../../../gears";
 import { meshRecurrences } from "../../recurrence";
-import {
-  backlashWay,
-  meshFrame,
-  meshLostMotion,
-  recommendBesideMesh,
-  toothedSides,
-  toothedWays,
-} from "../../toothed/mesh";
+import { backlashWay, meshFrame, meshLostMotion, toothedSides, toothedWays } from "../../toothed/mesh";
 import type { Kind } from "../kind";
-import { checkGears } from "./check";
 import { gearsOf } from "./gears";
 import { rockedGear, tipWay } from "./mesh";
 import { helicalThrust } from "./thrust";
@@ -47,12 +39,4 @@ export const gearPair: Kind<"gear-pair"> = {
   spanMm: () => null,
   slackByHand: () => null,
   wearLimit: () => null,
-  check: checkGears,
-  // The standard's own: recommendBacklash in limits/.
-  recommend: () => null,
-  recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
-  mirrored: (element) => ({
-    ...element,
-    pair: { ...element.pair, helixAngleDeg: element.pair.helixAngleDeg === 0 ? 0 : -element.pair.helixAngleDeg },
-  }),
 };

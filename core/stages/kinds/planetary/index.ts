@@ -1,12 +1,10 @@
 import { degrees, radians } from "../../../numerics";
-import { nearestSets, planetarySet, relativeSpeeds } from "../../../planetary";
-import { accept, type Result, refuse } from "../../../quantity";
+import { planetarySet, relativeSpeeds } from "../../../planetary";
+import { accept } from "../../../quantity";
 import { marks, oneTurn } from "../../frame";
 import { linear } from "../../measured";
 import { oneRatio } from "../../ratio";
 import type { Recurrence } from "../../recurrence";
-import { recommendEndFloat, recommendRunout } from "../../rule";
-import type { Unwise } from "../../unwise";
 import type { Kind } from "../kind";
 import type { PlanetaryElement } from "./schema";
 
@@ -41,28 +39,11 @@ export const planetary: Kind<"planetary"> = {
   spanMm: () => null,
   slackByHand: () => null,
   wearLimit: () => null,
-  check: checkSet,
-  recommend: () => null,
-  recommendSide: (_, quantity, asked) =>
-    quantity === "end-float" ? recommendEndFloat(asked) : quantity === "runout" ? recommendRunout : null,
-  mirrored: (element) => element,
 };
 
 /** Radius of the circle on which the planets stand; a module of 1 where none is known. */
 export const planetCircleMm = ({ set }: PlanetaryElement): number =>
   ((set.sun + set.planet[0]) * (set.moduleMm ?? 1)) / 2;
-
-function checkSet({ set: given }: PlanetaryElement): Result<Unwise[]> {
-  const set = planetarySet(given);
-  if (!set.ok) return set;
-  const nearest = nearestSets(given).map(setWords).join("; ");
-  if (!set.value.assembles) return refuse("planets-do-not-assemble", ["planets"], { nearest });
-  if (!set.value.planetsClear) return refuse("planets-touch", ["planets"], { nearest });
-  return accept(set.value.reasons);
-}
-
-const setWords = (set: { planets: number; sun: number; planet: number[]; ring: number[] }): string =>
-  `${set.planets} planets with ${set.sun}, ${set.planet.join("/")}, ${set.ring.join("/")} teeth`;
 
 /**
  * N planets pass a tooth of the sun N times as often as the sun turns against the carrier, and one of the ring N times as often as the ring

@@ -1,6 +1,5 @@
 import { oneTurn } from "../../frame";
 import { oneRatio } from "../../ratio";
-import { rounded } from "../../rule";
 import {
   beltLaw,
   beltRecurrences,
@@ -8,16 +7,10 @@ import {
   beltSides,
   beltTensionWays,
   beltWay,
-  checkBelt,
   limitTensionWays,
-  recommendBesideBelt,
 } from "../../runs/belt";
-import { mirroredIdlers } from "../../runs/mirrored";
 import { spanMm } from "../../runs/span";
 import type { Kind } from "../kind";
-
-/** Toothed belts carry their full load with so many teeth in mesh (common practice). */
-const leastTeethInMesh = 6;
 
 /** A toothed belt over two pulleys and any idlers. */
 export const toothedBelt: Kind<"toothed-belt"> = {
@@ -41,19 +34,4 @@ export const toothedBelt: Kind<"toothed-belt"> = {
   spanMm,
   slackByHand: () => null,
   wearLimit: () => null,
-  check: (element) =>
-    checkBelt(element, element.beltTeeth * element.pitchMm, "beltTeeth", (wrapDeg) => {
-      const teeth = Math.floor((Math.min(...element.teeth) * wrapDeg) / 360 + 1e-9);
-      return teeth < leastTeethInMesh ? [{ code: "few-teeth-in-mesh", teeth }] : [];
-    }),
-  // T₀ from half of the effective pull up to all of it, F_u = 2000·M/d.
-  recommend: ({ pitchMm, teeth }, { torqueNm }) => {
-    if (!torqueNm) return null;
-    const d = (pitchMm * teeth[0]) / Math.PI;
-    const pull = (2000 * torqueNm) / d;
-    return { lo: rounded(pull / 2, 1), hi: rounded(pull, 1), rule: "toothed-belt-pull", facts: { torqueNm, d, pull } };
-  },
-  recommendSide: (element, quantity, asked) =>
-    recommendBesideBelt(element, quantity, asked, { deg: 0.25, rule: "angle-toothed" }),
-  mirrored: (element) => ({ ...element, idlers: mirroredIdlers(element.idlers) }),
 };

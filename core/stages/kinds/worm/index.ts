@@ -1,11 +1,10 @@
 import { radians } from "../../../numerics";
 import { accept, type Result } from "../../../quantity";
-import { unwiseWorm, wormEfficiency, wormPair } from "../../../worms";
+import { wormEfficiency, wormPair } from "../../../worms";
 import { oneTurn } from "../../frame";
 import { oneRatio } from "../../ratio";
-import { rounded, roundedUp } from "../../rule";
 import { type Thrust, turnings } from "../../thrust";
-import { backlashWay, meshLostMotion, recommendBesideMesh, toothedSides, toothedWays } from "../../toothed/mesh";
+import { backlashWay, meshLostMotion, toothedSides, toothedWays } from "../../toothed/mesh";
 import type { Kind, RockedWheel } from "../kind";
 import type { WormElement } from "./schema";
 
@@ -41,15 +40,6 @@ export const worm: Kind<"worm"> = {
   spanMm: () => null,
   slackByHand: () => null,
   wearLimit: () => null,
-  check: (element) => accept(unwiseWorm(element.worm)),
-  recommend: ({ worm: { axialModuleMm: m } }) => ({
-    lo: roundedUp(0.04 * m, 0.01),
-    hi: rounded(0.06 * m + 0.05, 0.01),
-    rule: "worm",
-    facts: { m },
-  }),
-  recommendSide: (_, quantity, asked) => recommendBesideMesh(quantity, asked),
-  mirrored: (element) => ({ ...element, hand: element.hand === "right" ? "left" : "right" }),
 };
 
 function wheelOf({ worm: w }: WormElement): Result<RockedWheel> {
