@@ -71,7 +71,7 @@ export const tools: readonly Tool[] = [
   tensionFirstTool,
   shaftAlignTool,
   couplingTool,
-] as unknown as readonly Tool[];
+];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";
 export type { Tool } from "./tool";

@@ -8,7 +8,7 @@ export type Tool<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodTyp
   input: I;
   output: O;
   /** `done` is told how far a long one is, 0 to 1. */
-  run: (input: z.output<I>, done?: (share: number) => void) => Result<z.input<O>>;
+  run(input: z.output<I>, done?: (share: number) => void): Result<z.input<O>>;
 };
 
 export const tool = <I extends z.ZodType, O extends z.ZodType>(definition: Tool<I, O>): Tool<I, O> => definition;

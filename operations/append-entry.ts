@@ -1,4 +1,5 @@
-import type { Bodies, Entry, EntryKind, ReadingRecord } from "../core/logbook";
+import type { Bodies, Entry, EntryKind, EntryOf, ReadingRecord } from "../core/logbook";
+import { entryBodies } from "../core/logbook/schema";
 import type { Database } from "../data/postgres";
 import { insertEntry } from "../data/queries/entries";
 import { advanceHead, type ChainHead } from "../data/queries/machines";
@@ -38,14 +39,15 @@ export async function appendEntry<K extends EntryKind>(
   head: ChainHead,
   newEntry: NewEntry<K>,
 ): Promise<Entry> {
-  const entry = {
+  const entry: EntryOf<K> = {
     id: newEntry.id,
     machineId: newEntry.machineId,
     seq: head.count + 1,
     jobId: newEntry.jobId ?? null,
     stageId: newEntry.stageId ?? null,
     kind: newEntry.kind,
-    body: newEntry.body,
+    // Nothing goes in that could not be read again.
+    body: entryBodies[newEntry.kind].parse(newEntry.body) as Bodies[K],
     namesEntry: newEntry.namesEntry ?? null,
     madeBy: newEntry.madeBy,
     // As the author is called now: it stays in the entry, whatever becomes of the account.
@@ -57,11 +59,11 @@ export async function appendEntry<K extends EntryKind>(
     adjusterId: newEntry.adjusterId ?? null,
     limitsId: newEntry.limitsId ?? null,
     readings: newEntry.readings ?? [],
-  } as unknown as Entry;
+  };
   const hash = entryHash(entry, head.hash);
   await insertEntry(db, { entry, previousHash: head.hash, hash, submitted: newEntry.submission?.digest ?? null });
   head.count = entry.seq;
   head.hash = hash;
   await advanceHead(db, entry.machineId, head);
-  return entry;
+  return entry as Entry;
 }

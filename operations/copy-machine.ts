@@ -22,7 +22,6 @@ import { firstHash } from "./entry-hash";
 import { checkInput, id } from "./input";
 import { mirroredAdjuster, mirroredGeometry } from "./mirror-stage";
 import { refreshStanding } from "./refresh-standing";
-import { warningText } from "./warning-text";
 
 const copyInput = machineFields
   .omit({ model: true, usageUnit: true, units: true })
@@ -107,7 +106,7 @@ export async function copyMachine(
         id: own("entry"),
         stageId: revision.stageId,
         kind: "change",
-        body: { what: "stage", text: stage.name, warnings: unwise.ok ? unwise.value.map(warningText) : [] },
+        body: { what: "stage", text: stage.name, warnings: unwise.ok ? unwise.value : [] },
       });
       await refreshStanding(db, revision.stageId);
     }

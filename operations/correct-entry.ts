@@ -30,13 +30,13 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
   const submission = submissionOf(person.id, checked.value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
     const named = await entryById(db, value.namesEntry);
-    const machine = named && (await machineById(db, person.workshopId, named.entry.machineId));
+    const machine = named && (await machineById(db, person.workshopId, named.machineId));
     if (!named || !machine) return refuse("no-such-entry", ["namesEntry"]);
     const chain = await lockHead(db, machine.id);
     const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
-    if (value.voids && !voidable.has(named.entry.kind)) return refuse("cannot-be-voided", ["voids"]);
-    const { jobId, stageId, geometryId, adjusterId, limitsId } = named.entry;
+    if (value.voids && !voidable.has(named.kind)) return refuse("cannot-be-voided", ["voids"]);
+    const { jobId, stageId, geometryId, adjusterId, limitsId } = named;
     const entry = await appendEntry(db, chain, {
       id: value.id,
       machineId: machine.id,
@@ -44,7 +44,7 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
       stageId,
       kind: "correction",
       body: { text: value.text, voids: value.voids },
-      namesEntry: named.entry.id,
+      namesEntry: named.id,
       madeBy: person.id,
       submission,
       madeAt: value.madeAt,
@@ -54,9 +54,9 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
       limitsId,
     });
     if (value.voids && stageId) await refreshStanding(db, stageId);
-    if (value.voids && isKind("move")(named.entry) && adjusterId && !(await voidedBefore(db, named.entry.id, entry.id)))
-      await moveAdjuster(db, adjusterId, -named.entry.body.amount);
-    if (value.voids && isKind("usage")(named.entry)) {
+    if (value.voids && isKind("move")(named) && adjusterId && !(await voidedBefore(db, named.id, entry.id)))
+      await moveAdjuster(db, adjusterId, -named.body.amount);
+    if (value.voids && isKind("usage")(named)) {
       const before = await lastUsage(db, machine.id);
       await keepUsage(db, machine.id, before?.reading ?? null, before?.total ?? null);
     }

@@ -5,7 +5,6 @@ import { insertAdjuster, insertGeometry, insertLimits, insertSideLimits, insertS
 import { appendEntry } from "./append-entry";
 import { refreshStanding } from "./refresh-standing";
 import { adjusterRow, geometryRow, limitsRow, type StageInput } from "./stage-input";
-import { warningText } from "./warning-text";
 
 /** A stage with the first revision of everything, and the entry that says so with what is unwise about it. */
 export async function insertWholeStage(
@@ -33,7 +32,7 @@ export async function insertWholeStage(
     machineId: of.machineId,
     stageId: stage.id,
     kind: "change",
-    body: { what: "stage", text: stage.name, warnings: of.warnings.map(warningText) },
+    body: { what: "stage", text: stage.name, warnings: [...of.warnings] },
     madeBy: of.personId,
     madeAt: of.now.toISOString(),
     recordedAt: of.now,

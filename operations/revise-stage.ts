@@ -26,7 +26,6 @@ import { type Context, checkRole } from "./context";
 import { checkInput, id, text, words } from "./input";
 import { refreshStanding } from "./refresh-standing";
 import { adjusterInput, adjusterRow, checkGeometry, geometryRow, limitsFit, limitsRow } from "./stage-input";
-import { warningText } from "./warning-text";
 
 const envelope = { entryId: id, stageId: id, text: text(400).trim().default("") };
 const revision = { ...envelope, revisionId: id, seenRevision: z.number().int().gte(1) };
@@ -80,7 +79,7 @@ export async function reviseStage({ pool, person, now }: Context, input: unknown
       body: {
         what: value.what,
         text: [done.value, value.text].filter(Boolean).join(". "),
-        warnings: warnings.map(warningText),
+        warnings,
       },
       madeBy: person.id,
       submission,

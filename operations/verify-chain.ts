@@ -1,3 +1,4 @@
+import type { Bodies } from "../core/logbook";
 import type { Machine } from "../core/records";
 import type { Database } from "../data/postgres";
 import { attachmentDigest } from "../data/queries/attachments";
@@ -43,9 +44,9 @@ export async function verifyChain(db: Database, machine: Machine): Promise<Chain
       if (!entryHash(stored.entry, previous).equals(stored.hash)) return broken("content-differs");
       if (stored.entry.kind === "attachment") {
         const kept = await attachmentDigest(db, stored.entry.id);
-        if (kept?.digest !== stored.entry.body.sha256)
-          return broken(kept ? "attachment-differs" : "attachment-missing");
-        if (kept.mediaType !== stored.entry.body.mediaType) return broken("media-type-differs");
+        const { sha256, mediaType } = stored.entry.body as Bodies["attachment"];
+        if (kept?.digest !== sha256) return broken(kept ? "attachment-differs" : "attachment-missing");
+        if (kept.mediaType !== mediaType) return broken("media-type-differs");
       }
       previous = stored.hash;
       seq++;

@@ -1,5 +1,4 @@
 import { createHash, createPublicKey, type KeyObject, verify } from "node:crypto";
-import type { Entry } from "../core/logbook";
 import { entryHash, firstHash } from "./entry-hash";
 import { type ExportedEntry, exportFormat, signatureMark } from "./export-logbook";
 import { keyId } from "./seal";
@@ -101,7 +100,7 @@ function chainOf({ machine, jobId, entries, head }: Export): ChainReport {
     if (jobId ? entry.seq <= seq : entry.seq !== seq + 1) return broken("number-missing");
     if (!jobId && previousHash !== previous.toString("hex")) return broken("previous-hash-differs");
     if (entry.machineId !== machine.id || (jobId && entry.jobId !== jobId)) return broken("content-differs");
-    const made = entryHash(entry as unknown as Entry, Buffer.from(previousHash, "hex"));
+    const made = entryHash(entry, Buffer.from(previousHash, "hex"));
     if (made.toString("hex") !== hash) return broken("content-differs");
     previous = made;
     seq = entry.seq;

@@ -19,7 +19,7 @@
  *   npm run bench -- NAME …     the parts of these names
  */
 import { join } from "node:path";
-import { openOwnerPool, type Pool } from "../data/postgres";
+import { type OpenPool, openOwnerPool } from "../data/postgres";
 import { measureCrowd } from "./bench/crowd";
 import { drawLine } from "./bench/draw-line";
 import { measureJudgement } from "./bench/judgement";
@@ -52,7 +52,7 @@ const pagesOf = ({ machineId, stageId, jobId }: Place): Pages => ({
 });
 
 /** A stage of a machine and a job on it, by the machine's tag. */
-async function place(pool: Pool, where: string): Promise<Place> {
+async function place(pool: OpenPool, where: string): Promise<Place> {
   const { rows } = await pool.query(
     `select m.id as "machineId", s.id as "stageId", j.id as "jobId", m.workshop_id as "workshopId"
      from machine m join stage s on s.machine_id = m.id join job_stage js on js.stage_id = s.id join job j on j.id = js.job_id
@@ -73,7 +73,7 @@ const alone: Record<string, () => void | Promise<void>> = {
 type Running = {
   base: string;
   pid: number;
-  pool: Pool;
+  pool: OpenPool;
   home: string;
   person: Awaited<ReturnType<typeof visitor>>;
   demo: Place;

@@ -10,7 +10,8 @@ import { personHeader, personUntilHeader } from "../session/person-header";
 declare const BUILT_FILES: string[];
 declare const BUILD_NAME: string;
 
-const worker = self as unknown as ServiceWorkerGlobalScope;
+declare const self: ServiceWorkerGlobalScope;
+const worker = self;
 const files = `harmostat files ${BUILD_NAME}`;
 /** Kept over releases: a page of an older one still opens, for its files are asked of the network first. */
 const pagesOf = (personId: string): string => `harmostat pages ${personId}`;

@@ -1,23 +1,7 @@
-import { type FeelGrade, type FeelRound, feelRound } from "../rounds";
+import { type FeelGrade, feelRound } from "../rounds";
 import { feltAs, frameOf, type StageElement } from "../stages";
-import type { Bodies } from "./entry";
-
-/** Five words for the click of a mesh, from loose to tight: grades 1 to 5. */
-export const feels = ["knocks", "loose click", "small click", "faint click", "binds"] as const;
-export type Feel = (typeof feels)[number];
-
-/** How it was felt. */
-export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint"] as const;
-export type FeelMethod = (typeof feelMethods)[number];
-
-/** A round by feel as judged, its places counted from 1 as on the part. A verdict by feel is never as good as a measured one. */
-export type FeltJudged = Pick<FeelRound, "verdict" | "side" | "step" | "feasible" | "missing"> & {
-  tightTooth: number | null;
-  /** Where to feel next; null where enough is felt. */
-  nextTooth: number | null;
-};
-
-export type FeltAt = { tooth: number; feel: Feel };
+import type { Bodies, FeltAt, FeltJudged } from "./schema";
+import { feels } from "./vocabulary";
 
 /** Kinds whose mesh clicks; what is felt on others has no words yet. */
 export const hasClick = (element: StageElement): boolean => feltAs(element) === "click";

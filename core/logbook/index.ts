@@ -1,40 +1,6 @@
 export { daysToIso, isoToDays } from "./days";
-export {
-  type Bodies,
-  type ChangedThing,
-  type ClampState,
-  type Entry,
-  type EntryKind,
-  type EntryOf,
-  isKind,
-  type LaidStack,
-  type MovedStack,
-  type Provisional,
-  type ReadingRecord,
-  type RoundPhase,
-  type RoundResult,
-  type RunDirection,
-  type RunOutcome,
-  type RunWay,
-  runOutcomes,
-  runWays,
-  type Said,
-  type Sense,
-  type SignedRecord,
-  type UnprovenRun,
-} from "./entry";
-export {
-  type Feel,
-  type FeelMethod,
-  type FeltAt,
-  type FeltJudged,
-  feelMethods,
-  feels,
-  feltArc,
-  feltOf,
-  hasClick,
-  judgeFelt,
-} from "./feel";
+export { type Entry, type EntryKind, type EntryOf, isKind, type ReadingRecord, type WrittenEntry } from "./entry";
+export { feltArc, feltOf, hasClick, judgeFelt } from "./feel";
 export {
   type ClampNow,
   type Clamps,
@@ -55,7 +21,40 @@ export { type MeterReading, meterOf, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
+export type {
+  Bodies,
+  FeltAt,
+  FeltJudged,
+  LaidStack,
+  MovedStack,
+  Noted,
+  RoundResult,
+  Said,
+  SignedRecord,
+  UnprovenRun,
+} from "./schema";
 export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { type StageState, type Standing, standingOf } from "./standing";
+export {
+  type ChangedThing,
+  type ClampState,
+  clampStates,
+  type Feel,
+  type FeelMethod,
+  feelMethods,
+  feels,
+  type Provisional,
+  type RoundPhase,
+  type RunDirection,
+  type RunOutcome,
+  type RunWay,
+  roundPhases,
+  runDirections,
+  runOutcomes,
+  runSpeeds,
+  runWays,
+  type Sense,
+  senses,
+} from "./vocabulary";
 export { type Left, type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

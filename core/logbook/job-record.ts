@@ -1,14 +1,8 @@
 import { gearNames, type StageElement } from "../stages";
-import {
-  type ClampState,
-  type Entry,
-  type EntryOf,
-  isKind,
-  type Provisional,
-  type SignedRecord,
-  type UnprovenRun,
-} from "./entry";
-import { type FeltJudged, feltOf } from "./feel";
+import { type Entry, type EntryOf, isKind } from "./entry";
+import { feltOf } from "./feel";
+import type { FeltJudged, SignedRecord, UnprovenRun } from "./schema";
+import type { ClampState, Provisional } from "./vocabulary";
 import { firstOfRound } from "./whole-round";
 
 /** The stage's clamp screws: how many, and whether they are to be dressed with locking compound. */

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
-import type { Entry, MovedStack } from "./entry";
+import type { Entry } from "./entry";
 import { lastStack } from "./last-stack";
+import type { MovedStack } from "./schema";
 
 const pieces = (...sizes: number[]) => sizes.map((thicknessMm) => ({ thicknessMm, count: 1 }));
 const move = (id: string, stack?: MovedStack) => ({ id, kind: "move", stageId: "s", body: { stack } }) as Entry;

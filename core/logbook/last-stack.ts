@@ -1,5 +1,6 @@
-import { type Entry, isKind, type LaidStack } from "./entry";
+import { type Entry, isKind } from "./entry";
 import { voidedBy } from "./job-record";
+import type { LaidStack } from "./schema";
 
 /** What lies in a stage, and on the other side of its part where somebody has said that too. */
 export type KnownStack = { here: LaidStack; other: LaidStack | null };

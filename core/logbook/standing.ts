@@ -1,9 +1,10 @@
 import { type Verdict, worstVerdict } from "../limits";
 import { type JudgedEnds, judgeEnds } from "../rounds";
 import type { SideQuantity, StageElement } from "../stages";
-import type { Entry, EntryOf, RoundResult } from "./entry";
-import { type FeltJudged, feltOf } from "./feel";
+import type { Entry, EntryOf } from "./entry";
+import { feltOf } from "./feel";
 import { lastSides, voidedBy } from "./job-record";
+import type { FeltJudged, RoundResult } from "./schema";
 import { type Drift, stageTrend } from "./stage-trend";
 
 export type StageState = "inside" | "near" | "outside" | "unknown";

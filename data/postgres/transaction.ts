@@ -1,3 +1,4 @@
+import type { PoolClient } from "pg";
 import type { Database, Pool } from "./pool";
 
 /** Runs `work` in one transaction: all of it is kept or nothing. A connection that broke is not given back. */
@@ -62,12 +63,12 @@ async function step<T>(db: Database, work: (db: Database) => Promise<T>): Promis
   }
 }
 
-class Within {
-  readonly query: Database["query"];
+export class Within {
+  readonly query: PoolClient["query"];
   constructor(readonly db: Database) {
-    this.query = db.query.bind(db) as Database["query"];
+    this.query = db.query.bind(db);
   }
 }
 
 /** An open transaction in the place of a pool: what begins one in it becomes a part of it, kept only with the whole. */
-export const within = (db: Database): Pool => new Within(db) as unknown as Pool;
+export const within = (db: Database): Pool => new Within(db);

@@ -1,8 +1,20 @@
-import type { Entry, EntryOf, ReadingRecord } from "../../core/logbook";
-import { containing, type Database, many, maybeOne, none, one, type Row, type Statement, sql } from "../postgres";
+import type { Entry, EntryKind, ReadingRecord, WrittenEntry } from "../../core/logbook";
+import { entryBodies } from "../../core/logbook/schema";
+import {
+  containing,
+  type Database,
+  many,
+  maybeOne,
+  none,
+  one,
+  type Row,
+  type Statement,
+  sql,
+  stored,
+} from "../postgres";
 import { bodyAsToday, readingAsWritten } from "./earlier-formats";
 
-export type StoredEntry = { entry: Entry; previousHash: Buffer; hash: Buffer };
+export type StoredEntry = { entry: WrittenEntry; previousHash: Buffer; hash: Buffer };
 /** The format in which entries are written now. */
 const thisFormat = 3;
 
@@ -18,32 +30,33 @@ const readings = sql`${readingsInOne} as readings`;
 const toEntry = (row: Row): Entry =>
   ({
     ...asWritten(row),
-    body: row.format < thisFormat ? bodyAsToday(row.format, row.kind, row.body) : row.body,
+    body: bodyOf(row.kind, row.format < thisFormat ? bodyAsToday(row.format, row.kind, row.body) : row.body, row.id),
     // Entries of earlier formats do not hold the name: theirs is that of the account.
     madeByName: row.made_by_name ?? row.account_name ?? "",
   }) as Entry;
 
+const bodyOf = (kind: EntryKind, body: unknown, id: string) => stored(entryBodies[kind], body, `entry ${id}`);
+
 /** An entry as its hash covers it, whatever its format. */
-const asWritten = (row: Row): Entry =>
-  ({
-    id: row.id,
-    machineId: row.machine_id,
-    seq: row.seq,
-    jobId: row.job_id,
-    stageId: row.stage_id,
-    kind: row.kind,
-    body: row.body,
-    namesEntry: row.names_entry,
-    madeBy: row.made_by,
-    ...(row.format < thisFormat ? {} : { madeByName: row.made_by_name }),
-    madeAt: row.made_at.toISOString(),
-    recordedAt: row.recorded_at.toISOString(),
-    usage: row.usage,
-    geometryId: row.geometry_id,
-    adjusterId: row.adjuster_id,
-    limitsId: row.limits_id,
-    readings: (row.readings ?? []).map(toReading),
-  }) as Entry;
+const asWritten = (row: Row) => ({
+  id: row.id,
+  machineId: row.machine_id,
+  seq: row.seq,
+  jobId: row.job_id,
+  stageId: row.stage_id,
+  kind: row.kind,
+  body: row.body,
+  namesEntry: row.names_entry,
+  madeBy: row.made_by,
+  ...(row.format < thisFormat ? {} : { madeByName: row.made_by_name }),
+  madeAt: row.made_at.toISOString(),
+  recordedAt: row.recorded_at.toISOString(),
+  usage: row.usage,
+  geometryId: row.geometry_id,
+  adjusterId: row.adjuster_id,
+  limitsId: row.limits_id,
+  readings: (row.readings ?? []).map(toReading),
+});
 
 const toReading = (row: Row): ReadingRecord => ({
   ordinal: row.ordinal,
@@ -132,11 +145,11 @@ export const correctionsOf = (db: Database, ids: readonly string[]) =>
 export const lastUsage = (db: Database, machineId: string) =>
   maybeOne(
     db,
-    sql`select e.body from entry e where e.machine_id = ${machineId} and e.kind = 'usage'
+    sql`select e.id, e.body from entry e where e.machine_id = ${machineId} and e.kind = 'usage'
           and not exists (
             select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
         order by e.seq desc limit 1`,
-    (row) => row.body as EntryOf<"usage">["body"],
+    (row) => stored(entryBodies.usage, row.body, `entry ${row.id}`),
   );
 
 /** Readings of a machine's meter, newest first. */
@@ -253,10 +266,9 @@ const toStored = (row: Row): StoredEntry => ({
 });
 
 /** With its readings as they were written. */
-function asStored(row: Row): Entry {
+function asStored(row: Row): WrittenEntry {
   const entry = asWritten(row);
-  if (row.format === 1) entry.readings = entry.readings.map(readingAsWritten) as unknown as ReadingRecord[];
-  return entry;
+  return row.format === 1 ? { ...entry, readings: entry.readings.map(readingAsWritten) } : entry;
 }
 
 /** An entry with the digest of what it was made from, for telling the same thing sent again; null of earlier releases. */
@@ -266,8 +278,7 @@ export const submittedEntry = (db: Database, id: string) =>
     submitted: (row.submitted ?? null) as Buffer | null,
   }));
 
-export const entryById = (db: Database, id: string) =>
-  maybeOne(db, sql`select * from entry where id = ${id}`, toStored);
+export const entryById = (db: Database, id: string) => maybeOne(db, sql`select * from entry where id = ${id}`, toEntry);
 
 /** Entries of a machine from a number on, for verifying the chain. */
 export const chainPage = (db: Database, machineId: string, afterSeq: number, size: number) =>
@@ -281,9 +292,17 @@ export const chainPage = (db: Database, machineId: string, afterSeq: number, siz
 export const storedOfJob = (db: Database, jobId: string) =>
   many(db, sql`select e.*, ${readings} from entry e where job_id = ${jobId} order by seq`, toStored);
 
+/** As an entry is written now. */
+type NewEntry = WrittenEntry & { madeByName: string; readings: readonly ReadingRecord[] };
+
 export async function insertEntry(
   db: Database,
-  { entry, previousHash, hash, submitted }: StoredEntry & { submitted: Buffer | null },
+  {
+    entry,
+    previousHash,
+    hash,
+    submitted,
+  }: { entry: NewEntry; previousHash: Buffer; hash: Buffer; submitted: Buffer | null },
 ): Promise<void> {
   const e = entry;
   await none(

@@ -1,5 +1,5 @@
 import * as z from "zod";
-import type { Bodies } from "../../core/logbook";
+import { type Bodies, clampStates } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { ClampPattern } from "../../core/records";
 
@@ -7,7 +7,7 @@ export const clampInput = z.object({
   kind: z.literal("clamp"),
   clamp: z.number().int().gte(1),
   pass: z.number().int().gte(0).lte(100),
-  state: z.enum(["eased", "started", "snug", "firm", "dressed"]),
+  state: z.enum(clampStates),
 });
 
 /** One touched clamp screw; the torque is that of its pass, the full one on the last. */

@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { type Bodies, feelMethods, feels, feltArc, hasClick, judgeFelt } from "../../core/logbook";
+import { type Bodies, feelMethods, feels, feltArc, hasClick, judgeFelt, roundPhases } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { Stage } from "../../core/records";
 import { frameOf } from "../../core/stages";
@@ -7,7 +7,7 @@ import { words } from "../input";
 
 export const feelInput = z.object({
   kind: z.literal("feel"),
-  phase: z.enum(["as-found", "set", "check"]),
+  phase: z.enum(roundPhases),
   method: z.enum(feelMethods),
   /** Which gear of a switchable one. */
   gear: words(40).optional(),

@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { type Bodies, type JobRecord, runOutcomes, runWays } from "../../core/logbook";
+import { type Bodies, type JobRecord, runDirections, runOutcomes, runSpeeds, runWays } from "../../core/logbook";
 import { accept, type Dimension, parseQuantity, type Result, refuse } from "../../core/quantity";
 import { text, words } from "../input";
 
@@ -7,8 +7,8 @@ export const proofInput = z.object({
   kind: z.literal("proof"),
   way: z.enum(runWays),
   outcome: z.enum(runOutcomes),
-  direction: z.enum(["forwards", "backwards"]),
-  speed: z.enum(["slow", "working", "fast"]),
+  direction: z.enum(runDirections),
+  speed: z.enum(runSpeeds),
   current: text(40).trim(),
   temperature: text(40).trim(),
   noise: text(400).trim(),

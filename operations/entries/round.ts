@@ -1,5 +1,5 @@
 import * as z from "zod";
-import type { Bodies, ReadingRecord, RoundResult } from "../../core/logbook";
+import { type Bodies, type ReadingRecord, type RoundResult, roundPhases, senses } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { Instrument, Stage } from "../../core/records";
 import { type JudgedRound, judgeRound, type KnownRound, type RoundValues, typedRound } from "../../core/rounds";
@@ -18,7 +18,7 @@ export const readingMethod = z.object({
   /** mm of deflection, N, or counted pitches. */
   held: z.number().gt(0).lte(1e6).nullable().default(null),
   temperatureC: z.number().gt(-60).lt(300).nullable(),
-  sense: z.enum(["clockwise", "counter-clockwise"]),
+  sense: z.enum(senses),
   /** Which gear of a switchable one. */
   gear: words(40).optional(),
 });
@@ -26,7 +26,7 @@ export type ReadingMethod = z.output<typeof readingMethod>;
 
 export const roundInput = z.object({
   kind: z.literal("round"),
-  phase: z.enum(["as-found", "set", "check"]),
+  phase: z.enum(roundPhases),
   method: readingMethod,
   readings: z.array(typedReading).min(1).max(mostReadings),
   /** Tooth counts of the pair (of a switchable one its first gear) as the first of them was read, where the client kept them: a stage may be revised before the round is done. */

@@ -4,12 +4,7 @@ import { machinesSheet } from "./machines-sheet";
 import type { Sheet } from "./sheet";
 import { storesSheet } from "./stores-sheet";
 
-export const sheets = [
-  storesSheet,
-  instrumentsSheet,
-  machinesSheet,
-  limitsSheet,
-] as unknown as readonly Sheet<unknown>[];
+export const sheets: readonly Sheet<unknown>[] = [storesSheet, instrumentsSheet, machinesSheet, limitsSheet];
 
 export { importSheet, type LineFate, type SheetReport, sheetText } from "./import-sheet";
 export type { Fate, Sheet } from "./sheet";

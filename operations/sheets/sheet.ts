@@ -20,15 +20,15 @@ export type Sheet<T> = {
   /** More lines than that are not taken at once. */
   most: number;
   /** What a line says; a refusal's path begins with the name of the column. */
-  read: (cells: Cells) => Result<T>;
+  read(cells: Cells): Result<T>;
   /** By what a line finds its thing, as people write it; two lines with the same are one too many. */
-  key: (line: T) => string;
+  key(line: T): string;
   /** Does what each line says, inside one transaction, and says what that was; `tell` hears the share that is done. */
-  apply: (
+  apply(
     context: Context,
     lines: readonly T[],
     tell: (share: number) => Promise<void>,
-  ) => Promise<Result<Exclude<Fate, "refused">>[]>;
+  ): Promise<Result<Exclude<Fate, "refused">>[]>;
   /** Everything there is, in the order of the columns. */
   rows: (context: Context) => Promise<(string | number)[][]>;
 };

@@ -83,7 +83,7 @@ const settled = (page: Page): Promise<void> =>
 async function spent(page: Page, session: CDPSession): Promise<KeyCost> {
   const { metrics } = await session.send("Performance.getMetrics");
   return {
-    components: await page.evaluate(() => (globalThis as unknown as { rendered: number }).rendered),
+    components: await page.evaluate(() => (globalThis as typeof globalThis & { rendered: number }).rendered),
     scriptMs: 1000 * (metrics.find(({ name }) => name === "ScriptDuration")?.value ?? 0),
   };
 }

@@ -1,4 +1,4 @@
-import type { Pool } from "../../data/postgres";
+import type { OpenPool } from "../../data/postgres";
 
 export const size = { machines: 1000, weeks: 520, readings: 12, drawers: 50_000, takings: 4 };
 
@@ -6,7 +6,7 @@ export const size = { machines: 1000, weeks: 520, readings: 12, drawers: 50_000,
  * A thousand machines with a stage each and ten years of weekly rounds, each a signed job, put beside the demo by the database itself:
  * 1.56 million entries and 6.24 million readings; and fifty thousand drawers from which pieces were taken. Copies of a stage of the demo; hashes are not worked out, for nobody verifies these.
  */
-export async function growWorks(pool: Pool): Promise<void> {
+export async function growWorks(pool: OpenPool): Promise<void> {
   const client = await pool.connect();
   const run = (text: string) => client.query(text);
   try {

@@ -1,6 +1,6 @@
 import { v7 } from "uuid";
 import { mustHold } from "../../core/quantity";
-import type { Pool } from "../../data/postgres";
+import type { OpenPool } from "../../data/postgres";
 import { personById } from "../../data/queries/people";
 import { openJob } from "../../operations/open-job";
 import { recordEntry } from "../../operations/record-entry";
@@ -9,7 +9,7 @@ const each = 60;
 const between = 600;
 
 /** What a note does while it holds its machine's lock: in a job that has only begun, and in one of six hundred entries. */
-export async function measureLock(pool: Pool): Promise<void> {
+export async function measureLock(pool: OpenPool): Promise<void> {
   const watch = { statements: 0, ms: 0, since: null as number | null };
   const { rows } = await pool.query(
     `select m.id as machine_id, s.id as stage_id, p.id as person_id from stage s join machine m on m.id = s.machine_id
@@ -47,7 +47,7 @@ export async function measureLock(pool: Pool): Promise<void> {
 }
 
 /** The pool, watched from the moment a transaction has a machine's lock to its end. */
-function watched(pool: Pool, watch: { statements: number; ms: number; since: number | null }): Pool {
+function watched(pool: OpenPool, watch: { statements: number; ms: number; since: number | null }): OpenPool {
   return new Proxy(pool, {
     get(target, name) {
       if (name !== "connect") return own(target, name);

@@ -118,7 +118,7 @@ async function planned(pool: Pool, query: (db: Database) => Promise<unknown>): P
       plans.push(explained.rows.map((row) => row["QUERY PLAN"]).join("\n"));
       return pool.query(text, values);
     },
-  } as unknown as Database;
+  } as Partial<Database> as Database;
   await query(listening);
   return plans.map((plan) => `\`\`\`\n${withoutIds(plan)}\n\`\`\`\n`).join("\n");
 }

@@ -10,7 +10,7 @@ import { mustHold } from "~/core/quantity";
 import { adjusterMeans } from "~/core/records/adjuster-means";
 import { driveGraph, ratiosOf, stageKinds } from "~/core/stages";
 import { driveLine } from "~/core/trains";
-import { openPool, type Pool, transaction } from "~/data/postgres";
+import { type OpenPool, openPool, transaction } from "~/data/postgres";
 import { driveLineOf } from "~/data/queries/drive-lines";
 import { openJobs } from "~/data/queries/jobs";
 import { allMachines } from "~/data/queries/machines";
@@ -26,7 +26,7 @@ import { loadDemo } from "~/scripts/lib/load-demo";
 
 const reader = readerOf();
 
-let pool: Pool;
+let pool: OpenPool;
 beforeAll(async () => {
   const cluster = await openCluster(inject("clusterFolder"), { throwaway: true });
   await ensureDatabase(cluster, "demo", "migrated");

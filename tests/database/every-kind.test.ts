@@ -107,7 +107,7 @@ describe("what has no geometry is refused at its field, with the nearest that wo
   test("what is only unwise goes in, and is recorded with the stage", async () => {
     const { stageId } = mustHold(await add({ ...chain, links: 101 }, "Odd chain"));
     const added = (await stageHistory(works.pool, stageId, 1)).at(-1);
-    expect(added?.body).toMatchObject({ warnings: ["odd-links, even 102"] });
+    expect(added?.body).toMatchObject({ warnings: [{ code: "odd-links", even: 102 }] });
   });
 });
 

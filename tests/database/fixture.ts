@@ -3,7 +3,7 @@ import { v7 } from "uuid";
 import { afterAll, beforeAll, inject } from "vitest";
 import { mustHold } from "~/core/quantity";
 import type { InstrumentId, Person, PersonId, WorkshopId } from "~/core/records";
-import { openPool, type Pool } from "~/data/postgres";
+import { type OpenPool, openPool } from "~/data/postgres";
 import { insertPerson } from "~/data/queries/people";
 import { addMachine } from "~/operations/add-machine";
 import type { Context } from "~/operations/context";
@@ -20,7 +20,7 @@ export const testKey = sealKeyOf(
 );
 
 export type Works = {
-  pool: Pool;
+  pool: OpenPool;
   url: string;
   lead: Person;
   machineId: string;

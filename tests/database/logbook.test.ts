@@ -151,6 +151,15 @@ test("the chain names the first entry that was tampered with, and entries missin
   expect((await verify()).breaks).toBeNull();
 });
 
+test("an entry that is not as its kind's are is named, with where it differs, and not shown as if it were", async () => {
+  const job = await works.openJob();
+  const { id } = mustHold(await works.entry(job, { kind: "note", text: "grease seen" }));
+  await behindTheTriggers(`update entry set body = '{"txt": "grease seen"}' where id = '${id}'`);
+  await expect(entriesOfJob(works.pool, job)).rejects.toThrow(`entry ${id} cannot be read: text`);
+  await behindTheTriggers(`update entry set body = '{"text": "grease seen"}' where id = '${id}'`);
+  expect((await entriesOfJob(works.pool, job)).at(-1)).toMatchObject({ body: { text: "grease seen" } });
+});
+
 test("an entry of the first format is read as today's, and stays whole as it was written", async () => {
   const job = await works.openJob();
   const entry = mustHold(await works.entry(job, works.round(["0.15", "0.16", "0.17"])));
@@ -162,7 +171,19 @@ test("an entry of the first format is read as today's, and stays whole as it was
     ...envelope,
     body: {
       ...body,
-      result: { minMm: result?.min, maxMm: result?.max, verdict: "conforms", worstMaxMm: result?.worstMax },
+      result: {
+        count: result.count,
+        minMm: result.min,
+        maxMm: result.max,
+        meanMm: result.mean,
+        worstMinMm: result.worstMin,
+        worstMaxMm: result.worstMax,
+        tightTooth: result.tightTooth,
+        expandedUncertaintyMm: result.expandedUncertainty,
+        verdict: "conforms",
+        fits: true,
+        carriedFrom: null,
+      },
     },
     readings: entry.readings.map(({ value, resolution, expandedUncertainty, held: _, ...rest }) => ({
       ...rest,

@@ -3,11 +3,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { beforeAll, expect, inject, test } from "vitest";
 import { migrate } from "~/data/migrate";
-import { openPool, type Pool } from "~/data/postgres";
+import { type OpenPool, openPool } from "~/data/postgres";
 import { openCluster } from "~/scripts/lib/cluster";
 import { ensureDatabase } from "~/scripts/lib/database";
 
-let pool: Pool;
+let pool: OpenPool;
 const folder = mkdtempSync(join(tmpdir(), "harmostat-migrations-"));
 const step = (name: string, text: string) => {
   mkdirSync(join(folder, name), { recursive: true });

@@ -1,7 +1,7 @@
 import { v7 } from "uuid";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { mustHold } from "~/core/quantity";
-import { openPool, type Pool } from "~/data/postgres";
+import { type OpenPool, openPool } from "~/data/postgres";
 import { entriesOfJob } from "~/data/queries/entries";
 import { openJob } from "~/operations/open-job";
 import { recordEntry } from "~/operations/record-entry";
@@ -12,7 +12,7 @@ import { applyMigrations } from "~/scripts/lib/database";
 import { freshWorks, testKey } from "./fixture";
 
 const works = freshWorks();
-let app: Pool;
+let app: OpenPool;
 beforeAll(async () => {
   const cluster = await openCluster(inject("clusterFolder"), { throwaway: true });
   const appUrl = cluster.appUrl(new URL(works.url).pathname.slice(1));

@@ -3,7 +3,7 @@ import { v7 } from "uuid";
 import { expect, test } from "vitest";
 import { standingOf } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
-import { chainPage } from "~/data/queries/entries";
+import { logbookFrom } from "~/data/queries/entries";
 import { floorPage } from "~/data/queries/floor";
 import { stageById, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
@@ -99,7 +99,7 @@ test("how a stage is kept to stand is what its whole logbook says, whatever was 
           );
         }
         const stage = await stageById(works.pool, stageId);
-        const all = (await chainPage(works.pool, works.machineId, 0, 100_000)).map(({ entry: one }) => one);
+        const all = await logbookFrom(works.pool, works.machineId, 0, 100_000);
         const whole = standingOf(
           all.filter((one) => one.stageId === stageId),
           stage

@@ -1,7 +1,6 @@
 import { expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
 import type { Unwise } from "~/core/stages";
-import { warningText } from "~/operations/warning-text";
 import { notedWords } from "./noted";
 import { unwiseWords } from "./unwise";
 
@@ -14,12 +13,19 @@ const warnings: Unwise[] = [
   { code: "gear-does-not-mesh", name: "high", backlashMm: -0.125 },
   { code: "phases-do-not-meet", sum: 71, planets: 3 },
   { code: "worm-seems-self-locking", leadAngleDeg: 4.1 },
+  { code: "of-a-gear", name: "low", of: { code: "thin-contact-ratio", ratio: 1.13 } },
 ];
 
 test("what was noted in the logbook is said as it was on the form", () => {
-  for (const warning of warnings) expect(notedWords(reader, warningText(warning))).toBe(unwiseWords(reader, warning));
+  for (const warning of warnings) expect(notedWords(reader, warning)).toBe(unwiseWords(reader, warning));
+});
+
+test("what an earlier release kept as a text is said alike", () => {
+  const said = unwiseWords(reader, { code: "little-wrap", wrapDeg: 104.3, leastDeg: 120 });
+  expect(notedWords(reader, "little-wrap, wrapDeg 104.3, leastDeg 120")).toBe(said);
 });
 
 test("a warning of another release stays readable as it stands", () => {
   expect(notedWords(reader, "brand-new, depth 0.2")).toBe("brand-new, depth 0.2");
+  expect(notedWords(reader, { code: "brand-new", depth: 0.2 })).toContain("brand-new");
 });

@@ -1,0 +1,223 @@
+import * as z from "zod";
+import { reasonCodes } from "../advice";
+import type { FeelRound } from "../rounds";
+import { finite } from "../schemas";
+import { measuredQuantities, sideQuantities } from "../stages";
+import {
+  bandFits,
+  changedThings,
+  clampStates,
+  feelMethods,
+  feels,
+  judgedQuantities,
+  placeWords,
+  provisionals,
+  roundPhases,
+  runDirections,
+  runOutcomes,
+  runSpeeds,
+  runWays,
+  verdicts,
+} from "./vocabulary";
+
+/** Bodies of entries as they lie in the logbook, by kind; entries of earlier formats once they were read as today's. */
+
+const verdict = z.enum(verdicts);
+const phase = z.enum(roundPhases);
+const day = z.string();
+const count = z.number().int().gte(0);
+const id = z.string();
+/** The day on which the calibration of its instrument had been due. */
+const overdue = day.optional();
+
+/** Words as they stood on the screen for whoever acknowledged them, and what they stand for. */
+const said = z.object({ key: z.string(), text: z.string() });
+export type Said = z.output<typeof said>;
+
+const roundResult = z.object({
+  /** What it is judged by, and in what unit all its values are. */
+  quantity: z.enum(judgedQuantities),
+  count,
+  min: finite,
+  max: finite,
+  mean: finite,
+  /** Least and greatest over the hunting cycle, fitted; null where the positions do not allow a fit. */
+  worstMin: finite.nullable(),
+  worstMax: finite.nullable(),
+  tightTooth: count.nullable(),
+  expandedUncertainty: finite,
+  verdict,
+  /** Whether one setting can hold all of it; null: an earlier release judged it on a scale that did not hold for its quantity. */
+  holds: z.enum(bandFits).nullable(),
+  /** Of a switchable gear, which one was read. */
+  gear: z.string().optional(),
+  /** Tooth counts that were in mesh: after a gear is exchanged the round is still that of the gear that was in. */
+  teeth: z.tuple([count, count]).readonly().optional(),
+  /** What was measured, and on what part: of a set of belts, places are counted on through all of them. */
+  read: z.object({ how: z.enum(measuredQuantities), part: z.enum(placeWords), belts: count }).optional(),
+  /** The earlier round that this one, read at the tight spot alone, was carried over from. */
+  carriedFrom: id.nullable(),
+});
+export type RoundResult = z.output<typeof roundResult>;
+
+/** A round by feel as judged, its places counted from 1 as on the part. A verdict by feel is never as good as a measured one. */
+const feltJudged = z.object({
+  verdict: z.enum(["inside", "near", "outside", "not-known"] satisfies FeelRound["verdict"][]),
+  side: z.enum(["tight", "loose", "both"] satisfies FeelRound["side"][]).nullable(),
+  step: z.enum(["apart", "together", "none"] satisfies FeelRound["step"][]),
+  feasible: z.boolean(),
+  missing: count,
+  tightTooth: count.nullable(),
+  /** Where to feel next; null where enough is felt. */
+  nextTooth: count.nullable(),
+});
+export type FeltJudged = z.output<typeof feltJudged>;
+
+const feltAt = z.object({ tooth: count, feel: z.enum(feels) });
+export type FeltAt = z.output<typeof feltAt>;
+
+/** Shims as they lie in a stage, a size a line. */
+const laidStack = z.array(z.object({ thicknessMm: finite, count }));
+export type LaidStack = z.output<typeof laidStack>;
+const change = z.object({ was: laidStack, now: laidStack });
+/** The shims before a move and after it, and those on the other side of the part where pieces were carried across. */
+const movedStack = change.extend({ other: change.optional() });
+export type MovedStack = z.output<typeof movedStack>;
+
+/** What was to be proven and was not: a direction of a gear, null of a stage that has one. */
+const unprovenRun = z.object({ gear: z.string().nullable(), direction: z.enum(runDirections) });
+export type UnprovenRun = z.output<typeof unprovenRun>;
+
+const side = z.object({
+  quantity: z.enum(sideQuantities),
+  count,
+  min: finite,
+  max: finite,
+  expandedUncertainty: finite,
+  limits: z.object({ lo: finite.nullable(), hi: finite.nullable() }).nullable(),
+  /** null: there are no limits to judge it by. */
+  verdict: verdict.nullable(),
+  note: z.string(),
+  overdue,
+});
+
+/** What a signature puts its name to, as it stood then. */
+const signedRecord = z.object({
+  asFound: roundResult.nullable(),
+  asLeft: roundResult.nullable(),
+  /** By feel only, where nothing was measured. */
+  asLeftByFeel: feltJudged.pick({ verdict: true, side: true }).optional(),
+  moves: count,
+  clampsFirm: count,
+  proofs: count,
+  /** What was read beside it, each as last read. */
+  sides: z.array(side).optional(),
+});
+export type SignedRecord = z.output<typeof signedRecord>;
+
+/** What was unwise about a geometry as it was entered, by its code and figures; a text where an earlier release wrote it. */
+const noted = z.union([z.string(), z.looseObject({ code: z.string() })]);
+export type Noted = z.output<typeof noted>;
+
+export const entryBodies = {
+  /** `firstBuild`: there is nothing as found. */
+  "job-opened": z.object({ reason: z.string(), firstBuild: z.boolean().optional() }),
+  /** `lock` null: none was put on, and `noLock` says what was done instead. What was asked and not ticked stands apart. */
+  isolated: z.object({
+    lock: z.string().nullable(),
+    noLock: said.nullable(),
+    acknowledged: z.array(said),
+    notAcknowledged: z.array(said),
+  }),
+  /** `saw`: what the app saw open then; `notKnown`: what nobody had said. */
+  live: z.object({ acknowledged: z.array(said), saw: z.array(z.string()), notKnown: z.array(z.string()) }),
+  round: z.object({ phase, result: roundResult, overdue }),
+  /** Something read beside the quantity that the stage is judged by, against limits of its own where it has any. */
+  side,
+  /** `of`: places of the whole turn; null, and `judged` null, of entries that an earlier release judged by another table. */
+  feel: z.object({
+    phase,
+    method: z.enum(feelMethods),
+    gear: z.string().nullable(),
+    of: count.nullable(),
+    places: z.array(feltAt),
+    judged: feltJudged.nullable(),
+  }),
+  move: z.object({
+    amount: finite,
+    unit: z.string(),
+    direction: z.enum(["apart", "together", "none"]),
+    did: z.enum(["so", "otherwise"]),
+    advised: z
+      .object({
+        amount: finite,
+        min: finite,
+        max: finite,
+        at: finite.nullable(),
+        standTooth: count.nullable(),
+      })
+      .nullable(),
+    reasons: z.array(z.enum(reasonCodes)),
+    teaches: z.boolean(),
+    note: z.string(),
+    /** The leaves with which it was set, where the adjuster has no scale. */
+    feelerMm: z.array(finite).optional(),
+    /** The shims that lay in it, and those that lie in it now, where they were said one by one. */
+    stack: movedStack.optional(),
+  }),
+  /** Put in for the work, or taken out again: then the entry names the one that put it in. */
+  "loose-thing": z.object({ thing: z.string(), state: z.enum(["in", "out"]), where: z.string() }),
+  clamp: z.object({
+    clamp: count,
+    of: count,
+    pass: count,
+    passes: count,
+    state: z.enum(clampStates),
+    torqueNm: finite.nullable(),
+  }),
+  /** `outcome` null: nobody was asked how it ended. */
+  proof: z.object({
+    way: z.enum(runWays),
+    outcome: z.enum(runOutcomes).nullable(),
+    direction: z.enum(runDirections),
+    speed: z.enum(runSpeeds),
+    currentA: finite.nullable(),
+    temperatureC: finite.nullable(),
+    noise: z.string(),
+    /** Of a switchable gear, which one ran. */
+    gear: z.string().optional(),
+  }),
+  note: z.object({ text: z.string() }),
+  /** `saw`: the ids of the entries that the signer saw; null: nobody noted them. */
+  signature: z.object({
+    record: signedRecord,
+    comment: z.string(),
+    nextDate: day.nullable(),
+    provisional: z.array(z.enum(provisionals)),
+    saw: z.array(id).nullable(),
+    unproven: z.array(unprovenRun),
+    /** By what the signer showed that it is they; left out where nobody asked. */
+    provenBy: z.enum(["pin", "password"]).optional(),
+  }),
+  /** Of a lead, beside the signature that it names. */
+  countersignature: z.object({ comment: z.string(), provenBy: z.literal("password").optional() }),
+  correction: z.object({ text: z.string(), voids: z.boolean() }),
+  "open-point": z.object({ text: z.string() }),
+  /** Names the entry that opened it. */
+  "point-closed": z.object({ text: z.string() }),
+  /** What the meter shows; `total` over all meters the machine has had. */
+  usage: z.object({ reading: finite, unit: z.string(), total: finite, newMeter: z.boolean() }),
+  change: z.object({ what: z.enum(changedThings), text: z.string(), warnings: z.array(noted) }),
+  attachment: z.object({
+    name: z.string(),
+    mediaType: z.string(),
+    sizeBytes: count,
+    sha256: z.string(),
+    caption: z.string(),
+  }),
+  /** A computation of the Bench kept on a stage: what went in and what came out. */
+  computation: z.object({ tool: z.string(), input: z.unknown(), output: z.unknown(), text: z.string() }),
+  plan: z.object({ date: day.nullable(), text: z.string() }),
+};
+
+export type Bodies = { [K in keyof typeof entryBodies]: z.output<(typeof entryBodies)[K]> };

@@ -1,0 +1,65 @@
+import type { BandFit, Verdict } from "../limits";
+import type { JudgedQuantity, PlaceWord } from "../stages";
+
+/** What stands in an entry out of a few: the schemas of bodies (`schema.ts`) and of what is sent are made of these. */
+export const roundPhases = ["as-found", "set", "check"] as const;
+export type RoundPhase = (typeof roundPhases)[number];
+export const clampStates = ["eased", "started", "snug", "firm", "dressed"] as const;
+export type ClampState = (typeof clampStates)[number];
+export const senses = ["clockwise", "counter-clockwise"] as const;
+export type Sense = (typeof senses)[number];
+/** How a run ended. */
+export const runOutcomes = ["ran", "stalled", "stopped"] as const;
+export type RunOutcome = (typeof runOutcomes)[number];
+export const runWays = ["powered", "by-hand"] as const;
+export type RunWay = (typeof runWays)[number];
+export const runDirections = ["forwards", "backwards"] as const;
+export type RunDirection = (typeof runDirections)[number];
+export const runSpeeds = ["slow", "working", "fast"] as const;
+/** What a revision or a change of a machine touched. */
+export const changedThings = [
+  "machine",
+  "stage",
+  "geometry",
+  "adjuster",
+  "limits",
+  "retired",
+  "in-service",
+  "drive-line",
+  "moved-along",
+] as const;
+export type ChangedThing = (typeof changedThings)[number];
+/** What a signature leaves open, and acknowledges. */
+export const provisionals = [
+  "no-as-found",
+  "not-inside",
+  "side-not-inside",
+  "no-check-round",
+  "things-left-in",
+  "clamps-not-firm",
+  "clamps-not-known",
+  "run-went-wrong",
+  "no-compound",
+  "not-proved",
+] as const;
+export type Provisional = (typeof provisionals)[number];
+export const verdicts = ["conforms", "undecided", "does-not-conform"] as const satisfies readonly Verdict[];
+export const bandFits = ["provable", "fits", "too-wide"] as const satisfies readonly BandFit[];
+export const placeWords = ["tooth", "place", "link"] as const satisfies readonly PlaceWord[];
+export const judgedQuantities = [
+  "backlash",
+  "lost-motion",
+  "tension",
+  "sag",
+  "elongation",
+  "shaft-offset",
+  "gap",
+] as const satisfies readonly JudgedQuantity[];
+
+/** Five words for the click of a mesh, from loose to tight: grades 1 to 5. */
+export const feels = ["knocks", "loose click", "small click", "faint click", "binds"] as const;
+export type Feel = (typeof feels)[number];
+
+/** How it was felt. */
+export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint"] as const;
+export type FeelMethod = (typeof feelMethods)[number];
