@@ -32,6 +32,26 @@ export function Select({ label, error, hint, className = "", children, ...rest }
   );
 }
 
+/** The same in a row or a bar, where its name is heard and its column or its neighbours show it. */
+export function BareSelect({
+  label,
+  wrong = false,
+  children,
+  className = "",
+  ...rest
+}: { label: string; wrong?: boolean } & ComponentProps<"select">) {
+  return (
+    <select
+      {...rest}
+      aria-label={label}
+      aria-invalid={wrong || undefined}
+      className={`min-h-11 px-2 bg-panel border-2 ${wrong ? "border-outside" : "border-ink"} ${className}`}
+    >
+      {children}
+    </select>
+  );
+}
+
 const boxClass = (error: ReactNode): string =>
   `w-full px-3 bg-panel border-2 text-lg ${error ? "border-outside" : "border-ink"}`;
 

@@ -1,7 +1,7 @@
 import type { PathPulley } from "~/core/belts";
+import { choice, over0 } from "../form/field-readers";
 import { OrderedRowsField } from "../form/ordered-rows-field";
 import type { TextReader } from "../form/text-reader";
-import { choice, over0 } from "../kinds/field-readers";
 
 /** Pulleys in running order, each with its middle, its pitch diameter, and with which side the belt runs on it. */
 export const PulleysField = ({ hint }: { hint: string }) => (

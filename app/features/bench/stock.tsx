@@ -1,6 +1,6 @@
+import { over0 } from "../form/field-readers";
 import { RowsField } from "../form/rows-field";
 import type { TextReader } from "../form/text-reader";
-import { over0 } from "../kinds/field-readers";
 
 const most = 500;
 

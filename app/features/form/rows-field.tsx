@@ -2,6 +2,7 @@ import { X } from "lucide-react";
 import { type ClipboardEvent, Fragment, type ReactNode } from "react";
 import { type FieldError, get, useController, useFieldArray, useFormContext, useFormState } from "react-hook-form";
 import { Button } from "~/ui/button";
+import { BareSelect } from "~/ui/field";
 import type { Texts } from "./texts";
 
 export type RowColumn = {
@@ -161,22 +162,24 @@ function Cell({
   onPaste: (event: ClipboardEvent) => void;
 }) {
   const { field, fieldState } = useController({ name, defaultValue: "" });
-  const look = `min-h-12 w-full px-2 max-sm:px-1 bg-panel border-2 text-lg ${fieldState.error ? "border-outside" : "border-ink"}`;
-  const shared = { ...field, "aria-label": label, "aria-invalid": fieldState.error ? (true as const) : undefined };
+  const wrong = fieldState.error !== undefined;
+  const size = "min-h-12 w-full px-2 max-sm:px-1 text-lg";
   return options ? (
-    <select {...shared} value={field.value || options[0]?.value} className={look}>
+    <BareSelect {...field} label={label} wrong={wrong} value={field.value || options[0]?.value} className={size}>
       {options.map((option) => (
         <option key={option.value} value={option.value}>
           {option.label}
         </option>
       ))}
-    </select>
+    </BareSelect>
   ) : (
     <input
-      {...shared}
+      {...field}
+      aria-label={label}
+      aria-invalid={wrong || undefined}
       autoComplete="off"
       onPaste={onPaste}
-      className={`${look} ${wide ? "min-w-20" : "figure min-w-11"}`}
+      className={`${size} bg-panel border-2 ${wrong ? "border-outside" : "border-ink"} ${wide ? "min-w-20" : "figure min-w-11"}`}
     />
   );
 }

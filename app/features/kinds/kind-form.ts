@@ -2,9 +2,9 @@ import type { ReactNode } from "react";
 import type { Reader } from "~/app/features/words/reader";
 import type { AdjusterMeans } from "~/core/records";
 import type { Elements, MeasuredQuantity, StageKind } from "~/core/stages";
+import type { Reading, Texts } from "../form/field-readers";
 import { type Read, TextReader } from "../form/text-reader";
 import type { MovedPart } from "../stage-form/adjuster-picture";
-import type { Reading, Texts } from "./field-readers";
 
 export type Figure = readonly [name: string, value: string];
 

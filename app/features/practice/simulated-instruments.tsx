@@ -3,6 +3,7 @@ import { adjusterNow, centreChange } from "~/core/advice";
 import { isKind } from "~/core/logbook";
 import { type HiddenStage, type SimulatedKey, seededRandom, simulatedInstruments, wedgeReading } from "~/core/practice";
 import { Button } from "~/ui/button";
+import { BareSelect } from "~/ui/field";
 import { useJobScreen } from "../job/entries/job-context";
 import { typeAsWedge } from "./type-as-wedge";
 
@@ -48,20 +49,17 @@ export function SimulatedInstruments() {
       className="bg-panel border-t-2 border-ink px-5 max-sm:px-3.5 py-1.5 flex flex-wrap gap-3 items-center shrink-0"
     >
       <b>Simulated</b>
-      <label>
-        <span className="sr-only">Simulated instrument</span>
-        <select
-          className="min-h-11 px-2 bg-panel border-2 border-ink"
-          value={key}
-          onChange={(event) => setKey(event.target.value as SimulatedKey)}
-        >
-          {simulatedInstruments.map((instrument) => (
-            <option key={instrument.key} value={instrument.key}>
-              {instrument.kind}
-            </option>
-          ))}
-        </select>
-      </label>
+      <BareSelect
+        label="Simulated instrument"
+        value={key}
+        onChange={(event) => setKey(event.target.value as SimulatedKey)}
+      >
+        {simulatedInstruments.map((instrument) => (
+          <option key={instrument.key} value={instrument.key}>
+            {instrument.kind}
+          </option>
+        ))}
+      </BareSelect>
       {/* The cursor stays where the reading goes. */}
       <Button kind="solid" onPointerDown={(event) => event.preventDefault()} onClick={send}>
         Send a reading

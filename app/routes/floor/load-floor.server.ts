@@ -62,6 +62,8 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
   };
 }
 
+export type FloorRow = Awaited<ReturnType<typeof loadFloor>>["rows"][number];
+
 const jobGlance = ({ id, stageIds, reason, openedAt, openedByName }: OpenJob) => ({
   id,
   stageIds,

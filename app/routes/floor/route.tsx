@@ -1,18 +1,19 @@
 import { Link, redirect } from "react-router";
-import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
-import { StageCell } from "~/app/features/stage/stage-cell";
-import { clockOrDay, day } from "~/app/features/words/times";
+import { day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import type { FloorGroup, FloorPlace } from "~/data/queries/floor";
+import type { FloorPlace } from "~/data/queries/floor";
 import { buttonClass } from "~/ui/button";
 import { Fold } from "~/ui/fold";
 import type { Route } from "./+types/route";
+import { Groups } from "./groups";
 import { loadFloor } from "./load-floor.server";
+import { MachineRow } from "./machine-row";
 import { floorNews } from "./news";
 import { scannedLabel } from "./scanned-label";
+import { withParams } from "./with-params";
 
 export const meta: Route.MetaFunction = () => [{ title: "Floor, Harmostat" }];
 
@@ -34,10 +35,8 @@ function placeOf(text: string | null): FloorPlace | null {
 }
 
 export default function Floor({ loaderData }: Route.ComponentProps) {
-  const reader = useWords();
-  const { rows, groups, words, site, hall, next, now } = loaderData;
+  const { rows, groups, words, site, hall, now } = loaderData;
   const total = groups.reduce((sum, group) => sum + group.machines, 0);
-  const filtered = words !== "" || site !== null || hall !== null;
   return (
     <>
       <PlaceHead />
@@ -71,158 +70,49 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
           </p>
         )}
         <ul>
-          {rows.map(({ machine, stages, reasons: [reason, ...more], due, jobs, points }) => {
-            return (
-              <li
-                key={machine.id}
-                className="grid lg:grid-cols-[15rem_minmax(0,1fr)_20rem] gap-x-6 gap-y-3 px-5 max-sm:px-3.5 py-4 border-b border-rule items-start"
-              >
-                <div>
-                  <h2 className="text-xl font-bold">
-                    <Link to={`/machines/${machine.id}`} className="text-ink min-h-11 inline-flex items-center">
-                      {machine.name}
-                    </Link>
-                  </h2>
-                  <p className="text-mid">
-                    <span className="figure">{machine.tag}</span>
-                    {machine.where && `, ${machine.where}`}
-                  </p>
-                </div>
-                <div className="flex flex-wrap gap-x-9 gap-y-3">
-                  {stages.map((item) => (
-                    <StageCell key={item.id} {...item} />
-                  ))}
-                  {stages.length === 0 && loaderData.mayAdd && (
-                    <Link to={`/machines/${machine.id}/stages/new`} className={buttonClass("line")}>
-                      Enter its first stage
-                    </Link>
-                  )}
-                </div>
-                <div className="text-lg">
-                  <p className="font-semibold">{reason}</p>
-                  {jobs.map((job) => (
-                    <p key={job.id} className="mt-1">
-                      <Link to={`/jobs/${job.id}`} className="text-ink min-h-11 inline-flex items-center">
-                        Job open since {clockOrDay(reader, job.openedAt, now)}
-                        {stages.length > 1 &&
-                          `, ${stages
-                            .filter((item) => job.stageIds.some((id) => id === item.id))
-                            .map((item) => item.name.toLowerCase())
-                            .join(", ")}`}
-                      </Link>
-                      <span className="block text-mid text-base">
-                        {job.reason}. {job.openedByName}
-                      </span>
-                    </p>
-                  ))}
-                  {more.length > 0 && (
-                    <Fold look="line" className="text-base" summary={more[0]}>
-                      <ul>
-                        {points.map((point) => (
-                          <OpenPointLine
-                            key={point.id}
-                            point={point}
-                            where={stages.find((item) => item.id === point.stageId)?.name ?? ""}
-                            now={now}
-                            mayClose={loaderData.mayWork}
-                          />
-                        ))}
-                      </ul>
-                    </Fold>
-                  )}
-                  {due && <p className="text-base text-mid mt-1">{due}</p>}
-                </div>
-              </li>
-            );
-          })}
+          {rows.map((row) => (
+            <MachineRow key={row.machine.id} row={row} now={now} allowed={loaderData} />
+          ))}
         </ul>
-        <footer className="px-5 max-sm:px-3.5 py-5 flex flex-wrap gap-4 items-start">
-          {next && (
-            <Link
-              to={`?${withParams({ q: words, site, hall, after: placeText(next) })}`}
-              className={buttonClass("line", true)}
-            >
-              Further machines
-            </Link>
-          )}
-          {(loaderData.paged || filtered) && (
-            <Link to="/" className={buttonClass("quiet", true)}>
-              From the top
-            </Link>
-          )}
-          {loaderData.retired.length > 0 && !filtered && !loaderData.paged && (
-            <Fold look="line" className="grow" summary={`Out of service: ${loaderData.retired.length}`}>
-              <ul>
-                {loaderData.retired.map((machine) => (
-                  <li key={machine.id}>
-                    <Link to={`/machines/${machine.id}`} className="min-h-11 inline-flex items-center text-ink">
-                      {machine.name}, {machine.tag}
-                    </Link>
-                    {machine.retiredAt && <span className="text-mid">, since {day(reader, machine.retiredAt)}</span>}
-                  </li>
-                ))}
-              </ul>
-            </Fold>
-          )}
-        </footer>
+        <Foot {...loaderData} />
       </main>
     </>
   );
 }
 
-const withParams = (params: Record<string, string | null>): string => {
-  const search = new URLSearchParams();
-  for (const [name, value] of Object.entries(params)) if (value) search.set(name, value);
-  return search.toString();
-};
-
-/** Halls with how they stand: the way in when there are hundreds of machines. */
-function Groups({
-  groups,
-  site,
-  hall,
-  words,
-}: {
-  groups: readonly FloorGroup[];
-  site: string | null;
-  hall: string | null;
-  words: string;
-}) {
-  const sites = [...new Set(groups.map((group) => group.site))];
+/** On through the list, back to its beginning, and what is out of service. */
+function Foot({ next, words, site, hall, paged, retired }: Route.ComponentProps["loaderData"]) {
+  const reader = useWords();
+  const whole = words === "" && site === null && hall === null && !paged;
   return (
-    <nav aria-label="Sites and halls" className="border-b border-rule bg-panel px-5 max-sm:px-3.5 py-2 overflow-x-auto">
-      <ul className="flex gap-x-8 gap-y-1 flex-wrap max-h-44 overflow-y-auto">
-        {sites.map((name) => (
-          <li key={name} className="flex flex-wrap gap-x-4 items-center">
-            {sites.length > 1 && (
-              <Link
-                to={`/?${withParams({ q: words, site: name })}`}
-                aria-current={site === name && hall === null ? "true" : undefined}
-                className="font-bold text-ink min-h-11 inline-flex items-center aria-[current]:no-underline"
-              >
-                {name || "No site"}
-              </Link>
-            )}
-            {groups
-              .filter((group) => group.site === name)
-              .map((group) => {
-                const here = site === group.site && hall === group.hall;
-                return (
-                  <Link
-                    key={group.hall}
-                    to={`/?${withParams({ q: words, ...(here ? {} : { site: group.site, hall: group.hall }) })}`}
-                    aria-current={here ? "true" : undefined}
-                    className={`text-ink min-h-11 inline-flex items-center gap-2 ${here ? "font-bold no-underline shadow-[inset_0_-4px_0_var(--room-ink)]" : ""}`}
-                  >
-                    {group.hall || "no hall"} <span className="figure text-mid">{group.machines}</span>
-                    {group.outside > 0 && <span className="text-outside font-semibold">{group.outside} outside</span>}
-                    {group.near > 0 && <span className="text-near font-semibold">{group.near} near</span>}
-                  </Link>
-                );
-              })}
-          </li>
-        ))}
-      </ul>
-    </nav>
+    <footer className="px-5 max-sm:px-3.5 py-5 flex flex-wrap gap-4 items-start">
+      {next && (
+        <Link
+          to={`?${withParams({ q: words, site, hall, after: placeText(next) })}`}
+          className={buttonClass("line", true)}
+        >
+          Further machines
+        </Link>
+      )}
+      {!whole && (
+        <Link to="/" className={buttonClass("quiet", true)}>
+          From the top
+        </Link>
+      )}
+      {retired.length > 0 && whole && (
+        <Fold look="line" className="grow" summary={`Out of service: ${retired.length}`}>
+          <ul>
+            {retired.map((machine) => (
+              <li key={machine.id}>
+                <Link to={`/machines/${machine.id}`} className="min-h-11 inline-flex items-center text-ink">
+                  {machine.name}, {machine.tag}
+                </Link>
+                {machine.retiredAt && <span className="text-mid">, since {day(reader, machine.retiredAt)}</span>}
+              </li>
+            ))}
+          </ul>
+        </Fold>
+      )}
+    </footer>
   );
 }

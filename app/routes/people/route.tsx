@@ -244,6 +244,10 @@ function AccountLine({ account, here }: { account: Account; here: boolean }) {
                 hidden={{ what: "strike", id: account.id }}
                 word="Strike the name for good"
                 kind="line"
+                asks={{
+                  title: `Strike the name of ${account.name} for good?`,
+                  text: "Name, sign-in name, password and PIN go and cannot be brought back. What was signed keeps the name it was signed with.",
+                }}
               >
                 {() => (
                   <p>Name, sign-in name, password and PIN go; what they signed keeps the name it was signed with.</p>

@@ -1,11 +1,11 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import { over0 } from "../../form/field-readers";
 import { OrderedRowsField } from "../../form/ordered-rows-field";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { rowTexts, type Texts } from "../../form/texts";
-import { over0 } from "../../kinds/field-readers";
 import { ShaftPicture } from "../../stacks/shaft-picture";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";

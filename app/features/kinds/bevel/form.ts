@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { bevelPair } from "~/core/bevels";
+import { bothTeeth, choice, over0Or, pitch, pressureAngle, slant } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
-import { bothTeeth, choice, over0Or, pitch, pressureAngle, slant } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { BevelFields } from "./fields";
 

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import type { CouplingEnd } from "~/core/couplings";
+import { choice, over0, over0Or, type Reading, type Texts } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
-import { choice, over0, over0Or, type Reading, type Texts } from "../field-readers";
 import type { Figure, KindForm } from "../kind-form";
 import { CouplingFields } from "./fields";
 

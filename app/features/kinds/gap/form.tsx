@@ -1,6 +1,6 @@
 import { ChoiceField } from "../../form/choice-field";
+import { choice, count, over0 } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
-import { choice, count, over0 } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { GapFields } from "./fields";
 

@@ -1,8 +1,8 @@
 import type { Reader } from "~/app/features/words/reader";
 import type { SwitchGear } from "~/core/stages";
+import { count, type Reading } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { rowTexts, type Texts } from "../../form/texts";
-import { count, type Reading } from "../field-readers";
 
 /** The other gears of a stage that switches, a row each: name, teeth of pinion and gear, their shifts if any. */
 export function readGears(read: Reading): SwitchGear[] {

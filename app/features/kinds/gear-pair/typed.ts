@@ -1,5 +1,5 @@
+import { bothTeeth, over0, over0Or, pitch, pressureAngle, type Reading, slant } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
-import { bothTeeth, over0, over0Or, pitch, pressureAngle, type Reading, slant } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { gearTexts, readGears } from "./other-gears";
 

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { planetarySet } from "~/core/planetary";
+import { count, pitch, type Reading } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
-import { count, pitch, type Reading } from "../field-readers";
 import type { Figure, KindForm } from "../kind-form";
 import { PlanetaryFields } from "./fields";
 

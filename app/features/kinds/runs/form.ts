@@ -10,9 +10,9 @@ import {
   type StagePath,
   spanOf,
 } from "~/core/stages";
+import { choice, over0, type Reading, type Texts } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { rowTexts } from "../../form/texts";
-import { choice, over0, type Reading, type Texts } from "../field-readers";
 import type { Figure } from "../kind-form";
 
 const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);

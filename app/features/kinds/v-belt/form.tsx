@@ -1,7 +1,7 @@
 import { stagePath } from "~/core/stages";
+import { count, over0 } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { TextField } from "../../form/text-field";
-import { count, over0 } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims } from "../runs/form";
 import { VBeltFields } from "./fields";

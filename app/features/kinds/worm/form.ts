@@ -2,8 +2,8 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { wormFriction } from "~/core/stages";
 import { wormEfficiency, wormPair } from "~/core/worms";
+import { choice, count, over0, pitch, pressureAngle } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
-import { choice, count, over0, pitch, pressureAngle } from "../field-readers";
 import type { KindForm } from "../kind-form";
 import { WormFields } from "./fields";
 

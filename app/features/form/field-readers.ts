@@ -1,8 +1,8 @@
-import type { TextReader } from "../form/text-reader";
-import { readPitch } from "../form/text-reader";
+import type { TextReader } from "./text-reader";
+import { readPitch } from "./text-reader";
 
 export type Reading = TextReader;
-export type { Texts } from "../form/texts";
+export type { Texts } from "./texts";
 
 /** A length above 0. */
 export function over0(read: TextReader, name: string): number {
