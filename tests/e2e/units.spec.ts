@@ -32,6 +32,19 @@ const fetchedWhenOpened = [
   [", at the pitch circle", "Tip at radius"],
 ] as const;
 
+/** Opens every fold, and those that lie in them: what is in one is made when it is opened. */
+async function openFolds(page: Page): Promise<void> {
+  await expect(async () => {
+    const left = await page.evaluate(() => {
+      const folds = [...document.querySelectorAll("details")];
+      const notYet = folds.filter((fold) => !fold.open || fold.childNodes.length < 2);
+      for (const fold of notYet) fold.open = true;
+      return notYet.length;
+    });
+    expect(left).toBe(0);
+  }).toPass();
+}
+
 async function read(page: Page, path: string): Promise<Figure[]> {
   await visit(page, path);
   await expect(
@@ -42,9 +55,7 @@ async function read(page: Page, path: string): Promise<Figure[]> {
   ).toBeVisible();
   await expect(page.getByText("Looking for what was typed before")).toHaveCount(0);
   await expect(page.locator("[aria-busy=true]")).toHaveCount(0);
-  await page.evaluate(() => {
-    for (const fold of document.querySelectorAll("details")) fold.open = true;
-  });
+  await openFolds(page);
   // What lies in some folds is fetched when they are opened.
   for (const [fold, part] of fetchedWhenOpened)
     if ((await page.getByText(fold).count()) > 0) await expect(page.getByText(part).first()).toBeVisible();

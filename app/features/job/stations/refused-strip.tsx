@@ -1,4 +1,3 @@
-import { useWords } from "~/app/features/words/use-words";
 import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { FollowUp } from "../../offline/follow-up";
@@ -9,7 +8,6 @@ import { Refused } from "../../words/refused";
 
 /** An entry that the server would not take: why, what was in it, and what can be done with it. Nothing goes by itself. */
 export function RefusedStrip({ waiting, stages }: { waiting: Waiting; stages: readonly Stage[] }) {
-  const _reader = useWords();
   const { refusal } = waiting;
   return (
     <div
