@@ -14,7 +14,7 @@ import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { testInstrument, testStage } from "./stage";
 
 // What is fetched when it is wanted comes when the machine has time for it.
-configure({ asyncUtilTimeout: 2_000 });
+configure({ asyncUtilTimeout: 60_000 });
 
 type Given = {
   stages?: Stage[];
@@ -46,7 +46,7 @@ export function showJob(part: ReactNode, given: Given = {}) {
     draft,
     address: "",
   };
-  const instruments = [testInstrument("i")];
+  const instruments = [testInstrument("01934076-bd4b-711c-88af-73b8ad150001")];
   const before = stages.map((stage, i) => ({ ...nothingBefore(stage.id), ...given.before?.[i] }));
   const making: Making = { job, stages, instruments, before, person: testPerson };
   const data = {

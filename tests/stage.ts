@@ -18,7 +18,7 @@ export const testStage = (id: string): Stage => ({
     turnedBy: "either",
   },
   adjuster: {
-    id: "a",
+    id: "01934076-bd4b-711c-88af-73b8ad15000a",
     revision: 1,
     name: "Slide",
     means: "slot",

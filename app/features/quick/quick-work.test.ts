@@ -21,7 +21,7 @@ test("what was done goes into the logbook in the order in which it was done", ()
   expect(work(all)).toMatchObject([
     { lock: "", noLock: null, acknowledged: [quickSafe] },
     { phase: "as-found", carries: true, readings: [{ tooth: 7, typed: "0.3" }] },
-    { amount: 0.1, did: "otherwise", adjusterId: "a" },
+    { amount: 0.1, did: "otherwise", adjusterId: stage.adjuster.id },
     { clamp: 1, pass: 2, state: "firm" },
     { phase: "check", readings: [{ tooth: 7, typed: "0.2" }] },
   ]);
