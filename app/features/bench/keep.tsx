@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { StageChoice } from "~/data/queries/floor";
 import { Button } from "~/ui/button";
@@ -11,7 +10,6 @@ import { Refused } from "../words/refused";
 
 /** Keeps what was found in the logbook of a stage. */
 export function Keep({ tool, input, said }: { tool: string; input: unknown; said: string }) {
-  const _reader = useWords();
   const finder = useFetcher<{ stages: StageChoice[] }>();
   const keeper = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [chosen, setChosen] = useState<StageChoice | null>(null);

@@ -1,5 +1,4 @@
 import { type ReactNode, useState } from "react";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -26,7 +25,6 @@ export function SecretForm({
   /** Beside the button. */
   children?: ReactNode;
 }) {
-  const _reader = useWords();
   const [secret, setSecret] = useState("");
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);

@@ -64,7 +64,6 @@ function Attached({ id, file: { isPicture, words } }: { id: string; file: NonNul
 const voidable = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);
 
 function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {
-  const _reader = useWords();
   const fetcher = useFetcher<{ refusal: Refusal } | { entry: object }>();
   const [id] = useState(() => v7());
   const [text, setText] = useState("");

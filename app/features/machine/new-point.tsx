@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
@@ -15,7 +14,6 @@ export function NewPoint({
   machineId: string;
   stages: readonly { id: string; name: string }[];
 }) {
-  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const [seen, setSeen] = useState(fetcher.data);

@@ -48,7 +48,6 @@ export function UsageMeter({
 }
 
 function NewReading({ machine }: { machine: Machine }) {
-  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const refusal = fetcher.data?.refusal;

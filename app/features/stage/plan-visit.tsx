@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { DateField } from "~/ui/date-field";
@@ -10,7 +9,6 @@ import { Refused } from "../words/refused";
 
 /** When the stage is to be looked at next, and what for. */
 export function PlanVisit({ nextDate, plan }: { nextDate: string | null; plan: string }) {
-  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
   const [date, setDate] = useState(nextDate ?? "");

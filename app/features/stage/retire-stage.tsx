@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -10,7 +9,6 @@ import { Refused } from "../words/refused";
 
 /** Another name, or the end of the stage: its logbook stays. */
 export function RetireStage({ stageId }: { stageId: string }) {
-  const _reader = useWords();
   const fetcher = useFetcher<{ refusal?: Refusal }>();
   const [id] = useState(() => v7());
   return (

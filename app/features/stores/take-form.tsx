@@ -1,7 +1,6 @@
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
-import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { StoreItem } from "~/core/records";
 import { Button } from "~/ui/button";
@@ -11,7 +10,6 @@ type Answer = { refusal?: Refusal; count?: number };
 
 /** Takes one or puts one back by a touch, or as many as are typed. */
 export function TakeForm({ item }: { item: StoreItem }) {
-  const _reader = useWords();
   const fetcher = useFetcher<Answer>();
   const [movement, setMovement] = useState(() => v7());
   const [many, setMany] = useState("1");

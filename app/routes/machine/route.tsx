@@ -318,7 +318,6 @@ function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["tw
 }
 
 function Service({ retired, actionData }: { retired: boolean; actionData: Route.ComponentProps["actionData"] }) {
-  const _reader = useWords();
   const refusal = actionData && "refusal" in actionData && !("reason" in actionData) ? actionData.refusal : null;
   return (
     <Fold look="line" summary={retired ? "Take it into service again" : "Take it out of service"}>
