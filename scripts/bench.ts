@@ -46,7 +46,8 @@ const pagesOf = ({ machineId, stageId, jobId }: Place): Pages => ({
   floor: "/",
   machine: `/machines/${machineId}`,
   stage: `/stages/${stageId}`,
-  job: `/jobs/${jobId}`,
+  job: `/jobs/${jobId}/set`,
+  "job by its bare address": `/jobs/${jobId}`,
   jobs: "/jobs",
   stores: "/stores?kind=shim",
 });

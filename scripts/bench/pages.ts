@@ -1,6 +1,9 @@
 import { cpuTicks, type Visitor } from "./visitor";
 
-export type Pages = { floor: string; machine: string; stage: string; job: string; jobs: string; stores: string };
+export type Pages = Record<
+  "floor" | "machine" | "stage" | "job" | "job by its bare address" | "jobs" | "stores",
+  string
+>;
 
 const rounds = 30;
 const batch = 10;
