@@ -1,10 +1,17 @@
 import pg from "pg";
-import type { Within } from "./transaction";
 import { types } from "./types";
 
 /** Of connections, opened here. */
 export type OpenPool = pg.Pool;
-/** Of connections; or in its place an open transaction (`within`). */
+/** A transaction that is open, in the place of a pool. */
+export class Within {
+  readonly query: pg.PoolClient["query"];
+  constructor(readonly db: Database) {
+    this.query = db.query.bind(db);
+  }
+}
+
+/** Of connections; or in its place an open transaction. */
 export type Pool = OpenPool | Within;
 /** A pool, or the one connection of a transaction. */
 export type Database = Pool | pg.PoolClient;

@@ -1,5 +1,4 @@
-import type { PoolClient } from "pg";
-import type { Database, Pool } from "./pool";
+import { type Database, type Pool, Within } from "./pool";
 
 /** Runs `work` in one transaction: all of it is kept or nothing. A connection that broke is not given back. */
 export async function transaction<T>(pool: Pool, work: (db: Database) => Promise<T>): Promise<T> {
@@ -60,13 +59,6 @@ async function step<T>(db: Database, work: (db: Database) => Promise<T>): Promis
   } catch (error) {
     await db.query("rollback to savepoint step");
     throw error;
-  }
-}
-
-export class Within {
-  readonly query: PoolClient["query"];
-  constructor(readonly db: Database) {
-    this.query = db.query.bind(db);
   }
 }
 
