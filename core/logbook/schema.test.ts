@@ -1,0 +1,144 @@
+import { describe, expect, test } from "vitest";
+import { entryBodies } from "./schema";
+
+/** One body of each kind, with everything in it that it may hold. */
+const round = {
+  quantity: "backlash",
+  count: 12,
+  min: 0.12,
+  max: 0.2,
+  mean: 0.16,
+  worstMin: 0.11,
+  worstMax: null,
+  tightTooth: 7,
+  expandedUncertainty: 0.02,
+  verdict: "conforms",
+  holds: "provable",
+  gear: "low",
+  teeth: [20, 40],
+  read: { how: "circumferential-backlash", part: "tooth", belts: 1 },
+  carriedFrom: null,
+};
+const judged = {
+  verdict: "near",
+  side: "loose",
+  step: "together",
+  feasible: true,
+  missing: 3,
+  tightTooth: 4,
+  nextTooth: null,
+};
+const side = {
+  quantity: "runout",
+  count: 1,
+  min: 0.02,
+  max: 0.02,
+  expandedUncertainty: 0.01,
+  limits: { lo: null, hi: 0.13 },
+  verdict: "conforms",
+  note: "",
+};
+const said = [{ key: "air", text: "Compressed air vented" }];
+const stack = [{ thicknessMm: 0.5, count: 2 }];
+const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
+  "job-opened": { reason: "Whines", firstBuild: true },
+  isolated: { lock: null, noLock: said[0], acknowledged: said, notAcknowledged: [] },
+  live: { acknowledged: said, saw: ["a pin"], notKnown: [] },
+  round: { phase: "check", result: round, overdue: "2026-01-31" },
+  side,
+  feel: { phase: "set", method: "by hand", gear: null, of: 40, places: [{ tooth: 1, feel: "binds" }], judged },
+  move: {
+    amount: -0.1,
+    unit: "mm",
+    direction: "together",
+    did: "otherwise",
+    advised: { amount: -0.12, min: 0.12, max: 0.2, at: null, standTooth: 7 },
+    reasons: ["provisional"],
+    teaches: true,
+    note: "",
+    feelerMm: [0.1],
+    stack: { was: stack, now: [], other: { was: [], now: stack } },
+  },
+  "loose-thing": { thing: "pin", state: "in", where: "" },
+  clamp: { clamp: 1, of: 4, pass: 1, passes: 2, state: "snug", torqueNm: null },
+  proof: {
+    way: "powered",
+    outcome: "stalled",
+    direction: "forwards",
+    speed: "slow",
+    currentA: 4.1,
+    temperatureC: null,
+    noise: "",
+    gear: "low",
+  },
+  note: { text: "x" },
+  signature: {
+    record: {
+      asFound: round,
+      asLeft: null,
+      asLeftByFeel: { verdict: "inside", side: null },
+      moves: 1,
+      clampsFirm: 4,
+      proofs: 2,
+      sides: [side],
+    },
+    comment: "",
+    nextDate: null,
+    provisional: ["not-proved"],
+    saw: ["1"],
+    unproven: [{ gear: null, direction: "backwards" }],
+    provenBy: "pin",
+  },
+  countersignature: { comment: "", provenBy: "password" },
+  correction: { text: "x", voids: false },
+  "open-point": { text: "x" },
+  "point-closed": { text: "x" },
+  usage: { reading: 8812, unit: "hours", total: 8812, newMeter: false },
+  change: { what: "geometry", text: "x", warnings: [{ code: "odd-links", even: 102 }, "undercut, member 0"] },
+  attachment: { name: "a.jpg", mediaType: "image/jpeg", sizeBytes: 120, sha256: "00", caption: "" },
+  computation: { tool: "fit", input: { a: 1 }, output: [1], text: "x" },
+  plan: { date: null, text: "x" },
+};
+
+type Path = (string | number)[];
+/** Where in a body a figure, a word or a yes stands. */
+const leaves = (value: unknown, path: Path = []): Path[] =>
+  value !== null && typeof value === "object"
+    ? Object.entries(value).flatMap(([key, inner]) => leaves(inner, [...path, key]))
+    : [path];
+const at = (body: unknown, path: Path): unknown =>
+  path.reduce((inner, key) => (inner as Record<string, unknown>)?.[key as string], body);
+function withLeaf(body: Record<string, unknown>, path: Path, value: unknown) {
+  const copy = JSON.parse(JSON.stringify(body));
+  const last = path.at(-1) as string;
+  (at(copy, path.slice(0, -1)) as Record<string, unknown>)[last] = value;
+  return copy;
+}
+/** What is open to any value, by its own nature. */
+const isFree = (kind: string, [key]: Path): boolean =>
+  (kind === "computation" && (key === "input" || key === "output")) || (kind === "change" && key === "warnings");
+
+describe.each(Object.entries(bodies))("%s", (name, body) => {
+  const schema = entryBodies[name as keyof typeof entryBodies];
+
+  test("is read as it was written, with everything in it", () => {
+    expect(schema.parse(body)).toEqual(body);
+    expect(schema.parse(JSON.parse(JSON.stringify(body)))).toEqual(body);
+  });
+
+  test("with any of its figures, words or yeses become something else it is refused, and where is said", () => {
+    for (const path of leaves(body).filter((leaf) => !isFree(name, leaf))) {
+      const known = at(body, path);
+      const other = typeof known === "string" ? 7 : known === null ? Symbol("none") : "something else";
+      const read = schema.safeParse(withLeaf(body, path, other));
+      expect(read.success, path.join(".")).toBe(false);
+      expect(read.error?.issues[0]?.path.map(String).join("."), path.join(".")).toContain(String(path[0]));
+    }
+  });
+
+  test("no figure in it may be none", () => {
+    for (const path of leaves(body).filter((leaf) => typeof at(body, leaf) === "number" && !isFree(name, leaf)))
+      for (const figure of [Number.NaN, Number.POSITIVE_INFINITY])
+        expect(schema.safeParse(withLeaf(body, path, figure)).success, path.join(".")).toBe(false);
+  });
+});
