@@ -182,9 +182,9 @@ function takeIn(cost: Uint16Array, { count, wereIn }: Size, width: number, maxPi
   for (let total = cost.length - 1; total >= width; total--) {
     let least = cost[total] as number;
     for (let k = 1; k <= most && k * width <= total; k++) {
-      const with_ = (cost[total - k * width] as number) + k * perPiece - Math.min(k, wereIn);
-      if (with_ >= least || with_ > dearest) continue;
-      least = with_;
+      const costHere = (cost[total - k * width] as number) + k * perPiece - Math.min(k, wereIn);
+      if (costHere >= least || costHere > dearest) continue;
+      least = costHere;
       counts[total] = k;
     }
     cost[total] = least;
