@@ -124,18 +124,25 @@ export default function Root({ loaderData }: Route.ComponentProps) {
 function startSending(): () => void {
   let stop: (() => void) | null = null;
   let left = false;
-  import("./features/offline/outbox-state").then(
-    ({ startOutbox }) => {
-      if (!left) stop = startOutbox();
-    },
-    // Without it nothing can be put on its way either; the next page tries again.
-    () => {},
-  );
+  let again: ReturnType<typeof setTimeout> | undefined;
+  const start = (): Promise<void> =>
+    import("./features/offline/outbox-state").then(
+      ({ startOutbox }) => {
+        if (!left) stop = startOutbox();
+      },
+      // The network went before it came.
+      () => {
+        if (!left) again = setTimeout(start, sendingAgainMs);
+      },
+    );
+  void start();
   return () => {
     left = true;
+    clearTimeout(again);
     stop?.();
   };
 }
+const sendingAgainMs = 4000;
 
 type OfUnits = { units?: Units };
 
