@@ -1,5 +1,6 @@
 /** Whether one setting can hold a spread inside limits: with room for the uncertainty at both, without it, or not at all. */
-export type BandFit = "provable" | "fits" | "too-wide";
+export const bandFits = ["provable", "fits", "too-wide"] as const;
+export type BandFit = (typeof bandFits)[number];
 
 /** Sag goes as the root of the slack, so an adjuster shifts all places evenly on its square. */
 export type ShiftScale = "linear" | "square";

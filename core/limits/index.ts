@@ -1,5 +1,5 @@
-export { type BandFit, bandFit, onScale, type ShiftScale } from "./band-fit";
+export { type BandFit, bandFit, bandFits, onScale, type ShiftScale } from "./band-fit";
 export { classWindow, type Fit, fitOf } from "./fit";
 export { limitsInWork } from "./in-work";
 export { anglesShown, type RecommendedBy, type RecommendedLimits, recommendBacklash } from "./recommend";
-export { judge, type Limits, type Verdict, worstVerdict } from "./verdict";
+export { judge, type Limits, type Verdict, verdicts, worstVerdict } from "./verdict";

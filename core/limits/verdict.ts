@@ -1,4 +1,5 @@
-export type Verdict = "conforms" | "undecided" | "does-not-conform";
+export const verdicts = ["conforms", "undecided", "does-not-conform"] as const;
+export type Verdict = (typeof verdicts)[number];
 export type Limits = { lo?: number | undefined; hi?: number | undefined };
 
 /**

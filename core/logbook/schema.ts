@@ -1,23 +1,20 @@
 import * as z from "zod";
 import { reasonCodes } from "../advice";
+import { bandFits, verdicts } from "../limits";
 import type { FeelRound } from "../rounds";
 import { finite } from "../schemas";
-import { measuredQuantities, sideQuantities } from "../stages";
+import { judgedQuantities, measuredQuantities, placeWords, sideQuantities } from "../stages";
 import {
-  bandFits,
   changedThings,
   clampStates,
   feelMethods,
   feels,
-  judgedQuantities,
-  placeWords,
   provisionals,
   roundPhases,
   runDirections,
   runOutcomes,
   runSpeeds,
   runWays,
-  verdicts,
 } from "./vocabulary";
 
 /** Bodies of entries as they lie in the logbook, by kind; entries of earlier formats once they were read as today's. */

@@ -1,6 +1,3 @@
-import type { BandFit, Verdict } from "../limits";
-import type { JudgedQuantity, PlaceWord } from "../stages";
-
 /** What stands in an entry out of a few: the schemas of bodies (`schema.ts`) and of what is sent are made of these. */
 export const roundPhases = ["as-found", "set", "check"] as const;
 export type RoundPhase = (typeof roundPhases)[number];
@@ -43,19 +40,6 @@ export const provisionals = [
   "not-proved",
 ] as const;
 export type Provisional = (typeof provisionals)[number];
-export const verdicts = ["conforms", "undecided", "does-not-conform"] as const satisfies readonly Verdict[];
-export const bandFits = ["provable", "fits", "too-wide"] as const satisfies readonly BandFit[];
-export const placeWords = ["tooth", "place", "link"] as const satisfies readonly PlaceWord[];
-export const judgedQuantities = [
-  "backlash",
-  "lost-motion",
-  "tension",
-  "sag",
-  "elongation",
-  "shaft-offset",
-  "gap",
-] as const satisfies readonly JudgedQuantity[];
-
 /** Five words for the click of a mesh, from loose to tight: grades 1 to 5. */
 export const feels = ["knocks", "loose click", "small click", "faint click", "binds"] as const;
 export type Feel = (typeof feels)[number];

@@ -1,4 +1,5 @@
-export type PlaceWord = "tooth" | "place" | "link";
+export const placeWords = ["tooth", "place", "link"] as const;
+export type PlaceWord = (typeof placeWords)[number];
 
 /** Where a stage is read: places round the turn of one of its parts, from 1 at the witness mark; belts of a set one after the other. */
 export type Frame = {

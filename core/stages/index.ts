@@ -25,7 +25,7 @@ export type {
   VBeltElement,
   WormElement,
 } from "./element";
-export { type Frame, leastPlaces, onBelt, type PlaceWord, placeAngle, placeCount } from "./frame";
+export { type Frame, leastPlaces, onBelt, type PlaceWord, placeAngle, placeCount, placeWords } from "./frame";
 export { fromJudged } from "./from-judged";
 export { checkElement, givenOf, mirroredElement, recommendKind, recommendSide } from "./given";
 export { stageKinds } from "./kinds";
@@ -63,6 +63,7 @@ export {
   aimOf,
   isTighter,
   type JudgedQuantity,
+  judgedQuantities,
   judgedUnit,
   type MeasuredQuantity,
   measuredQuantities,

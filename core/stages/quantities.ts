@@ -1,7 +1,16 @@
 import type { Dimension } from "../quantity";
 
 /** What a stage is judged by, all in the units of `judgedUnit`. */
-export type JudgedQuantity = "backlash" | "lost-motion" | "tension" | "sag" | "elongation" | "shaft-offset" | "gap";
+export const judgedQuantities = [
+  "backlash",
+  "lost-motion",
+  "tension",
+  "sag",
+  "elongation",
+  "shaft-offset",
+  "gap",
+] as const;
+export type JudgedQuantity = (typeof judgedQuantities)[number];
 
 /** What can be held to a stage and read. */
 export const measuredQuantities = [
