@@ -33,6 +33,7 @@ export default defineConfig({
       "@dnd-kit/utilities",
       "uuid",
       "recharts",
+      "qr/decode.js",
     ],
     exclude: ["pg", "sharp", "@node-rs/argon2"],
   },

@@ -21,6 +21,8 @@ import { Lock } from "./features/identity/lock";
 import { pageIsOf } from "./features/identity/page-person";
 import { useOnePerson } from "./features/identity/tabs";
 import { useServiceWorker } from "./features/offline/service-worker-page";
+import { useArrival } from "./features/shell/use-arrival";
+import { Waiting } from "./features/shell/waiting";
 import { readerOf, type Units } from "./features/words/reader";
 import { ReaderContext } from "./features/words/use-words";
 import { nonceContext, poolContext } from "./session/request-context";
@@ -111,8 +113,10 @@ export default function Root({ loaderData }: Route.ComponentProps) {
   }, [personId]);
   useOnePerson(told ? (personId ?? "") : undefined);
   useServiceWorker(personId);
+  useArrival();
   return (
     <ReaderContext value={reader}>
+      <Waiting />
       <Outlet />
       <RefusalsAhead />
       {person && <Lock person={person} />}

@@ -53,6 +53,10 @@ export type DemoMachine = {
   serial: string;
   usageUnit: "hours" | "cycles" | "starts";
   units?: "metric" | "inch";
+  /** Whether there is compressed air on it; not known where it is left out. */
+  air?: "yes" | "no";
+  /** The heaviest part that is lifted for the work. */
+  heaviestKg?: number;
   /** Usage a day, and at the beginning of the log. */
   usage: { perDay: number; first: number };
   stages: DemoStage[];

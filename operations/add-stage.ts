@@ -1,14 +1,16 @@
-import type * as z from "zod";
+import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
 import { lockHead, machineById } from "../data/queries/machines";
 import { nextPosition, stageById, stagesOfMachines } from "../data/queries/stages";
 import { type Context, checkRole } from "./context";
-import { checkInput, id } from "./input";
+import { checkInput, id, words } from "./input";
 import { insertWholeStage } from "./insert-stage";
+import { leaveOpen } from "./leave-open";
 import { checkStage, stageInput } from "./stage-input";
 
-const addStageInput = stageInput.extend({ machineId: id });
+/** `points`: what is left to be found out, said in words. */
+const addStageInput = stageInput.extend({ machineId: id, points: z.array(words(400)).max(6).default([]) });
 export type AddStageInput = z.input<typeof addStageInput>;
 
 /** A further stage at the end of a machine's drive line. Only leads may. */
@@ -17,7 +19,7 @@ export async function addStage({ pool, person, now }: Context, input: unknown): 
   if (!allowed.ok) return allowed;
   const checked = checkInput(addStageInput, input);
   if (!checked.ok) return checked;
-  const { machineId, ...stage } = checked.value;
+  const { machineId, points, ...stage } = checked.value;
   const warnings = checkStage(stage);
   if (!warnings.ok) return warnings;
   return transaction(pool, async (db): Promise<Result<{ stageId: string }>> => {
@@ -37,6 +39,7 @@ export async function addStage({ pool, person, now }: Context, input: unknown): 
       now,
       warnings: warnings.value,
     });
+    for (const text of points) await leaveOpen(db, head, { machineId, stageId: stage.id, text }, person, now);
     return accept({ stageId: stage.id });
   });
 }

@@ -24,7 +24,7 @@ import { mirroredAdjuster, mirroredGeometry } from "./mirror-stage";
 import { refreshStanding } from "./refresh-standing";
 
 const copyInput = machineFields
-  .omit({ model: true, usageUnit: true, units: true })
+  .omit({ model: true, usageUnit: true, units: true, air: true, heaviestKg: true })
   .extend({ id, entryId: id, sourceId: id, mirrored: z.boolean() });
 
 /**
@@ -52,6 +52,8 @@ export async function copyMachine(
       model: source.model,
       usageUnit: source.usageUnit,
       units: source.units,
+      air: source.air,
+      heaviestKg: source.heaviestKg,
       workshopId: person.workshopId,
       twinOf: source.id,
       headHash: firstHash(fields.id),

@@ -61,6 +61,8 @@ const fieldWords: Record<keyof z.output<typeof machineFields>, string> = {
   serial: "Serial number",
   usageUnit: "Usage counted in",
   units: "Units",
+  air: "Compressed air",
+  heaviestKg: "Heaviest part to lift, kg",
 };
 
 const retireInput = z.object({ machineId: id, entryId: id, retired: z.boolean(), text: text(400).trim() });

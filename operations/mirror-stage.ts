@@ -17,7 +17,7 @@ export function mirroredWord(word: string): string {
   return word;
 }
 
-/** The adjuster of a mirror image: its screw has the other hand, its directions the other words. What parts the centres still does. */
+/** The adjuster of a mirror image: its screw has the other hand, its directions the other words. What opens the centres still does. */
 export const mirroredAdjuster = <T extends Omit<StageAdjuster, "id" | "revision">>(adjuster: T): T => ({
   ...adjuster,
   hand: adjuster.hand === null ? null : adjuster.hand === "right" ? "left" : "right",

@@ -7,9 +7,9 @@ import {
   insertAccountEvent,
   insertPerson,
   lockAccounts,
+  setHouseRules,
   setLeft,
   setPassword,
-  setSignAsks,
   signInTaken,
   strikeName,
   updateAccount,
@@ -27,7 +27,7 @@ export const accountFields = z.object({ name: words(80), signIn: words(80), role
 
 const addInput = accountFields.extend({ id, password: newPassword });
 
-/** An account more. Only leads may. */
+/** Add a person. Only leads may. */
 export async function addPerson(context: Context, input: unknown): Promise<Result<{ id: string }>> {
   const { pool, person, now } = context;
   const allowed = mayKeepAccounts(context);
@@ -102,15 +102,18 @@ function mayKeepAccounts(context: Context): Result<true> {
   return allowed.ok ? checkStrong(context) : allowed;
 }
 
-const rulesInput = z.object({ signAsks: z.enum(["always", "shared", "never"]) });
+const rulesInput = z.object({
+  signAsks: z.enum(["always", "shared", "never"]),
+  liftLimitKg: z.number().gt(0).lte(1000),
+});
 
-/** When signing asks for the PIN or password of who signs. Only leads may. */
+/** When signing asks for the PIN or password of who signs, and above what two people lift. Only leads may. */
 export async function setRules(context: Context, input: unknown): Promise<Result<true>> {
   const allowed = mayKeepAccounts(context);
   if (!allowed.ok) return allowed;
   const checked = checkInput(rulesInput, input);
   if (!checked.ok) return checked;
-  await setSignAsks(context.pool, context.person.workshopId, checked.value.signAsks);
+  await setHouseRules(context.pool, context.person.workshopId, checked.value);
   return accept(true);
 }
 

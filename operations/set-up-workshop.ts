@@ -2,6 +2,7 @@ import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { NewInstrument, Person, PersonId, WorkshopId } from "../core/records";
 import * as ids from "../core/records/ids";
+import { usualLiftLimitKg } from "../core/records/lifting";
 import { type Pool, transaction } from "../data/postgres";
 import { insertInstrument } from "../data/queries/instruments";
 import { countPeople, insertPerson, insertWorkshop, lockPeople } from "../data/queries/people";
@@ -74,6 +75,7 @@ async function setUpOnce(
       timeZone: workshop.timeZone,
       preferences: {},
       signAsks: "shared",
+      liftLimitKg: usualLiftLimitKg,
     };
   });
 }

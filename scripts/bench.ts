@@ -40,7 +40,7 @@ import { measureWeights } from "./bench/weights";
 import { idsForRoles, roleMatrix } from "./lib/role-matrix";
 import { withThrowawayApp } from "./lib/throwaway-app";
 
-type Place = { machineId: string; stageId: string; jobId: string; workshopId: string };
+type Place = { machineId: string; stageId: string; jobId: string; workshopId: string; personId: string };
 
 const pagesOf = ({ machineId, stageId, jobId }: Place): Pages => ({
   floor: "/",
@@ -55,7 +55,7 @@ const pagesOf = ({ machineId, stageId, jobId }: Place): Pages => ({
 /** A stage of a machine and a job on it, by the machine's tag. */
 async function place(pool: OpenPool, where: string): Promise<Place> {
   const { rows } = await pool.query(
-    `select m.id as "machineId", s.id as "stageId", j.id as "jobId", m.workshop_id as "workshopId"
+    `select m.id as "machineId", s.id as "stageId", j.id as "jobId", m.workshop_id as "workshopId", j.opened_by as "personId"
      from machine m join stage s on s.machine_id = m.id join job_stage js on js.stage_id = s.id join job j on j.id = js.job_id
      where ${where} order by j.opened_at desc limit 1`,
   );

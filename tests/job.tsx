@@ -17,6 +17,7 @@ import { testInstrument, testStage } from "./stage";
 configure({ asyncUtilTimeout: 60_000 });
 
 type Given = {
+  machine?: Partial<Machine>;
   stages?: Stage[];
   /** Worked on; the first where it is left out. */
   stage?: Stage;
@@ -51,7 +52,15 @@ export function showJob(part: ReactNode, given: Given = {}) {
   const making: Making = { job, stages, instruments, before, person: testPerson };
   const data = {
     ...making,
-    machine: { id: "m", name: "Cross drive", tag: "XD-1", units: "metric" } as Machine,
+    machine: {
+      id: "m",
+      name: "Cross drive",
+      tag: "XD-1",
+      units: "metric",
+      air: "unknown",
+      heaviestKg: null,
+      ...given.machine,
+    } as Machine,
     movedAlong: [],
     entries: first,
     drafts: [],

@@ -1,7 +1,7 @@
 import { spurPair } from "~/core/gears";
 import type { Instrument, InstrumentId, MachineId, Stage, StageId } from "~/core/records";
 
-/** A gear stage for tests that need no database: 20 : 40, module 2, 0.1 to 0.24 mm, a slide that parts the centres. */
+/** A gear stage for tests that need no database: 20 : 40, module 2, 0.1 to 0.24 mm, a slide that opens the centres. */
 export const testStage = (id: string): Stage => ({
   id: id as StageId,
   machineId: "m" as MachineId,

@@ -4,12 +4,12 @@ import type { ComponentProps } from "react";
 export type ButtonKind = "now" | "solid" | "line" | "quiet";
 
 const look = cva(
-  `inline-flex items-center justify-center gap-2 px-5 font-semibold cursor-pointer select-none text-center no-underline
+  `inline-flex items-center justify-center gap-2 px-5 font-semibold cursor-pointer select-none text-center no-underline active:brightness-90
    disabled:opacity-45 disabled:cursor-not-allowed`,
   {
     variants: {
       kind: {
-        now: "bg-now text-on-now border-2 border-now",
+        now: "do-now bg-now text-on-now border-2 border-now",
         solid: "bg-ink text-panel border-2 border-ink",
         line: "border-2 border-ink text-ink bg-panel",
         quiet: "border border-rule text-ink bg-panel",

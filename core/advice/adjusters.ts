@@ -26,7 +26,7 @@ export function gainOf(adjuster: LinearAdjuster): number {
   }
 }
 
-/** Change of centre distance, mm, that an amount of the adjuster gives; positive parts the centres. */
+/** Change of centre distance, mm, that an amount of the adjuster gives; positive opens the centres. */
 export function centreChange(adjuster: Adjuster, amount: number): number {
   if (adjuster.type !== "eccentric") return amount * gainOf(adjuster);
   const from = radians(adjuster.angleDeg);

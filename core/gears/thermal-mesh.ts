@@ -5,7 +5,7 @@ import { gearPair, type PairGeometry } from "./pair";
 export type ThermalMesh = { centreDistanceChangeMm: number; backlashChangeMm: number; backlashMm: number };
 
 /**
- * What warming does to a mesh, linear in the expansions: the housing parts the centres, each gear grows about its own axis by
+ * What warming does to a mesh, linear in the expansions: the housing opens the centres, each gear grows about its own axis by
  * its working radius. About 1 % off the exact change of both gears for plastics over 40 K; unequal gears also change their
  * base pitch, which is not told here.
  *

@@ -4,6 +4,7 @@ export { feltArc, feltOf, hasClick, judgeFelt } from "./feel";
 export {
   type ClampNow,
   type Clamps,
+  clampsTouched,
   feltOfStage,
   isSlack,
   type JobRecord,

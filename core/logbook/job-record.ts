@@ -143,6 +143,12 @@ export function voidedBy(entries: readonly Entry[]): Set<string> {
   return voided;
 }
 
+/** What was done to a stage's clamps, in its order; what a correction voids does not count. */
+export function clampsTouched(entries: readonly Entry[], stageId: string): EntryOf<"clamp">[] {
+  const voided = voidedBy(entries);
+  return entries.filter(isKind("clamp")).filter((entry) => entry.stageId === stageId && !voided.has(entry.id));
+}
+
 /** The newest entry of each side quantity, in the order in which they were first read. */
 export function lastSides(entries: readonly Entry[]): EntryOf<"side">[] {
   const last = new Map<string, EntryOf<"side">>();

@@ -30,6 +30,7 @@ const unit = (
 
 export const units = [
   unit("mm", "length", "mm", 1, ["mm", "millimetre", "millimetres", "millimeter", "millimeters"]),
+  unit("hundredth", "length", "× 0.01 mm", 0.01, ["×0.01mm", "x0.01mm", "hundredth", "hundredths"]),
   unit("um", "length", "µm", 0.001, ["µm", "μm", "um", "micron", "microns", "micrometre", "micrometres"]),
   unit("m", "length", "m", 1000, ["m", "metre", "metres", "meter", "meters"]),
   unit("in", "length", "in", 25.4, ["in", "in.", "inch", "inches", '"', "″", "''"]),

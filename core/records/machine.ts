@@ -8,6 +8,9 @@ export type UsageUnit = (typeof usageUnits)[number];
 export const unitSystems = ["metric", "inch"] as const;
 export type Units = (typeof unitSystems)[number];
 
+/** Whether there is compressed air on it. */
+export const airStates = ["yes", "no", "unknown"] as const;
+
 /** What people say of a machine. */
 export const machineFields = z.object({
   name: words(80),
@@ -19,6 +22,9 @@ export const machineFields = z.object({
   serial: text(60).trim().default(""),
   usageUnit: z.enum(usageUnits),
   units: z.enum(unitSystems).default("metric"),
+  air: z.enum(airStates).default("unknown"),
+  /** Of the parts that are lifted for the work, kg; null: not known. */
+  heaviestKg: z.number().gt(0).lte(1e5).nullable().default(null),
 });
 export type MachineFields = z.output<typeof machineFields>;
 

@@ -27,5 +27,7 @@ export const personRecord = z.object({
   preferences: preferencesSchema,
   /** When the workshop wants a signature proven by the PIN or password of who signs. */
   signAsks,
+  /** Above it the workshop wants two people to lift, kg. */
+  liftLimitKg: z.number().gt(0),
 });
 export type Person = z.output<typeof personRecord>;

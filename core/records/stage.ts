@@ -8,12 +8,11 @@ import { machineId, stageId } from "./ids";
 
 /** Clamp screws where they are, mm from the middle of the moving part; numbered from 1 in this order. */
 export const clampPattern = z.object({
-  points: z
-    .array(z.object({ x: z.number().gte(-1e5).lte(1e5), y: z.number().gte(-1e5).lte(1e5) }))
-    .min(1)
-    .max(60),
-  size: words(20),
-  torqueNm: z.number().gt(0).lte(1e5),
+  points: z.array(z.object({ x: z.number().gte(-1e5).lte(1e5), y: z.number().gte(-1e5).lte(1e5) })).max(60),
+  /** Empty: nobody said. */
+  size: text(20).trim().default(""),
+  /** Full torque; null: not known. */
+  torqueNm: z.number().gt(0).lte(1e5).nullable().default(null),
   passes: z.number().int().gte(1).lte(6),
   compound: z.boolean(),
   /** For which threads the torque was given; left out where nobody said. */

@@ -1,4 +1,5 @@
-export const placeWords = ["tooth", "place", "link"] as const;
+/** `turn`: so far round a pulley, `round`: so far along a chain; both are told as parts of it, not counted. */
+export const placeWords = ["tooth", "place", "link", "turn", "round"] as const;
 export type PlaceWord = (typeof placeWords)[number];
 
 /** Where a stage is read: places round the turn of one of its parts, from 1 at the witness mark; belts of a set one after the other. */
@@ -43,6 +44,6 @@ export const leastPlaces = (frame: Frame): number =>
     ? placeCount(frame)
     : frame.wave
       ? Math.min(3, frame.places)
-      : frame.word === "link"
+      : frame.word === "link" || frame.word === "round"
         ? 2
         : frame.places;

@@ -36,6 +36,7 @@ export type { RockedWheel } from "./kinds/kind";
 export { planetCircleMm } from "./kinds/planetary";
 export { wormFriction } from "./kinds/worm";
 export { type MeasuringWay, relativeSpread, type ToJudged, usualPitches } from "./measured";
+export { meterShows } from "./meter-shows";
 export {
   efficiencyOf,
   feltAs,

@@ -1,3 +1,4 @@
+import type { EntryKind } from "../../core/logbook";
 import type { Job } from "../../core/records";
 import { containing, type Database, many, maybeOne, none, type Row, sql } from "../postgres";
 
@@ -19,18 +20,33 @@ export const jobById = (db: Database, workshopId: string, id: string) =>
     toJob,
   );
 
-export type OpenJob = Job & { openedByName: string; lastKind: string | null };
+/** Where an open job stands: the last thing that belongs to a station and whose it was, and whether the power is off. */
+export type JobNow = {
+  last: { kind: EntryKind; phase: string | null; state: string | null; by: string } | null;
+  power: { kind: "isolated" | "live"; lock: string | null } | null;
+};
+export type OpenJob = Job & { openedByName: string; now: JobNow };
 
-/** Jobs not yet signed, newest first, with the kind of the last thing done. */
+const jobNow = sql`
+  (select json_build_object('kind', e.kind, 'phase', e.body->>'phase', 'state', e.body->>'state', 'by', coalesce(e.made_by_name, q.name))
+   from entry e join person q on q.id = e.made_by
+   where e.job_id = j.id and e.kind in ('job-opened', 'isolated', 'live', 'round', 'feel', 'move', 'clamp', 'proof')
+   order by e.seq desc limit 1) as last,
+  (select json_build_object('kind', e.kind, 'lock', e.body->>'lock') from entry e
+   where e.job_id = j.id and e.kind in ('isolated', 'live') order by e.seq desc limit 1) as power`;
+
+const toNow = (row: Row): JobNow => ({ last: row.last ?? null, power: row.power ?? null });
+
+/** Jobs not yet signed, newest first. */
 export const openJobs = (db: Database, machineIds: readonly string[]) =>
   many(
     db,
     sql`select j.*, p.name as opened_by_name,
           array(select stage_id from job_stage where job_id = j.id order by position) as stage_ids,
-          (select kind from entry where job_id = j.id order by seq desc limit 1) as last_kind
+          ${jobNow}
         from job j join person p on p.id = j.opened_by
         where j.machine_id = any(${machineIds}) and j.signed_entry is null order by j.opened_at desc`,
-    (row): OpenJob => ({ ...toJob(row), openedByName: row.opened_by_name, lastKind: row.last_kind }),
+    (row): OpenJob => ({ ...toJob(row), openedByName: row.opened_by_name, now: toNow(row) }),
   );
 
 export type ListedJob = OpenJob & {
@@ -43,7 +59,7 @@ export type ListedJob = OpenJob & {
 const toListed = (row: Row): ListedJob => ({
   ...toJob(row),
   openedByName: row.opened_by_name,
-  lastKind: row.last_kind ?? null,
+  now: toNow(row),
   machineName: row.machine_name,
   stageNames: row.stage_names,
   signedAt: row.signed_at?.toISOString() ?? null,
@@ -57,7 +73,7 @@ export const openJobsOfWorkshop = (db: Database, workshopId: string, size: numbe
     sql`select j.*, p.name as opened_by_name, m.name as machine_name,
           array(select stage_id from job_stage where job_id = j.id order by position) as stage_ids,
           array(select s.name from job_stage js join stage s on s.id = js.stage_id where js.job_id = j.id order by js.position) as stage_names,
-          (select kind from entry where job_id = j.id order by seq desc limit 1) as last_kind
+          ${jobNow}
         from job j join machine m on m.id = j.machine_id join person p on p.id = j.opened_by
         where m.workshop_id = ${workshopId} and j.signed_entry is null order by j.opened_at desc limit ${size}`,
     toListed,

@@ -13,6 +13,8 @@ export const toMachine = (row: Row): Machine => ({
   serial: row.serial,
   usageUnit: row.usage_unit,
   units: row.units,
+  air: row.air,
+  heaviestKg: row.heaviest_kg,
   meterReading: row.meter_reading,
   usageTotal: row.usage_total,
   retiredAt: row.retired_at?.toISOString() ?? null,
@@ -58,9 +60,9 @@ export const insertMachine = (
 ) =>
   none(
     db,
-    sql`insert into machine (id, workshop_id, name, tag, site, hall, place, model, serial, usage_unit, units, twin_of, created_at, head_hash)
+    sql`insert into machine (id, workshop_id, name, tag, site, hall, place, model, serial, usage_unit, units, air, heaviest_kg, twin_of, created_at, head_hash)
         values (${m.id}, ${m.workshopId}, ${m.name}, ${m.tag}, ${m.site}, ${m.hall}, ${m.place}, ${m.model}, ${m.serial},
-          ${m.usageUnit}, ${m.units}, ${m.twinOf}, ${m.at}, ${m.headHash})`,
+          ${m.usageUnit}, ${m.units}, ${m.air}, ${m.heaviestKg}, ${m.twinOf}, ${m.at}, ${m.headHash})`,
   );
 
 export const updateMachine = (db: Database, id: string, m: MachineFields) =>
@@ -68,7 +70,7 @@ export const updateMachine = (db: Database, id: string, m: MachineFields) =>
     db,
     sql`update machine set name = ${m.name}, tag = ${m.tag}, site = ${m.site}, hall = ${m.hall}, place = ${m.place},
           model = ${m.model}, serial = ${m.serial}, usage_unit = ${m.usageUnit},
-          units = ${m.units} where id = ${id}`,
+          units = ${m.units}, air = ${m.air}, heaviest_kg = ${m.heaviestKg} where id = ${id}`,
   );
 
 export const markRetired = (db: Database, id: string, at: Date | null) =>

@@ -23,6 +23,7 @@ export const toPerson = (row: Row): Person => ({
   timeZone: row.time_zone,
   preferences: stored(preferencesSchema, row.preferences, `preferences of person ${row.id}`),
   signAsks: row.sign_asks,
+  liftLimitKg: row.lift_limit_kg,
 });
 
 const toAccount = (row: Row): Account => ({
@@ -37,7 +38,7 @@ const toAccount = (row: Row): Account => ({
 });
 
 const accounts = sql`select id, name, sign_in, role, pin_hash is not null as has_pin, created_at, left_at, struck_at from person`;
-const people = sql`select p.*, w.time_zone, w.sign_asks from person p join workshop w on w.id = p.workshop_id`;
+const people = sql`select p.*, w.time_zone, w.sign_asks, w.lift_limit_kg from person p join workshop w on w.id = p.workshop_id`;
 
 /** What an account is called now. */
 export const nameOfPerson = (db: Database, id: string) =>
@@ -131,8 +132,12 @@ export const takePinTry = async (db: Database, id: string, most: number): Promis
 export const clearPinTries = (db: Database, id: string) =>
   none(db, sql`update person set pin_wrong = 0 where id = ${id} and pin_wrong > 0`);
 
-export const setSignAsks = (db: Database, workshopId: string, asks: SignAsks) =>
-  none(db, sql`update workshop set sign_asks = ${asks} where id = ${workshopId}`);
+export const setHouseRules = (
+  db: Database,
+  workshopId: string,
+  { signAsks, liftLimitKg }: { signAsks: SignAsks; liftLimitKg: number },
+) =>
+  none(db, sql`update workshop set sign_asks = ${signAsks}, lift_limit_kg = ${liftLimitKg} where id = ${workshopId}`);
 
 /** Takes a name off an account for good; what its owner signed keeps it. */
 export const strikeName = (db: Database, id: string, name: string, signIn: string, at: Date) =>

@@ -32,7 +32,7 @@ export const insertSession = (
 export const openSession = (db: Database, id: string, now: Date) =>
   maybeOne(
     db,
-    sql`select s.id as session_id, s.how, s.seen_at, s.expires_at, coalesce(d.shared, false) as shared, p.*, w.time_zone, w.sign_asks
+    sql`select s.id as session_id, s.how, s.seen_at, s.expires_at, coalesce(d.shared, false) as shared, p.*, w.time_zone, w.sign_asks, w.lift_limit_kg
         from session s join person p on p.id = s.person_id join workshop w on w.id = p.workshop_id
           left join device d on d.id = s.device_id
         where s.id = ${id} and s.expires_at > ${now} and p.left_at is null`,

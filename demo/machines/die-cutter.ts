@@ -10,6 +10,8 @@ export const dieCutter: DemoMachine = {
   place: "bay 3",
   model: "Two-cylinder, 1 100 mm",
   serial: "DC 4471",
+  air: "yes",
+  heaviestKg: 31,
   usageUnit: "hours",
   usage: { perDay: 13.5, first: 18_240 },
   stages: [

@@ -10,6 +10,7 @@ export const feeder: DemoMachine = {
   place: "line 1",
   model: "Lead-edge, four belts",
   serial: "LE 209",
+  air: "yes",
   usageUnit: "cycles",
   usage: { perDay: 41_000, first: 12_400_000 },
   stages: [

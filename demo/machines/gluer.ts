@@ -10,6 +10,8 @@ export const gluer: DemoMachine = {
   place: "bay 1",
   model: "Three-section, 800 mm",
   serial: "FG 80-117",
+  air: "yes",
+  heaviestKg: 14,
   usageUnit: "hours",
   usage: { perDay: 15, first: 9120 },
   stages: [

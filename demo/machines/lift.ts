@@ -10,6 +10,8 @@ export const lift: DemoMachine = {
   place: "gate 4",
   model: "Two-column, 1 000 kg",
   serial: "PL 2-08",
+  air: "no",
+  heaviestKg: 48,
   usageUnit: "starts",
   usage: { perDay: 90, first: 41_000 },
   stages: [

@@ -10,6 +10,8 @@ export const slitter: DemoMachine = {
   place: "bay 5",
   model: "Razor and shear, 1 600 mm",
   serial: "SR 16-03",
+  air: "no",
+  heaviestKg: 22,
   usageUnit: "hours",
   usage: { perDay: 9, first: 22_980 },
   stages: [

@@ -10,6 +10,8 @@ export const strapper: DemoMachine = {
   place: "gate 2",
   model: "Arch, 12 mm strap",
   serial: "",
+  air: "yes",
+  heaviestKg: 9,
   usageUnit: "cycles",
   usage: { perDay: 1100, first: 402_000 },
   stages: [

@@ -22,6 +22,6 @@ export function buildClamp(input: z.output<typeof clampInput>, pattern: ClampPat
     pass: input.pass,
     passes,
     state: input.state,
-    torqueNm: tightening ? (torqueNm * Math.min(passes, Math.max(1, input.pass))) / passes : null,
+    torqueNm: tightening && torqueNm !== null ? (torqueNm * Math.min(passes, Math.max(1, input.pass))) / passes : null,
   });
 }

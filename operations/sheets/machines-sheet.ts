@@ -40,7 +40,14 @@ export const machinesSheet: Sheet<Line> = {
       const kept = same
         ? accept(null)
         : before
-          ? await editMachine(context, { ...fieldsOf(before), ...line, ...ids, machineId: before.id })
+          ? await editMachine(context, {
+              ...fieldsOf(before),
+              air: before.air,
+              heaviestKg: before.heaviestKg,
+              ...line,
+              ...ids,
+              machineId: before.id,
+            })
           : await addMachine(context, { usageUnit: "hours", ...line, ...ids, id: v7(), stages: [] });
       fates.push(kept.ok ? accept(before ? (same ? "same" : "changed") : "new") : kept);
     }

@@ -14,7 +14,7 @@ import {
   stageHistory,
   usageReadings,
 } from "../../data/queries/entries";
-import { floorGroups, floorPage, retiredMachines } from "../../data/queries/floor";
+import { floorGroups, floorPage, kindsOnFloor, retiredMachines, wholeFloor } from "../../data/queries/floor";
 import { instrumentsOfWorkshop } from "../../data/queries/instruments";
 import { dueStages, openJobs, openJobsOfWorkshop, signedJobs } from "../../data/queries/jobs";
 import { machineById, twinsOf } from "../../data/queries/machines";
@@ -29,13 +29,15 @@ const file = resolve(import.meta.dirname, "../../docs/query-plans.md");
 /** What the plan of each query behind the floor, machine, stage, job, stores and jobs pages is on the large works, for docs/query-plans.md. */
 export async function writePlans(
   pool: Pool,
-  at: { workshopId: string; machineId: string; stageId: string; jobId: string },
+  at: { workshopId: string; personId: string; machineId: string; stageId: string; jobId: string },
 ) {
-  const soon = new Date(Date.now() + 60 * 86_400_000);
-  const all = { words: "", site: null, hall: null };
+  const now = new Date();
+  const soon = new Date(now.getTime() + 60 * 86_400_000);
+  const today = now.toISOString().slice(0, 10);
+  const days = { today, dueUntil: today, soon, now };
   const last = Number.MAX_SAFE_INTEGER;
   const machine = await machineById(pool, at.workshopId, at.machineId);
-  const page = await floorPage(pool, at.workshopId, soon, all, null, 31);
+  const page = await floorPage(pool, at.workshopId, days, wholeFloor, null, null, 31);
   const ids = page.map((item) => item.id);
   const stageIds = (await stagesOfMachines(pool, ids)).map((stage) => stage.id);
   const [stage] = await stagesById(pool, [at.stageId]);
@@ -44,9 +46,15 @@ export async function writePlans(
   if (!machine || !shim || !stage) throw new Error("no machine, no stage, or no shim");
   const queries: Record<string, Record<string, (db: Database) => Promise<unknown>>> = {
     Floor: {
-      "A page of machines, worst first": (db) => floorPage(db, at.workshopId, soon, all, null, 31),
-      "The same, by words": (db) => floorPage(db, at.workshopId, soon, { ...all, words: "bay 77" }, null, 31),
-      "How sites and halls stand": (db) => floorGroups(db, at.workshopId, soon),
+      "A page of machines, worst first": (db) => floorPage(db, at.workshopId, days, wholeFloor, null, null, 31),
+      "The same, by words": (db) =>
+        floorPage(db, at.workshopId, days, { ...wholeFloor, words: "bay 77" }, null, null, 31),
+      "The same, of one's own open jobs": (db) =>
+        floorPage(db, at.workshopId, days, { ...wholeFloor, mine: at.personId }, null, null, 31),
+      "The same, with a kind of stage": (db) =>
+        floorPage(db, at.workshopId, days, { ...wholeFloor, kind: "worm" }, null, null, 31),
+      "Kinds of stage on the floor": (db) => kindsOnFloor(db, at.workshopId),
+      "How sites and halls stand": (db) => floorGroups(db, at.workshopId, days, wholeFloor),
       "Retired machines": (db) => retiredMachines(db, at.workshopId, 60),
       "Stages of the page": (db) => stagesOfMachines(db, ids),
       "Standings of the page": (db) => standingsOfStages(db, stageIds),

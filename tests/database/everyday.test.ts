@@ -8,7 +8,7 @@ import { mustHold, type Result } from "~/core/quantity";
 import { transaction } from "~/data/postgres";
 import { driveLineOf } from "~/data/queries/drive-lines";
 import { entriesOfJob } from "~/data/queries/entries";
-import { floorGroups, floorPage } from "~/data/queries/floor";
+import { floorGroups, floorPage, floorStates, wholeFloor } from "~/data/queries/floor";
 import { machineById } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
 import { stageById, stagesOfMachines } from "~/data/queries/stages";
@@ -89,7 +89,7 @@ describe("machines", () => {
     expect(refusalOf(await retireMachine(works.as(), retire))).toBe("job-open");
   });
 
-  test("a mirror image has the other hands and the other words; what parts the centres still does", async () => {
+  test("a mirror image has the other hands and the other words; what opens the centres still does", async () => {
     const source = newMachine("Left folder", "F-1");
     const stage = stageInput(v7());
     mustHold(
@@ -447,22 +447,28 @@ test("the floor lists the worst first, page by page without a gap, and finds by 
   const { workshopId } = works.lead;
   for (let i = 0; i < 7; i++)
     mustHold(await addMachine(works.as(), newMachine(`Line ${i}`, `X-${i}`, { hall: "North %_" })));
-  const all = { words: "", site: null, hall: null };
-  const soon = new Date();
-  const whole = await floorPage(works.pool, workshopId, soon, all, null, 100);
+  const now = new Date();
+  const today = now.toISOString().slice(0, 10);
+  const days = { today, dueUntil: today, soon: now, now };
+  const whole = await floorPage(works.pool, workshopId, days, wholeFloor, null, null, 100);
   const paged: string[] = [];
   for (let after: (typeof whole)[number] | null = null; ; ) {
-    const page: typeof whole = await floorPage(works.pool, workshopId, soon, all, after, 3);
+    const page: typeof whole = await floorPage(works.pool, workshopId, days, wholeFloor, null, after, 3);
     if (page.length === 0) break;
     paged.push(...page.map((machine) => machine.id));
     after = page[page.length - 1] ?? null;
   }
   expect(paged).toEqual(whole.map((machine) => machine.id));
   expect(whole.map((machine) => machine.rank)).toEqual([...whole.map((machine) => machine.rank)].sort());
-  const found = await floorPage(works.pool, workshopId, soon, { ...all, words: "%_" }, null, 100);
+  const found = await floorPage(works.pool, workshopId, days, { ...wholeFloor, words: "%_" }, null, null, 100);
   expect(found.map((machine) => machine.name)).toEqual(Array.from({ length: 7 }, (_, i) => `Line ${i}`));
-  const groups = await floorGroups(works.pool, workshopId, soon);
+  const groups = await floorGroups(works.pool, workshopId, days, wholeFloor);
   expect(groups.reduce((sum, group) => sum + group.machines, 0)).toBe(whole.length);
+  for (const state of floorStates) {
+    const inIt = await floorPage(works.pool, workshopId, days, wholeFloor, state, null, 100);
+    expect(inIt.map(({ id }) => id)).toEqual(whole.filter(({ states }) => states.includes(state)).map(({ id }) => id));
+    expect(groups.reduce((sum, group) => sum + group[state], 0)).toBe(inIt.length);
+  }
 });
 
 test("somebody who may only look changes nothing of any of it", async () => {

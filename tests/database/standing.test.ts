@@ -4,7 +4,7 @@ import { expect, test } from "vitest";
 import { standingOf } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
 import { logbookFrom } from "~/data/queries/entries";
-import { floorPage } from "~/data/queries/floor";
+import { floorPage, wholeFloor } from "~/data/queries/floor";
 import { stageById, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { addMachine } from "~/operations/add-machine";
@@ -130,8 +130,9 @@ test("a database of an earlier release has its standings filled in, and the floo
   await machine("C never read", null);
   await machine("B near", ["0.10", "0.15", "0.16"]);
   await machine("A outside", ["0.35", "0.36", "0.34"]);
+  const days = { today: "2000-01-01", dueUntil: "2000-01-01", soon: new Date(), now: new Date(0) };
   const names = async () =>
-    (await floorPage(works.pool, workshopId, new Date(), { words: "", site: null, hall: null }, null, 100))
+    (await floorPage(works.pool, workshopId, days, wholeFloor, null, null, 100))
       .map((item) => item.name)
       .filter((name) => /^[A-E] /.test(name));
   const order = ["A outside", "B near", "C never read", "D open point", "E nothing"];

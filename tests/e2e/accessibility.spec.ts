@@ -70,6 +70,7 @@ for (const room of rooms) {
       await check(path);
     }
     await visit(page, "/");
+    await page.getByRole("link", { name: "Slitter-rewinder" }).click();
     await page.getByRole("link", { name: /^Knife gears/ }).click();
     await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
     await check("stage");
@@ -114,7 +115,7 @@ for (const room of rooms) {
     const job = await beginJob(page, "Sheet feeder", "cam drive", "Check");
     await page.getByRole("link", { name: "Make safe" }).click();
     await check("make safe");
-    await page.getByRole("button", { name: /^Ledger/ }).click();
+    await page.getByRole("button", { name: /^Left in and loose/ }).click();
     await check("ledger");
     await page.keyboard.press("Escape");
     await page.getByRole("link", { name: "As found" }).click();
@@ -126,7 +127,7 @@ for (const room of rooms) {
     await check("by feel");
     await page.getByRole("button", { name: "Read numbers instead" }).click();
     await page.getByRole("button", { name: /^Round done with/ }).click();
-    await page.getByRole("button", { name: /^Did otherwise|^Moved it/ }).click();
+    await page.getByRole("button", { name: /^Did something else|^Moved it/ }).click();
     await check("next move");
     await page.getByRole("link", { name: "Lock up" }).first().click();
     await check("lock up");

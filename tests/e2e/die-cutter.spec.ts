@@ -83,7 +83,13 @@ const stages: Entered[] = [
       "Pitch diameter of the worm": "28",
       "Centre distance": "54.2",
     },
-    adjuster: { Called: "Nip screw", "+ is called": "in", "− is called": "out", Lead: "0.75", Angle: "180" },
+    adjuster: {
+      Called: "Nip screw",
+      "+ is called": "in",
+      "− is called": "out",
+      "Thread, or its lead": "0.75",
+      Angle: "180",
+    },
     limits: { Lower: "0.08", Upper: "0.2", ...source },
     reads: ["0.13", "0.14", "0.14", "0.15", "0.15", "0.14", "0.14", "0.13"],
     shows: /worm away from the end at which the first member is driven/,
@@ -176,7 +182,7 @@ test("from an empty start the rotary die-cutter is entered by hand: ratios, dire
   await expect(page.getByRole("heading", { name: /^A stage of the/ })).toBeVisible();
   for (const stage of stages) await enter(page, stage);
 
-  await page.getByRole("link", { name: "Say what drives what" }).click();
+  await page.getByRole("link", { name: "Set up the drive line" }).click();
   await fill(page, { "Turns a minute": "1440", "Torque, N·m": "14.6" });
   const drivenBy = (stage: string, by: string) => page.getByLabel(`${stage} is driven by`).selectOption({ label: by });
   // The chain would drive itself round: that is said at once, and it cannot be saved so.

@@ -6,9 +6,9 @@ const nextMove = (page: Page) => page.getByRole("region", { name: "Next move" })
 
 /** Something read beside the round, through its pane. */
 async function readBeside(page: Page, what: string, values: Record<string, string>): Promise<void> {
-  const pane = page.getByRole("group").filter({ hasText: "Read beside it:" }).last();
+  const pane = page.getByRole("group").filter({ hasText: "Also measure:" }).last();
   const kind = pane.getByRole("combobox", { name: "What", exact: true });
-  if (!(await kind.isVisible())) await pane.getByText("Read beside it:").click();
+  if (!(await kind.isVisible())) await pane.getByText("Also measure:").click();
   await kind.selectOption({ label: what });
   for (const [label, value] of Object.entries(values)) await pane.getByLabel(label, { exact: true }).fill(value);
   await pane.getByRole("button", { name: `Log the ${what.toLowerCase()}` }).click();
@@ -24,7 +24,7 @@ test("a worm whose screw only pushes: in parts with a free turn between, its end
   await expect(parts.first()).toHaveText(/^Push .+, then read again\.$/);
   await expect(parts.last()).toContainText("turn the worm 40 turns by hand, one turn of the output");
   await expect(parts.filter({ hasText: /\b0 turns/ })).toHaveCount(0);
-  await page.getByRole("button", { name: "Did it so" }).click();
+  await page.getByRole("button", { name: "Done as said" }).click();
   await expect(tape(page)).toContainText(/Nip screw .* in/);
 
   await readBeside(page, "End float", { "Pushed one way, pulled the other": "0.12" });
@@ -41,7 +41,7 @@ test("a belt by its frequency: screws on both sides alike, and the other belt on
   await readRound(page, ["50", "51", "49", "50", ""]);
   await expect(nextMove(page)).toContainText(/turns? on both screws alike/);
   await expect(nextMove(page)).toContainText(/It also moves the Main belt/);
-  await page.getByRole("button", { name: "Did it so" }).click();
+  await page.getByRole("button", { name: "Done as said" }).click();
   await expect(tape(page)).toContainText("Motor base screws");
   await closeJob(page, job);
   await page.getByRole("link", { name: "To the machine's logbook" }).click();
@@ -59,7 +59,7 @@ test("a set of V-belts: each belt is read, by force, and the cradle is swung at 
   await page.getByLabel("What is measured").selectOption({ label: "Force for a deflection" });
   await page.getByLabel("Pressed in by").fill("5");
   await page.keyboard.press("Escape");
-  await page.getByRole("textbox", { name: /^Reading at belt 1, place 1/ }).focus();
+  await page.getByRole("textbox", { name: /^Reading at belt 1, the mark/ }).focus();
   await readRound(page, ["4.1", "4.2", "3.8", "3.9", "4.5", "4.4", ""]);
   await expect(tape(page)).toContainText("As found, 6 readings");
   await expect(nextMove(page)).toContainText(/Motor cradle .* mm at the lever/);
@@ -72,16 +72,16 @@ test("a chain: its sag where it is tightest, its elongation with a verdict, a jo
   const job = await beginJob(page, "Rotary die-cutter", "feeder chain", "New link let in");
   await readRound(page, ["26", "24", "25", "27", ""]);
   await expect(nextMove(page)).toContainText(
-    /Bring link \d+, the tightest place of the chain, to the middle of the slack span/,
+    /Bring .+, the tightest place of the chain, to the middle of the slack span/,
   );
   await expect(page.getByRole("img", { name: /sag/i }).first()).toBeVisible();
   await readBeside(page, "Elongation", { "Pitches counted": "20", "Over the counted pitches": "262,2" });
   await expect(tape(page)).toContainText(/Elongation 3\.23 %: outside/);
-  await page.getByRole("button", { name: /^Ledger/ }).click();
+  await page.getByRole("button", { name: /^Left in and loose/ }).click();
   await page.getByRole("dialog").getByRole("button", { name: "+ temporary joint" }).click();
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Sign off" }).click();
-  await expect(page.getByRole("checkbox", { name: /Something put in/ })).toBeVisible();
+  await expect(page.getByRole("checkbox", { name: /Something is left in/ })).toBeVisible();
   await closeJob(page, job);
 });
 
@@ -92,7 +92,7 @@ test("an upright chain has no rule for its sag and is judged by its wear; its sl
   await expect(nextMove(page)).toContainText("A steep run has no rule for its sag");
   await readRound(page, ["325.2", "325.3", "325.2", "325.4", ""]);
   await expect(nextMove(page)).toContainText(/Wear cannot be adjusted away/);
-  await expect(page.getByRole("button", { name: "Did it so" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Done as said" })).toHaveCount(0);
   const slack = page.getByRole("region", { name: "Its slack, by hand" });
   await slack.getByLabel("Moves to and fro, in all").fill("60");
   await expect(slack).toContainText(/It has 3\.3 % of slack\. Roller \d+ mm of roller diameter thicker/);
@@ -111,11 +111,11 @@ test("a planetary set says what cannot be adjusted; a gap takes the shims that i
 
   const gap = await beginJob(page, "Pallet lift", "screw end float", "Knocks when it turns back");
   await readRound(page, ["0.32", ""]);
-  await expect(nextMove(page)).toContainText(/Spacers behind the nut .* mm of spacer thicker/);
-  await page.getByRole("button", { name: "Did otherwise" }).click();
+  await expect(nextMove(page)).toContainText(/Spacers behind the nut: add .* mm of spacer/);
+  await page.getByRole("button", { name: "Did something else" }).click();
   await page.getByLabel("Spacers behind the nut: how much?").fill("0.2");
   await page.keyboard.press("Enter");
-  await expect(tape(page)).toContainText(/0\.20 mm of spacer thicker/);
+  await expect(tape(page)).toContainText(/0\.20 mm of spacer added/);
   await readRound(page, ["0.12", ""]);
   await expect(nextMove(page)).toContainText("It reads inside");
   await closeJob(page, gap);
@@ -144,7 +144,7 @@ test("a coupling is judged by the swing of a dial on its rim; its feet are set a
   await expect(line).toContainText("Front feet: 0.01 mm of shim in, 0.02 mm to the right.");
   await expect(line).toContainText("Rear feet: 0.27 mm of shim out, 0.03 mm to the left.");
   await line.getByRole("button", { name: "Set the feet so" }).click();
-  await expect(tape(page)).toContainText(/feet 0\.27 mm of shim fewer/);
+  await expect(tape(page)).toContainText(/feet 0\.27 mm of shim taken out/);
   await expect(tape(page)).toContainText("Rear feet: 0.27 mm of shim out");
   await readRound(page, ["0.08", ""]);
   await expect(nextMove(page)).toContainText("It reads inside");
@@ -156,14 +156,14 @@ test("a bevel gear between shims: carried from side to side without the drawer, 
 }) => {
   const job = await beginJob(page, "Folder-gluer", "cross drive", "Whines");
   await readRound(page, ["0.03", "0.04", "0.05", "0.03", "0.04", "0.05", "0.03", "0.04", ""]);
-  await expect(nextMove(page)).toContainText(/Shims behind the gear .* mm of shim fewer/);
+  await expect(nextMove(page)).toContainText(/Shims behind the gear: take out .* mm of shim/);
   await page.getByLabel("What lies in it now").fill("0.45 + 0.25 + 0.12");
   await page.getByText("It lies between shims on both sides").click();
   await page.getByLabel("What lies on the other side").fill("0.35 + 2 × 0.12");
   await page.keyboard.press("Tab");
   await expect(page.getByRole("img", { name: /^Other side, \d pieces? of/ })).toBeVisible();
   await page.getByRole("button", { name: "Carry these over, and log it" }).click();
-  await expect(tape(page)).toContainText(/Shims behind the gear 0\.\d+ mm of shim fewer/);
+  await expect(tape(page)).toContainText(/Shims behind the gear 0\.\d+ mm of shim taken out/);
   await closeJob(page, job);
 
   const next = await beginJob(page, "Folder-gluer", "cross drive", "Still whines");

@@ -1,6 +1,17 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { anotherTablet, awake, beginJob, chooseStage, closeJob, makeSafe, readRound, signIn, visit } from "./steps";
+import {
+  anotherTablet,
+  awake,
+  beginJob,
+  chooseStage,
+  closeJob,
+  makeSafe,
+  moreOf,
+  readRound,
+  signIn,
+  visit,
+} from "./steps";
 
 test("quick touch from the label: safe, read, moved, fine; it stands in the trend's logbook like any job", async ({
   browser,
@@ -47,12 +58,12 @@ test("two stages in one job, one by feel, things put in and asked for before pow
   await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();
   await readRound(page, ["0.20", "0.21", "0.2"]);
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
-  await page.getByRole("button", { name: "Go on with this round" }).click();
+  await page.getByRole("button", { name: "Read more places" }).click();
   await readRound(page, ["0.22"]);
   await page.getByRole("button", { name: "Add to the round" }).click();
   await expect(page.getByLabel("Tape")).toContainText("As found, 4 readings, gone on with");
 
-  await page.getByRole("button", { name: /^Ledger/ }).click();
+  await page.getByRole("button", { name: /^Left in and loose/ }).click();
   const ledger = page.getByRole("dialog");
   await ledger.getByRole("button", { name: "+ paper strip" }).click();
   await ledger.getByRole("button", { name: "+ pin" }).click();
@@ -76,7 +87,7 @@ test("two stages in one job, one by feel, things put in and asked for before pow
   await expect(page.getByRole("dialog")).toContainText("paper strip still in");
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Sign off" }).click();
-  await expect(page.getByRole("checkbox", { name: /^Delivery drive: Something put in/ })).toBeVisible();
+  await expect(page.getByRole("checkbox", { name: /^Delivery drive: Something is left in/ })).toBeVisible();
   const job = new URL(page.url()).pathname.split("/")[2] ?? "";
   await closeJob(page, job);
   await visit(page, "/");
@@ -85,7 +96,7 @@ test("two stages in one job, one by feel, things put in and asked for before pow
     .getByRole("list", { name: "Stages" })
     .getByRole("link", { name: /Delivery drive/ })
     .click();
-  await expect(page.getByText(/not taken out: paper strip/).first()).toBeVisible();
+  await expect(page.getByText(/left in: paper strip/).first()).toBeVisible();
 });
 
 test("a stage edited while a job on it is open: the job says so and goes on by the new limits", async ({
@@ -128,6 +139,7 @@ test("a machine copied, a name twice, a meter backwards, a file that is not what
 }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Indexing table" }).click();
+  await moreOf(page);
   await page.getByRole("link", { name: "Copy" }).click();
   await page.getByText("its mirror image").click();
   await page.getByLabel("Name", { exact: true }).fill("Strapper");
@@ -145,6 +157,7 @@ test("a machine copied, a name twice, a meter backwards, a file that is not what
     .getByRole("region", { name: /^Twins/ })
     .getByRole("link", { name: /^Indexing table/ })
     .click();
+  await moreOf(page);
   await page.getByRole("link", { name: "Copy" }).click();
   await expect(page.getByLabel("Tag", { exact: true })).toHaveValue("");
   await visit(page, copied);
@@ -171,6 +184,7 @@ test("a machine copied, a name twice, a meter backwards, a file that is not what
   await visit(page, `/machines/${id}/label`);
   await expect(page.getByRole("figure", { name: "The label" })).toContainText(`/at/${id}`);
   await visit(page, `/machines/${id}`);
+  await moreOf(page);
   await page.getByText("Take it out of service").click();
   await page.getByRole("button", { name: "Out of service" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Out of service since" })).toBeVisible();
@@ -216,7 +230,7 @@ test("the Bench answers while one types, its link carries the inputs, and what w
 test("an open point is said, found among the jobs, and closed with how it was done", async ({ page }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Strapper" }).click();
-  await page.getByLabel("Not to be forgotten").fill("Guard screw missing");
+  await page.getByLabel("New open point").fill("Guard screw missing");
   await page.getByRole("button", { name: "Note it" }).click();
   await expect(page.getByRole("region", { name: "Open points" })).toContainText("Guard screw missing");
   await visit(page, "/jobs");
@@ -244,7 +258,7 @@ test("an adjuster without a scale: the move ends in a feeler from the set, and t
   const leaves =
     /Feeler of (.+?) mm/.exec((await steps.getByRole("listitem").first().textContent()) ?? "")?.[1] ?? "none";
   await expect(page.getByText(/^Or against a stop/)).toBeVisible();
-  await page.getByRole("button", { name: "Did it so" }).click();
+  await page.getByRole("button", { name: "Done as said" }).click();
   await expect(page.getByLabel("Tape")).toContainText(`Set on a feeler of ${leaves} mm`);
   await readRound(page, ["0.11"]);
   await page.getByRole("button", { name: "Reading done" }).click();
@@ -280,6 +294,7 @@ test("the stage's pictures are saved as SVG and PNG, its next visit is planned, 
   page,
 }) => {
   await signIn(page);
+  await page.getByRole("link", { name: "Slitter-rewinder" }).click();
   await page.getByRole("link", { name: /^Knife gears/ }).click();
   await expect(page.getByRole("heading", { name: "Two rounds on one part" })).toBeVisible();
   await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
@@ -297,7 +312,7 @@ test("the stage's pictures are saved as SVG and PNG, its next visit is planned, 
     expect(content.subarray(0, 4).toString("latin1")).toBe(starts);
     expect(content.length).toBeGreaterThan(4000);
   }
-  await page.getByLabel("With its readings").selectOption({ index: 1 });
+  await page.getByLabel("This round").selectOption({ index: 1 });
   await expect(page.getByText(/the mean moved by/)).toBeVisible();
   await page.getByRole("link", { name: /^Over (hours|cycles|starts)/ }).click();
   await expect(page.getByRole("link", { name: "Over time" })).toBeVisible();

@@ -27,7 +27,7 @@ test("the network goes in the middle of a job: nothing is lost, it is said calml
   await expect(page.getByRole("status").filter({ hasText: "Kept on this tablet" })).toBeVisible();
   await page.getByRole("link", { name: "Make safe" }).click();
   await page.getByLabel("Note for the logbook").fill("Written without a network");
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
   await expect(page.getByLabel("Tape")).toContainText("waiting");
   await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
   await context.setOffline(false);
@@ -85,7 +85,7 @@ test("two people on one job: both sets stand, and the signer is shown what came 
   const other = await anotherTablet(browser);
   await signIn(other, `/jobs/${job}/make-safe`);
   await other.getByLabel("Note for the logbook").fill("From the other side");
-  await other.getByRole("button", { name: "Put it on the tape" }).click();
+  await other.getByRole("button", { name: "Add to log" }).click();
   await expect(other.getByRole("status").filter({ hasText: /^Kept \d/ })).toBeVisible();
   await expect(other.getByLabel("Tape")).not.toContainText("waiting");
   await other.context().close();
@@ -178,7 +178,7 @@ test("a job is signed elsewhere while a note waits here: said, and the note goes
   await whole(page);
   await context.setOffline(true);
   await page.getByLabel("Note for the logbook").fill("Shim of 0.05 taken out");
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
   await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
 
   const other = await anotherTablet(browser);

@@ -70,7 +70,9 @@ test("one's account: figures with a comma, inches for one machine or for all, a 
   const machine = (name: string) =>
     page.getByRole("listitem").filter({ has: page.getByRole("link", { name, exact: true }) });
   await visit(page, "/");
-  await expect(machine("Indexing table")).toContainText(/0,00\d\d to 0,00\d\d in/);
+  await page.getByRole("link", { name: "Indexing table", exact: true }).click();
+  await expect(page.getByRole("list", { name: "Stages" })).toContainText(/0,00\d\d to 0,00\d\d in/);
+  await visit(page, "/");
   await expect(machine("Sheet feeder")).toContainText(/0,\d\d to 0,\d\d mm/);
   await visit(page, "/account");
   await page.getByLabel("Decimal sign").selectOption("point");

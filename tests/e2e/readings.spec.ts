@@ -38,8 +38,8 @@ test("blind entry: stepping back, repeats asked about, strike-out kept visible, 
 
   // The keys on the screen never take the focus from the field.
   await page.getByRole("button", { name: "7", exact: true }).click();
-  await page.getByRole("button", { name: ",", exact: true }).click();
-  await expect(field).toHaveValue("7,");
+  await page.getByRole("button", { name: ".", exact: true }).click();
+  await expect(field).toHaveValue("7.");
   await expect(field).toBeFocused();
   await page.getByRole("button", { name: "Delete the last sign" }).click();
   await page.getByRole("button", { name: "Delete the last sign" }).click();
@@ -49,7 +49,7 @@ test("blind entry: stepping back, repeats asked about, strike-out kept visible, 
   await page.getByRole("link", { name: "Make safe" }).click();
   const note = page.getByLabel("Note for the logbook");
   await note.fill("x".repeat(10_240));
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
   await expect(page.getByRole("alert")).toContainText("10240 characters; 4000 fit");
   await expect(note).toHaveValue("x".repeat(10_240));
   await note.fill("");
@@ -66,7 +66,7 @@ test("did otherwise is logged as it was done, and on a phone the whole job is at
   await readRound(page, ["0.20", "0.2", "0.21", "0.2", "0.2", "0.21", "0.2", "0.2", "0.2", "0.2", "0.2", "0.2"]);
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Next move")).toContainText(/Eccentric bush \d+° clockwise/);
-  await page.getByRole("button", { name: "Did otherwise" }).click();
+  await page.getByRole("button", { name: "Did something else" }).click();
   await page.getByLabel("Eccentric bush: how much?").fill("two");
   await page.getByRole("button", { name: "Log this move" }).click();
   await expect(page.getByRole("alert")).toContainText("is not a number");

@@ -80,7 +80,7 @@ test("a tablet without room says in red that it is not kept, and sends it straig
   await page.getByRole("link", { name: "Make safe" }).click();
   const note = async (text: string) => {
     await page.getByLabel("Note for the logbook").fill(text);
-    await page.getByRole("button", { name: "Put it on the tape" }).click();
+    await page.getByRole("button", { name: "Add to log" }).click();
   };
   await note("Straight on");
   await expect(page.getByLabel("Tape")).toContainText("Straight on");

@@ -26,7 +26,7 @@ test("after a kill -9 the next start just works and what was acknowledged is the
   await page.getByRole("link", { name: /^Job open since/ }).click();
   await page.getByRole("link", { name: "Make safe" }).click();
   await page.getByLabel("Note for the logbook").fill("Before the power went");
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
   await expect(page.getByLabel("Tape")).toContainText("Before the power went");
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   first.child.kill("SIGKILL");
@@ -34,7 +34,7 @@ test("after a kill -9 the next start just works and what was acknowledged is the
 
   // The server is away: the next note waits on the tablet and goes in after the restart.
   await page.getByLabel("Note for the logbook").fill("While the server was away");
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
   await expect(page.getByRole("status").filter({ hasText: "1 to send" })).toBeVisible();
 
   const second = start(port);

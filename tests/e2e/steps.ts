@@ -31,6 +31,11 @@ export async function signIn(page: Page, to = "/"): Promise<void> {
 
 /** On the page of a machine with several stages that are free, the one to open a job on. */
 export async function chooseStage(page: Page, stage: string): Promise<void> {
+  // While a job is open the way to another one is folded up.
+  const another = page.getByText("Start another job");
+  await expect(another.or(page.getByRole("button", { name: "Start a job" })).first()).toBeVisible();
+  if ((await another.isVisible()) && !(await another.evaluate((fold) => fold.closest("details")?.open)))
+    await another.click();
   const choice = page.getByRole("radiogroup", { name: "A job on" }).getByText(new RegExp(`^${stage}$`, "i"));
   if ((await choice.count()) > 0) await choice.click();
 }
@@ -48,6 +53,9 @@ export const typeByHand = async (page: Page, text: string): Promise<void> => {
   await page.keyboard.type(text, { delay: 60 });
   await page.waitForTimeout(60);
 };
+
+/** What lies behind a machine's quiet key. */
+export const moreOf = (page: Page): Promise<void> => page.getByRole("button", { name: /^More of/ }).click();
 
 /** Opens a job on a stage and makes it safe; the page stands at As found. */
 export async function beginJob(page: Page, machine: string, stage: string, reason: string): Promise<string> {

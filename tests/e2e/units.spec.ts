@@ -28,7 +28,7 @@ const perMove = /\b(an?|each) (mm|in)\b/;
 
 const fetchedWhenOpened = [
   ["Numbers behind this", "Uncertainty of a reading"],
-  ["Read beside it:", "A reading by the"],
+  ["Also measure:", "A reading by the"],
   [", at the pitch circle", "Tip at radius"],
 ] as const;
 

@@ -32,7 +32,7 @@ test("how it is read is told with every reading: thou, a tip at another radius, 
 }) => {
   const job = await beginJob(page, "Sheet feeder", "cam drive", "Method");
   const field = page.getByRole("textbox", { name: /^Reading at tooth|^Every place/ });
-  await page.getByRole("button", { name: /^A bare number is mm/ }).click();
+  await page.getByRole("radio", { name: "thou" }).click();
   await expect(field).toBeFocused();
   await page.keyboard.type("5");
   await expect(page.getByRole("status").filter({ hasText: "0.127 mm" })).toBeVisible();
@@ -69,7 +69,7 @@ test("hands in a live machine are warned, going back asks to make safe again, an
 
   await page.getByRole("button", { name: "Isolated, lock 31", exact: true }).click();
   const dialog = page.getByRole("dialog", { name: "Before power comes on" });
-  await expect(dialog).toContainText("By the logbook: clamp 3 snug");
+  await expect(dialog).toContainText("Logged: clamp 3 snug");
   for (const tick of await dialog.getByRole("checkbox").all()) await tick.click();
   await dialog.getByRole("button", { name: "Go live" }).click();
   await expect(page.getByRole("alert")).toContainText("It is live. Make safe before hands go in.");
@@ -92,10 +92,8 @@ test("a correction that voids a round changes how the stage stands, and both sta
   const gauge = page.getByRole("img", { name: /^Cam drive: / });
   await expect(gauge).toHaveAccessibleName(/0\.13 mm, .*inside$/);
   const logbook = page.getByRole("region", { name: "Logbook" });
-  await logbook
-    .getByRole("button", { name: /^Correct entry/ })
-    .nth(1)
-    .click();
+  await logbook.getByRole("button", { name: /As found, 4 readings/ }).click();
+  await logbook.getByRole("button", { name: /^Correct entry/ }).click();
   await logbook.getByLabel("What is right?").fill("Read on the spare");
   await logbook.getByLabel("It does not count at all").check();
   await logbook.getByRole("button", { name: "Add the correction" }).click();

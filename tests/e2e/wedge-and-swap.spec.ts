@@ -28,7 +28,7 @@ test("simulated instruments send a round into the field, Enter and all; the stag
   const budget = next.getByRole("table", { name: "Uncertainty budget" });
   await expect(budget).toContainText(/step of the instrument\s*0\.0041/);
   await expect(next).toContainText(/Nearest to a limit: tooth \d+, one reading/);
-  await next.getByRole("button", { name: "Did it so" }).click();
+  await next.getByRole("button", { name: "Done as said" }).click();
   await expect(field).toBeFocused();
   await panel.getByRole("button", { name: "Send a reading" }).click();
   await expect(page.getByRole("list", { name: "Readings so far" }).getByRole("listitem")).toHaveCount(1);

@@ -55,7 +55,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await readRound(page, ["0.25", "0.26", "0.265", "0.265", "0.26"]);
   await expect(page.getByRole("button", { name: "Round done" })).toBeVisible();
   await press("Enter");
-  await expect(page.getByRole("button", { name: "Did it so" })).toBeFocused();
+  await expect(page.getByRole("button", { name: "Done as said" })).toBeFocused();
   await expect(page.getByLabel("Next move")).toContainText(/Bearing plate 0\.1\d mm inwards along its slots/);
   const sentence = await page.getByLabel("Next move").textContent();
   const expected = /It should then read ([\d.]+) there/.exec(sentence ?? "")?.[1] ?? "";
@@ -86,6 +86,10 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Enter");
   await expect(page.getByLabel("Reading at tooth 1", { exact: true })).toBeFocused();
   await readRound(page, Array(12).fill(expected));
+  await press("Enter");
+  // What the check round says is seen before one goes on.
+  await expect(page.getByLabel("Next move")).toContainText("It reads inside all the way round. Leave it.");
+  await expect(page.getByRole("link", { name: "Prove it" })).toBeFocused();
   await press("Enter");
 
   // Prove: going live asks first, and says no until all is acknowledged.
@@ -134,10 +138,12 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Enter");
   const logbook = page.getByRole("region", { name: "Logbook" });
   await expect(logbook.getByText("Runs quietly")).toBeVisible();
-  await page
-    .getByRole("button", { name: /^Correct entry/ })
+  await logbook
+    .getByRole("button", { name: /Signed/ })
     .first()
     .focus();
+  await press("Enter");
+  await page.getByRole("button", { name: /^Correct entry/ }).focus();
   await press("Enter");
   await page.getByLabel("What is right?").focus();
   await page.keyboard.type("The hum was the fan");

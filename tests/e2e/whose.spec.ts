@@ -12,7 +12,7 @@ async function namesOf(page: Page, job: string, kind: string): Promise<string[]>
 
 const note = async (page: Page, text: string) => {
   await page.getByLabel("Note for the logbook").fill(text);
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
 };
 
 test("handed over in another tab: this one loads anew, and what is written is the new one's; behind its back it is refused and kept", async ({
@@ -54,7 +54,7 @@ test("handed over in another tab: this one loads anew, and what is written is th
   await lock.getByLabel("Password of M. Sandor").fill("carton works");
   await page.keyboard.press("Enter");
   await expect(lock).toHaveCount(0);
-  await page.getByRole("button", { name: "Put it on the tape" }).click();
+  await page.getByRole("button", { name: "Add to log" }).click();
   await expect(page.getByLabel("Tape")).toContainText("Written behind the back");
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await expect.poll(() => namesOf(page, job, "note")).toEqual(["M. Sandor", "M. Sandor"]);

@@ -43,16 +43,13 @@ export function onCircle(angleDeg: number, radius: number): DialPoint {
 const openPath = (points: readonly DialPoint[]): string =>
   points.length === 0 ? "" : `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join("L")}`;
 
-/**
- * A curve sampled over the first turn, left open: a part that meets its mate in another place on the next turn does not come
- * back to where it began, and closing the path would draw a step that is not there.
- */
+/** A curve sampled over a turn and closed at the witness mark: what is drawn of a part comes back to itself. */
 export function curvePath(scale: DialScale, valueAt: (angleDeg: number) => number, samples = 120): string {
-  const points = Array.from({ length: samples + 1 }, (_, i) => {
+  const points = Array.from({ length: samples }, (_, i) => {
     const angle = (i * 360) / samples;
     return scale.place(angle, valueAt(angle));
   });
-  return openPath(points);
+  return `${openPath(points)}Z`;
 }
 
 /** Outline runs (one a tooth) scaled to the drawing, as one path; and one tooth alone, to be painted. */

@@ -23,6 +23,8 @@ export type DialProps = {
   readings: readonly DialReading[];
   /** Values round the turn, by angle. */
   fitted: ((angleDeg: number) => number) | null;
+  /** How far another wave lifts and lowers the fitted one. */
+  fittedSpread?: number;
   predicted: ((angleDeg: number) => number) | null;
   ghost: ((angleDeg: number) => number) | null;
   /** Tooth to be painted, and the tooth to be read now; counted from 0. */
@@ -41,7 +43,7 @@ const size = 250;
 
 /** Readings round the turn, drawn inside the part itself; the witness mark stands at the top. */
 export function RoundDial(props: DialProps) {
-  const { readings, band, fitted, predicted, ghost, counterClockwise } = props;
+  const { readings, band, fitted, fittedSpread = 0, predicted, ghost, counterClockwise } = props;
   const scaleOfPart = size / props.tipRadius;
   const ring = { inner: 92, outer: props.rootRadius * scaleOfPart - 13 };
   const sampled = [predicted, ghost, fitted].flatMap((curve) => (curve ? [0, 60, 120, 180, 240, 300].map(curve) : []));
@@ -77,6 +79,17 @@ export function RoundDial(props: DialProps) {
       <path d="M0 -262l-7 -6h14Z" className="fill-ink" />
       {ghost && <path d={curvePath(scale, ghost)} className="fill-none stroke-mid" strokeWidth="1.2" />}
       {fitted && <path d={curvePath(scale, fitted)} className="fill-none stroke-ink" strokeWidth="2.2" />}
+      {fitted &&
+        fittedSpread > 0 &&
+        [-fittedSpread, fittedSpread].map((apart) => (
+          <path
+            key={apart}
+            d={curvePath(scale, (angle) => fitted(angle) + apart)}
+            className="fill-none stroke-mid"
+            strokeWidth="1"
+            strokeDasharray="2 4"
+          />
+        ))}
       {predicted && (
         <path
           d={curvePath(scale, predicted)}

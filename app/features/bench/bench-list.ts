@@ -147,7 +147,7 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
       },
       {
         tool: "fasten-order",
-        name: "In which order are they drawn?",
+        name: "In which order are they tightened?",
         question: "Bolts on a circle or point by point: the order, and the torque of each pass",
       },
     ],

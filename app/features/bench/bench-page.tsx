@@ -105,7 +105,7 @@ const blank = (texts: Texts): Texts => Object.fromEntries(Object.keys(texts).map
 function Json({ tool, input, output }: { tool: string; input: unknown; output: unknown }) {
   return (
     <details>
-      <summary className="min-h-11 content-center cursor-pointer underline">As JSON, for the calc command</summary>
+      <summary className="min-h-11 content-center cursor-pointer underline">Export inputs</summary>
       <p className="figure mb-2">npm run --silent calc -- {tool}</p>
       <div className="grid sm:grid-cols-2 gap-4">
         {Object.entries({ Input: input, Output: output }).map(([name, value]) => (

@@ -7,11 +7,12 @@ export function readClampPoints(texts: Texts): Read<ClampPattern["points"]> {
   const read = new TextReader(texts);
   if (read.text("clamps.way") === "points") {
     const rows = read.rows("clamps.points", ["x", "y"]);
-    read.want("clamps.points", rows.length > 0, "too-few");
     read.want("clamps.points", rows.length <= 60, "too-large");
     // Up on the sheet is up for a person, and down for a drawing.
     return read.done(rows.map((row) => ({ x: read.length(`${row}.x`), y: -read.length(`${row}.y`) + 0 })));
   }
+  // Nobody said that there are any.
+  if (!read.has("clamps.count")) return read.done([]);
   const count = read.number("clamps.count", true);
   const diameter = read.length("clamps.circle");
   const first = read.angleOr("clamps.first", 0);
@@ -31,15 +32,15 @@ export function readClamps(texts: Texts): Read<ClampPattern> {
   const read = new TextReader(texts);
   const points = readClampPoints(texts);
   Object.assign(read.problems, points.problems ?? {});
-  const torqueNm = read.torque("clamps.torque");
-  read.want("clamps.torque", torqueNm > 0, "too-small");
+  const torqueNm = read.has("clamps.torque") ? read.torque("clamps.torque") : null;
+  read.want("clamps.torque", torqueNm === null || torqueNm > 0, "too-small");
   const threads = read.text("clamps.threads");
   const passes = read.has("clamps.passes") ? read.number("clamps.passes", true) : 2;
   read.want("clamps.passes", passes >= 1, "too-small");
   read.want("clamps.passes", passes <= 6, "too-large");
   return read.done({
     points: points.value ?? [],
-    size: read.words("clamps.size"),
+    size: read.text("clamps.size"),
     torqueNm,
     passes,
     compound: read.text("clamps.compound") === "yes",

@@ -2,6 +2,7 @@ import { lazy, Suspense, useRef } from "react";
 import { Link } from "react-router";
 import { buttonClass } from "~/ui/button";
 import { Fold } from "~/ui/fold";
+import { useRoom } from "~/ui/use-room";
 import { ShapesDrawing } from "../drawing/shapes-drawing";
 import { SavePicture } from "../export/save-picture";
 import type { ShownStage } from "../machine/shown-stage";
@@ -14,36 +15,34 @@ const LineFigures = lazy(() => import("./line-figures"));
 
 /** A machine's stages: the drive line to scale where it is known, each stage with its state, and what the line adds up to. */
 export function DriveLine({
-  machineId,
   line,
   stages,
-  mayEdit,
+  edit,
 }: {
-  machineId: string;
   line: ShownLine | null;
   stages: readonly ShownStage[];
-  mayEdit: boolean;
+  /** The machine's address, for who may change it; null: not. */
+  edit: string | null;
 }) {
   const picture = useRef<HTMLDivElement>(null);
+  const room = useRoom(picture);
   return (
     <section aria-labelledby="drive-line" className="grid gap-5">
       <div className="flex flex-wrap gap-3 items-center justify-between">
         <h2 id="drive-line" className="text-xl font-bold">
           Drive line
         </h2>
-        <span className="flex flex-wrap gap-3">
-          {line && <SavePicture of={picture} name="Drive line" />}
-          {mayEdit && (
-            <Link to={`/machines/${machineId}/drive-line`} className={buttonClass("line")}>
-              {line ? "Change the drive line" : "Say what drives what"}
-            </Link>
-          )}
-        </span>
+        {edit && (
+          <Link to={`${edit}/drive-line`} className="text-ink min-h-11 inline-flex items-center">
+            {line ? "Change the drive line" : "Set up the drive line"}
+          </Link>
+        )}
       </div>
       {line && (
-        <div ref={picture} className="overflow-x-auto">
+        <div ref={picture}>
           <DrivePicture
             drawn={line.drawn}
+            room={room}
             sources={line.graph.sources}
             stages={stages}
             stateOf={(id) => stages.find((stage) => stage.id === id)?.state ?? "unknown"}
@@ -73,6 +72,16 @@ export function DriveLine({
       {line && !line.solved.ok && (
         <p role="status" className="border-l-4 border-outside pl-3 text-lg">
           <Refused refusal={line.solved.refusal} />
+        </p>
+      )}
+      {(edit || line) && (
+        <p className="flex flex-wrap gap-4 items-center">
+          {edit && (
+            <Link to={`${edit}/stages/new`} className={buttonClass("quiet")}>
+              Add a stage
+            </Link>
+          )}
+          {line && <SavePicture of={picture} name="Drive line" />}
         </p>
       )}
       {line?.solved.ok && (

@@ -2,7 +2,7 @@ import { useRef } from "react";
 import type { DriveLineShapes, KeptDriveLine } from "~/core/stages";
 import { MarkShape, type MarkState } from "~/ui/state-mark";
 import { Shapes } from "../drawing/shapes-drawing";
-import { labelRows } from "./label-rows";
+import { labelRows, letterPx } from "./label-rows";
 
 /** A stage of the picture; `onTop`: drawn over its neighbours. */
 export type PicturedStage = { id: string; name: string; onTop: boolean };
@@ -19,10 +19,29 @@ type Props = {
   label: string;
   /** Of the drawing without what its names need beside it. */
   widthPx?: number;
+  /** What there is for all of it: it is drawn smaller rather than its names; null: not known. */
+  room?: number | null;
 };
 
 const mostHeightPx = 460;
 const rowPx = 22;
+const padPx = 34;
+
+/** The scale at which the drawing and its names, which are as large at every scale, lie within the room. */
+function scaleWithin(
+  room: number,
+  most: number,
+  names: readonly { text: string; x: number }[],
+  [left, right]: readonly [number, number],
+): number {
+  const widthAt = (scale: number) =>
+    Math.max(right * scale, ...names.map(({ text, x }) => x * scale + text.length * letterPx)) -
+    left * scale +
+    2 * padPx;
+  let scale = most;
+  while (widthAt(scale) > room && scale > most / 8) scale *= 0.96;
+  return scale;
+}
 
 /** The drive line to scale, names where there is room, states as marks on the driven shafts. */
 export function DrivePicture({
@@ -35,13 +54,23 @@ export function DrivePicture({
   chosen = null,
   label,
   widthPx = 560,
+  room = null,
 }: Props) {
   const sheet = useRef<SVGSVGElement>(null);
   const { left, top, right, bottom } = drawn.box;
-  const scale = Math.min(widthPx / (right - left), mostHeightPx / (bottom - top), 4);
-  const pad = 34 / scale;
   const nameOf = (id: string) => stages.find((stage) => stage.id === id)?.name ?? "";
-  const labels = labelRows(drawn.stages.map(({ id, driven }) => ({ id, text: nameOf(id), x: driven[0] * scale })));
+  const placeOf = (id: string) => drawn.shafts.find((shaft) => shaft.id === id)?.at;
+  const named = [
+    ...drawn.stages.map(({ id, driven }) => ({ id, text: nameOf(id), x: driven[0], y: driven[1] })),
+    ...sources.flatMap(({ id, name }) => {
+      const at = placeOf(id);
+      return at ? [{ id: `source ${id}`, text: name, x: at[0], y: at[1] }] : [];
+    }),
+  ];
+  const most = Math.min(widthPx / (right - left), mostHeightPx / (bottom - top), 4);
+  const scale = room === null ? most : scaleWithin(room, most, named, [left, right]);
+  const pad = padPx / scale;
+  const labels = labelRows(named.map((label) => ({ ...label, x: label.x * scale })));
   const beyond = Math.max(right, ...labels.map(({ end }) => end / scale));
   const head = (Math.max(0, ...labels.map(({ row }) => row + 1)) * rowPx + 10) / scale;
   const view = [left - pad, top - pad - head, beyond - left + 2 * pad, bottom - top + 2 * pad + head] as const;
@@ -69,7 +98,7 @@ export function DrivePicture({
       viewBox={view.join(" ")}
       width={view[2] * scale}
       height={view[3] * scale}
-      className="max-w-full min-w-[30rem] h-auto touch-none"
+      className="max-w-full h-auto touch-pan-y"
       role="img"
       aria-label={label}
     >
@@ -84,15 +113,15 @@ export function DrivePicture({
         </g>
       ))}
       {sources.map((source) => {
-        const shaft = drawn.shafts.find(({ id }) => id === source.id);
-        return shaft ? <SourceMark key={source.id} at={shaft.at} name={source.name} scale={scale} /> : null;
+        const at = placeOf(source.id);
+        return at && <SourceMark key={source.id} at={at} scale={scale} />;
       })}
       {labels.map(({ id, text, x, row }) => {
-        const to = drawn.stages.find((stage) => stage.id === id)?.driven ?? [0, 0];
+        const to = named.find((label) => label.id === id)?.y ?? 0;
         const y = (top - pad) * scale - row * rowPx - 6;
         return (
           <g key={id} transform={`scale(${1 / scale})`}>
-            <path d={`M${x} ${y - 14}V${to[1] * scale}`} className="stroke-rule fill-none" strokeWidth="1.2" />
+            <path d={`M${x} ${y - 14}V${to * scale}`} className="stroke-rule fill-none" strokeWidth="1.2" />
             <text x={x + 5} y={y} fontSize="16" className="fill-ink font-semibold">
               {text}
             </text>
@@ -127,20 +156,10 @@ function inPaintOrder(drawn: DriveLineShapes["stages"], stages: readonly Picture
 }
 
 /** A motor: a square on its shaft, so that the beginning is seen. */
-function SourceMark({ at, name, scale }: { at: readonly [number, number]; name: string; scale: number }) {
+function SourceMark({ at, scale }: { at: readonly [number, number]; scale: number }) {
   return (
     <g transform={`translate(${at[0]} ${at[1]}) scale(${1 / scale})`}>
       <path d="M-7 -7H7V7H-7Z" className="fill-ink stroke-ink" />
-      <text
-        y="30"
-        textAnchor="middle"
-        fontSize="16"
-        strokeWidth="4"
-        paintOrder="stroke"
-        className="fill-ink stroke-ground font-semibold"
-      >
-        {name}
-      </text>
     </g>
   );
 }

@@ -2,7 +2,7 @@ export type Label = { id: string; text: string; x: number };
 export type PlacedLabel = Label & { row: number; end: number };
 
 /** Width of a letter at 16 px, roughly. */
-const letter = 8.8;
+export const letterPx = 8.8;
 const gap = 14;
 
 /**
@@ -12,7 +12,7 @@ const gap = 14;
 export function labelRows(labels: readonly Label[]): PlacedLabel[] {
   const placed: PlacedLabel[] = [];
   for (const label of [...labels].sort((a, b) => b.x - a.x)) {
-    const end = label.x + label.text.length * letter;
+    const end = label.x + label.text.length * letterPx;
     const under = placed.filter(({ x }) => x <= end + gap).map(({ row }) => row + 1);
     placed.push({ ...label, end, row: Math.max(0, ...under) });
   }

@@ -3,6 +3,7 @@ import { useRevalidator } from "react-router";
 import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
+import { FileField } from "~/ui/file-field";
 import { putOnItsWay } from "../offline/outbox-state";
 import { Refused } from "../words/refused";
 
@@ -56,15 +57,7 @@ export function FileForm({
   return (
     <form ref={form} onSubmit={send} className={className} encType="multipart/form-data">
       <input type="hidden" name="id" value={id} suppressHydrationWarning />
-      <label className="block">
-        <span className="block font-semibold mb-1">{label}</span>
-        <input
-          type="file"
-          name="file"
-          accept={types}
-          className="min-h-12 file:min-h-12 file:px-4 file:font-semibold file:bg-panel file:border-2 file:border-ink file:text-ink file:mr-3 max-w-full"
-        />
-      </label>
+      <FileField label={label} name="file" accept={types} />
       {children}
       <Button type="submit" large disabled={busy}>
         Keep it

@@ -1,3 +1,4 @@
+import { type RefObject, useEffect, useRef, useState } from "react";
 import { type FieldErrors, useFormState } from "react-hook-form";
 import { Link } from "react-router";
 import { Button, buttonClass } from "~/ui/button";
@@ -15,11 +16,16 @@ export function FormEnd({
   back: string;
   backWord?: string;
 }) {
-  const { errors } = useFormState();
+  const { errors, submitCount } = useFormState();
   const { [wholeForm]: whole, ...fields } = errors;
   const wrong = countOf(fields);
+  const end = useRef<HTMLDivElement>(null);
+  const first = useFirstWrong(end, submitCount, wrong);
   return (
-    <div className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center sticky bottom-0 bg-ground pb-3">
+    <div
+      ref={end}
+      className="border-t border-rule pt-4 flex flex-wrap gap-4 items-center sticky bottom-0 bg-ground pb-3"
+    >
       <Button kind="now" large type="submit" disabled={busy}>
         {save}
       </Button>
@@ -28,11 +34,32 @@ export function FormEnd({
       </Link>
       {(whole || wrong > 0) && (
         <p role="alert" className="text-outside font-semibold text-lg">
-          {whole ? String(whole.message) : `${wrong} ${wrong === 1 ? "field needs" : "fields need"} a look.`}
+          {whole ? String(whole.message) : wrongWords(first, wrong)}
         </p>
       )}
     </div>
   );
+}
+
+const wrongWords = (first: string, wrong: number): string => {
+  const more = wrong === 1 ? "" : `, and ${wrong - 1} more`;
+  return first ? `Look at: ${first}${more}.` : `${wrong} ${wrong === 1 ? "field needs" : "fields need"} a look.`;
+};
+
+/** After a press on the key that saves: goes to the first field that stands in its way, as they stand on the page, and gives its name. */
+function useFirstWrong(end: RefObject<HTMLElement | null>, submitCount: number, wrong: number): string {
+  const [first, setFirst] = useState("");
+  const went = useRef(0);
+  useEffect(() => {
+    if (wrong === 0 || went.current === submitCount) return;
+    went.current = submitCount;
+    const field = end.current?.closest("form")?.querySelector<HTMLInputElement>("[aria-invalid=true]");
+    setFirst(field?.labels?.[0]?.textContent?.trim() ?? "");
+    if (!field) return;
+    field.scrollIntoView({ block: "center" });
+    field.focus({ preventScroll: true });
+  }, [end, submitCount, wrong]);
+  return first;
 }
 
 /** How many fields have a problem, those of lists among them. */

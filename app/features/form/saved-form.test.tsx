@@ -84,7 +84,7 @@ test("what is wrong stands at its field, the first takes the focus, and goes onc
   expect(screen.queryByRole("alert")).toBeNull();
   await save();
   expect((await screen.findAllByRole("alert")).map(({ textContent }) => textContent)).toEqual([
-    "This has to be filled in.",
+    "Needed: name",
     "1 field needs a look.",
   ]);
   await waitFor(async () => expect(document.activeElement).toBe(await field("Name")));

@@ -1,4 +1,4 @@
-import { Check, Zap } from "lucide-react";
+import { Zap } from "lucide-react";
 import { Fragment, useMemo, useState } from "react";
 import { Link, Navigate, Outlet, useNavigate, useSearchParams } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
@@ -7,12 +7,13 @@ import type { Stage } from "~/core/records";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Button, buttonClass } from "~/ui/button";
 import { deferred } from "~/ui/deferred";
-import { later, useIdle, useLater } from "~/ui/use-later";
+import { later, useLater } from "~/ui/use-later";
 import { ClockStrip, UnkeptStrip } from "../offline/clock-strip";
 import { useOutbox } from "../offline/outbox-state";
 import { InstrumentPanel } from "../practice/instrument-panel";
 import { useWedgeGuard } from "../practice/wedge-guard";
-import { Head, RoomSwitch } from "../shell/head";
+import { Head } from "../shell/head";
+import { Help } from "../shell/help";
 import { PersonMenu } from "../shell/person-menu";
 import { clock } from "../words/times";
 import { JobContext, type JobScreenValue, pathOf } from "./entries/job-context";
@@ -24,7 +25,8 @@ import { useEntries } from "./entries/use-entries";
 import { stageIn } from "./stations/first-station";
 import { Ledger } from "./stations/ledger";
 import { StageSwitch } from "./stations/stage-switch";
-import { type StationKey, stations } from "./stations/stations";
+import { StationShaft } from "./stations/station-shaft";
+import type { StationKey } from "./stations/stations";
 
 /** Head with power and what is kept, stations along the top, the station itself, the tape along the bottom. */
 export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey }) {
@@ -47,27 +49,38 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
               <Power record={job.record} signed={signed} safePath={safePath} />
               <KeptMark draft={draft} jobId={data.job.id} />
               <div className="flex gap-3 max-lg:hidden">
-                <RoomSwitch />
+                <Help />
                 <PersonMenu />
               </div>
             </>
           }
         >
-          <h1 className="text-lg truncate">
-            <Link to={`/machines/${machine.id}`} className="text-ink max-sm:hidden">
-              {machine.name}
-            </Link>
-            <span className="max-sm:hidden">, </span>
-            <b>
-              {stage.name}{" "}
-              <span className="figure">
-                <SizeOf element={stage.geometry.element} />
-              </span>
-            </b>
-          </h1>
+          <div className="flex gap-3 items-center">
+            <h1 className="grow text-lg truncate max-sm:whitespace-normal max-sm:leading-tight">
+              <Link to={`/machines/${machine.id}`} className="text-ink max-sm:text-base">
+                {machine.name}
+              </Link>
+              ,{" "}
+              <b>
+                {stage.name}{" "}
+                <span className="figure">
+                  <SizeOf element={stage.geometry.element} />
+                </span>
+              </b>
+            </h1>
+            <span className="lg:hidden">
+              <Help typed={false} />
+            </span>
+          </div>
         </Head>
         {stages.length > 1 && <StageSwitch here={here} />}
-        <StationBar here={here} record={job.record} signed={signed} pathOf={screen.stationPath} />
+        <StationShaft
+          here={here}
+          record={job.record}
+          locks={stage.adjuster.adjuster !== null}
+          signed={signed}
+          pathOf={screen.stationPath}
+        />
         <ClockStrip />
         <UnkeptStrip />
         {job.refused.map((waiting) => (
@@ -138,51 +151,6 @@ function Finding() {
     <p role="status" className="p-6 text-lg text-mid">
       Looking for what was typed before …
     </p>
-  );
-}
-
-function StationBar({
-  here,
-  record,
-  signed,
-  pathOf,
-}: {
-  here: StationKey;
-  record: JobRecord;
-  signed: boolean;
-  pathOf: (station: StationKey) => string;
-}) {
-  // The other stations come while this one is read, so that walking on needs neither waiting nor a network.
-  const idle = useIdle();
-  const done: Record<StationKey, boolean> = {
-    "make-safe": record.power !== null,
-    "as-found": record.asFound !== null || record.feltAsFound !== null,
-    set: record.moves.length > 0 && !(record.changedSinceRound && record.changedSinceFeel),
-    "lock-up": record.clamps.every((clamp) => clamp.state === "firm" || clamp.state === "dressed"),
-    prove: record.unproven.length === 0,
-    "sign-off": signed,
-  };
-  return (
-    <nav aria-label="Stations" className="border-b border-rule shrink-0 overflow-x-auto">
-      <ol className="flex w-full min-w-max">
-        {stations
-          .filter(({ key }) => key !== "as-found" || !record.firstBuild)
-          .map(({ key, name }) => (
-            <li key={key} className="grow">
-              <Link
-                to={pathOf(key)}
-                replace
-                prefetch={idle ? "render" : "none"}
-                aria-current={key === here ? "step" : undefined}
-                className={`flex items-center gap-2 min-h-13 px-5 max-sm:px-3.5 no-underline ${key === here ? "font-bold text-lg text-ink shadow-[inset_0_-4px_0_var(--room-ink)]" : "text-mid font-semibold"}`}
-              >
-                {done[key] && <Check aria-label="done" size={18} className="text-inside" strokeWidth={3} />}
-                {name}
-              </Link>
-            </li>
-          ))}
-      </ol>
-    </nav>
   );
 }
 

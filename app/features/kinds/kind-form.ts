@@ -8,6 +8,9 @@ import type { MovedPart } from "../stage-form/adjuster-picture";
 
 export type Figure = readonly [name: string, value: string];
 
+/** Limits by a rule, given in a quantity (its usual one where none is named), with the rule in words. */
+export type RuleLimits = { quantity: MeasuredQuantity | null; lo: number; hi: number; source: string };
+
 /** How a kind of stage is entered, and what of it is shown while one types. */
 export type KindForm<K extends StageKind> = {
   Fields: () => ReactNode;
@@ -25,6 +28,8 @@ export type KindForm<K extends StageKind> = {
   AskedFor: ((props: { element: Elements[K] }) => ReactNode) | null;
   /** Recommends limits in a way of its own; null: by its rule. */
   Recommend: ((props: { element: Elements[K] }) => ReactNode) | null;
+  /** Limits by the element alone, for a stage that has none yet, in a way of its own; null: by its rule. */
+  byRule: ((element: Elements[K]) => RuleLimits | null) | null;
   /** Said where no limits can be recommended. */
   noRule: string;
   /** What adjusters are found on it, the usual first. */

@@ -20,6 +20,15 @@ export type BesideProps<K extends StageKind> = {
 
 /** What a kind of stage shows beyond what all of them do. */
 export type KindPanes<K extends StageKind> = {
+  /** The part itself as it stands, over the places that were read: what is plucked, where the shims lie. null: the round is drawn in it. */
+  part:
+    | ((props: {
+        element: Elements[K];
+        limits: { lo: number; hi: number };
+        now: Span | null;
+        then: Span | null;
+      }) => ReactNode)
+    | null;
   /** Under the next move: what is read, to scale. null: the round is enough. */
   read:
     | ((props: {
@@ -35,4 +44,4 @@ export type KindPanes<K extends StageKind> = {
   beside: ((props: BesideProps<K>) => ReactNode) | null;
 };
 
-export const noPanes = { read: null, otherMember: null, beside: null } as const;
+export const noPanes = { part: null, read: null, otherMember: null, beside: null } as const;

@@ -5,11 +5,11 @@ import type { KindPanes } from "./kind-panes";
 /** null: it shows nothing beyond what all kinds do. */
 const panes: { readonly [K in StageKind]: Later<KindPanes<K>> | null } = {
   "gear-pair": null,
-  worm: null,
+  worm: later(async () => (await import("./worm/panes")).worm),
   bevel: later(async () => (await import("./bevel/panes")).bevel),
-  planetary: null,
-  "toothed-belt": null,
-  "v-belt": null,
+  planetary: later(async () => (await import("./planetary/panes")).planetary),
+  "toothed-belt": later(async () => (await import("./toothed-belt/panes")).toothedBelt),
+  "v-belt": later(async () => (await import("./v-belt/panes")).vBelt),
   chain: later(async () => (await import("./chain/panes")).chain),
   coupling: later(async () => (await import("./coupling/panes")).coupling),
   gap: null,

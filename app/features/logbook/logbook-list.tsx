@@ -23,7 +23,7 @@ export function LogbookList({ lines, mayCorrect }: Props) {
             ) : (
               <Fold
                 look="indented"
-                className="border-t border-dashed border-tape-mid/50"
+                className="border-t border-rule"
                 summary={<b className="font-semibold">{clampWords(run)}</b>}
               >
                 {run.map(row)}

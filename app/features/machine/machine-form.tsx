@@ -4,9 +4,17 @@ import { ChoiceField } from "../form/choice-field";
 import { FormEnd } from "../form/form-end";
 import { SavedForm } from "../form/saved-form";
 import { TextField } from "../form/text-field";
+import { type Read, TextReader } from "../form/text-reader";
 import type { Texts } from "../form/texts";
 import { useSavedForm } from "../form/use-saved-form";
 import { PlaceHead } from "../shell/head";
+
+/** Of a machine's fields all are texts but the mass. */
+function readMachine(texts: Texts): Read<object> {
+  const read = new TextReader(texts);
+  const heaviestKg = read.has("heaviestKg") ? read.number("heaviestKg") : null;
+  return read.done({ ...texts, heaviestKg });
+}
 
 /** Name, tag, place, model of a machine, typed anew, changed, or for a copy. What is typed stays on the tablet until it is saved. */
 export function MachineForm({
@@ -32,8 +40,8 @@ export function MachineForm({
   const [ids] = useState(() => ({ id: v7(), entryId: v7() }));
   const saved = useSavedForm({
     key: draftKey,
-    initial: { usageUnit: "hours", units: "metric", ...initial },
-    read: (texts) => ({ value: texts, problems: null }),
+    initial: { usageUnit: "hours", units: "metric", air: "unknown", heaviestKg: "", ...initial },
+    read: readMachine,
     schema: async () => (await import("~/core/records/machine")).machineFields,
     send: (texts) => ({ ...texts, ...ids }),
   });
@@ -58,7 +66,7 @@ export function MachineForm({
             <div className="grid sm:grid-cols-2 gap-4">
               <ChoiceField
                 name="usageUnit"
-                legend="Its meter counts"
+                legend="Meter reads in"
                 usual="hours"
                 options={[
                   { value: "hours", label: "hours" },
@@ -68,7 +76,7 @@ export function MachineForm({
               />
               <ChoiceField
                 name="units"
-                legend="It is spoken of in"
+                legend="Units"
                 usual="metric"
                 options={[
                   { value: "metric", label: "mm and N" },
@@ -76,6 +84,27 @@ export function MachineForm({
                 ]}
               />
             </div>
+          )}
+          {ofOwn && (
+            <fieldset className="grid sm:grid-cols-2 gap-4">
+              <legend className="font-bold text-lg mb-1">What Make safe has to ask</legend>
+              <ChoiceField
+                name="air"
+                legend="Compressed air on it"
+                usual="unknown"
+                options={[
+                  { value: "yes", label: "yes" },
+                  { value: "no", label: "no" },
+                  { value: "unknown", label: "not known" },
+                ]}
+              />
+              <TextField
+                name="heaviestKg"
+                label="Heaviest part that is lifted for the work"
+                hint="kg; empty: not known"
+                inputMode="decimal"
+              />
+            </fieldset>
           )}
           <FormEnd save={saveWord} busy={saved.busy} back={back} />
         </SavedForm>

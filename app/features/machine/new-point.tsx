@@ -28,7 +28,7 @@ export function NewPoint({
       <input type="hidden" name="machineId" value={machineId} />
       <Field
         className="grow max-w-md"
-        label="Not to be forgotten"
+        label="New open point"
         name="text"
         autoComplete="off"
         error={fetcher.data?.refusal ? <Refused refusal={fetcher.data.refusal} /> : undefined}

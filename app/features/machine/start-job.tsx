@@ -7,19 +7,22 @@ import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
 import { Refused } from "../words/refused";
-import type { ShownStage } from "./shown-stage";
+import type { OpenedStage } from "./shown-stage";
 
 /** Opens a job on a stage, with others of the machine if they are to be worked on too. The ids are made here, so that sending it twice opens one. */
 export function StartJob({
   stages,
   usual,
   refused,
+  to,
 }: {
   /** Those that no open job works on. */
-  stages: readonly ShownStage[];
+  stages: readonly OpenedStage[];
   /** The one that needs it most. */
   usual: string | undefined;
   refused: { refusal: Refusal; reason: string; stageId: string } | null;
+  /** The machine's page, where this stands on another. */
+  to?: string;
 }) {
   const [ids] = useState(() => ({ jobId: v7(), entryId: v7() }));
   const [chosen, setChosen] = useState(refused?.stageId ?? usual ?? "");
@@ -29,7 +32,7 @@ export function StartJob({
   const others = stages.filter((other) => other !== stage);
   const { range, unit, quantity, source, adjuster, clamps } = stage.opening;
   return (
-    <Form method="post" className="grid gap-3 border-t border-rule pt-4">
+    <Form method="post" action={to} className="grid gap-3">
       <input type="hidden" name="what" value="open" />
       <input type="hidden" name="stageId" value={stage.id} />
       <input type="hidden" name="jobId" value={ids.jobId} suppressHydrationWarning />
@@ -45,8 +48,7 @@ export function StartJob({
       )}
       <p>
         <b className="text-lg">{stage.name}.</b> Limits <span className="figure">{range}</span> {unit} of {quantity},{" "}
-        {source}. {adjuster ? `Set by ${adjuster.toLowerCase()}` : "Nothing to adjust"}, {clamps.count} clamps{" "}
-        {clamps.size}.
+        {source}. {adjuster ? `Set by ${adjuster.toLowerCase()}, ${clamps}` : "Nothing to adjust"}.
       </p>
       <div className="flex flex-wrap gap-3 items-end">
         <Field
@@ -57,13 +59,13 @@ export function StartJob({
           defaultValue={refused?.reason}
           error={refused ? <Refused refusal={refused.refusal} /> : undefined}
         />
-        <Button kind="solid" large type="submit" disabled={busy}>
+        <Button kind="now" large type="submit" disabled={busy}>
           Start a job
         </Button>
       </div>
       <details>
         <summary className="min-h-11 content-center cursor-pointer underline text-mid">
-          {others.length > 0 ? "With other stages, or a first build" : "It is a first build"}
+          {others.length > 0 ? "With other stages, or a first build" : "First build"}
         </summary>
         {others.map((other) => (
           <Tick key={other.id} label={`With ${other.name}`} name="stageId" value={other.id} />

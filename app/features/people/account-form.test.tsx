@@ -17,7 +17,7 @@ afterEach(cleanup);
 
 function Open() {
   return (
-    <AccountForm label="An account more" hidden={{ what: "add", id: "1" }} word="Open the account">
+    <AccountForm label="Add a person" hidden={{ what: "add", id: "1" }} word="Open the account">
       {(error) => (
         <>
           <Field label="Name" name="name" error={error("name")} />

@@ -10,7 +10,7 @@ import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
 import type { Method } from "../job/read/method";
-import { unitHint } from "../words/amount";
+import { unitHint, wayWords } from "../words/amount";
 import { placeOf } from "../words/quantity";
 import { measuredWords } from "../words/quantity-names";
 import { noLocks } from "../words/state";
@@ -135,8 +135,8 @@ export function Moved({
           onChange={(value) => change({ moved: value })}
           options={[
             { value: "no", label: "left alone" },
-            { value: "plus", label: adjuster.positiveWord },
-            { value: "minus", label: adjuster.negativeWord },
+            { value: "plus", label: wayWords(adjuster, 1) },
+            { value: "minus", label: wayWords(adjuster, -1) },
           ]}
         />
       )}
@@ -151,11 +151,13 @@ export function Moved({
             autoComplete="off"
             error={problem("amount")}
           />
-          <Tick
-            label={`All ${stage.geometry.clamps.points.length} clamps at full torque again`}
-            checked={clamped}
-            onChange={(clamped) => change({ clamped })}
-          />
+          {stage.geometry.clamps.points.length > 0 && (
+            <Tick
+              label={`All ${stage.geometry.clamps.points.length} clamps at full torque again`}
+              checked={clamped}
+              onChange={(clamped) => change({ clamped })}
+            />
+          )}
           <ReadOne
             kit={kit}
             stage={stage}

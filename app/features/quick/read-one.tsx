@@ -1,9 +1,8 @@
 import { useMemo } from "react";
 import { learnStage } from "~/app/features/job/entries/learn-stage";
-import { roundView } from "~/app/features/job/read/round-view";
+import { roundView, seenAfter } from "~/app/features/job/read/round-view";
 import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
-import { unitOf } from "~/core/advice";
 import { type Feel, feels, feltArc, judgeFelt, knownIn } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { frameOf, measuredUnit } from "~/core/stages";
@@ -13,7 +12,7 @@ import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import type { Method } from "../job/read/method";
 import { usePreferences } from "../people/use-preferences";
-import { amountWords } from "../words/amount";
+import { moveWords } from "../words/amount";
 import { feltState, feltWords } from "../words/feel";
 import { stageUnit } from "../words/quantity";
 import { withUnit } from "../words/spoken";
@@ -99,6 +98,7 @@ export function ReadOne({
   }
   const { adjuster } = stage;
   const spoken = stageUnit(reader, stage.geometry.element);
+  const after = view?.move ? seenAfter(view, view.move) : null;
   return (
     <div>
       <Field
@@ -118,16 +118,14 @@ export function ReadOne({
           <span className="inline-flex gap-3 items-center">
             <StateMark state={view.state} />
             <span className="figure font-semibold">
-              {spoken.range(view.now.min, view.now.max)} {spoken.unit}
+              {spoken.range(view.seen.min, view.seen.max)} {spoken.unit}
             </span>
           </span>{" "}
           {view.carried && "all round, carried over from the last round"}
-          {view.move && view.move.amount !== 0 && adjuster.adjuster && (
+          {view.move && view.move.amount !== 0 && adjuster.adjuster && after && (
             <span className="block">
-              {adjuster.name}{" "}
-              {amountWords(reader, view.move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)}{" "}
-              {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would bring it to{" "}
-              {spoken.range(view.move.min, view.move.max)} {spoken.unit}.
+              {adjuster.name} {moveWords(reader, adjuster, view.move.amount)}: it should then read{" "}
+              {spoken.range(after.min, after.max)} {spoken.unit}.
             </span>
           )}
         </p>

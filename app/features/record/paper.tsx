@@ -1,31 +1,21 @@
 import { createRequire } from "node:module";
-import {
-  Document,
-  Font,
-  Page,
-  Rect,
-  renderToBuffer,
-  Line as Stroke,
-  StyleSheet,
-  Svg,
-  Text,
-  View,
-} from "@react-pdf/renderer";
+import { Document, Font, Page, renderToBuffer, StyleSheet, Text, View } from "@react-pdf/renderer";
 import type { ReactElement, ReactNode } from "react";
 import { elementWords } from "~/app/features/kinds";
-import { capital } from "~/app/features/words/count";
-import { entryWords, readWords } from "~/app/features/words/entry";
-import { feltWords } from "~/app/features/words/feel";
-import { placeOf, stageUnit } from "~/app/features/words/quantity";
+import { beforeAndAfter, tightestWords } from "~/app/features/words/before-and-after";
+import { clampLines } from "~/app/features/words/clamp-lines";
+import { entryWords } from "~/app/features/words/entry";
+import { leftWords } from "~/app/features/words/provisional";
+import { stageUnit } from "~/app/features/words/quantity";
 import type { Reader } from "~/app/features/words/reader";
-import { provisionalWords, verdictState } from "~/app/features/words/state";
 import { clock, dateWords, day, recordedLater } from "~/app/features/words/times";
 import { ReaderContext, useWords } from "~/app/features/words/use-words";
-import { type Entry, feltOfStage, isKind, jobRecord, type RoundResult } from "~/core/logbook";
+import { clampsTouched, type Entry, isKind, jobRecord } from "~/core/logbook";
 import type { Job, Machine, Stage } from "~/core/records";
-import { gaugeScale } from "~/ui/band-gauge/layout";
 import { stateWord } from "~/ui/state-mark";
+import type { StageGlance } from "../stage/stage-glance";
 import { headWords } from "./head-words";
+import { PaperGauge, PaperRounds } from "./paper-pictures";
 
 const font = (file: string) => createRequire(import.meta.url).resolve(`@fontsource/archivo/files/archivo-${file}.woff`);
 for (const set of ["latin", "latin-ext"] as const)
@@ -81,6 +71,8 @@ export type PaperOfJob = {
 export type PaperOfMachine = {
   machine: Machine;
   stages: Stage[];
+  /** Each stage as it stands, with its limits. */
+  stands: (Pick<StageGlance, "id" | "name" | "size" | "state" | "read"> & { within: string })[];
   entries: Entry[];
   now: string;
   head: Head;
@@ -112,7 +104,15 @@ export const logbookAsPdf = (reader: Reader, record: PaperOfMachine): Promise<Bu
             />
           ))}
         >
-          <Text style={look.mid}>
+          {record.stands.map(({ id, name, size, state, read, within }) => (
+            <Text key={id}>
+              <Text style={{ fontWeight: 700 }}>
+                {name} {size}
+              </Text>
+              : {stateWord[state]}, {read}, limits {within}
+            </Text>
+          ))}
+          <Text style={{ ...look.mid, marginTop: 10 }}>
             Logbook, the newest {record.entries.length} entries. The whole, with its hashes, is in the JSON record.
           </Text>
           <Entries entries={record.entries.slice(0, sheetOf)} stages={record.stages} />
@@ -159,7 +159,16 @@ function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
   const signatures = entries.filter(isKind("signature"));
   const signature = signatures[0];
   return (
-    <Paper title={`${machine.name}, ${machine.tag}`} printed={`Printed ${day(reader, now)}, ${headWords(head)}`}>
+    <Paper
+      title={`${machine.name}, ${machine.tag}`}
+      printed={`Printed ${day(reader, now)}, ${headWords(head)}`}
+      more={Array.from({ length: Math.ceil(entries.length / sheetOf) }, (_, i) => (
+        <View key={i}>
+          <Text style={look.stage}>{i === 0 ? "Appendix: every entry" : "Every entry, continued"}</Text>
+          <Entries entries={entries.slice(i * sheetOf, (i + 1) * sheetOf)} stages={stages} />
+        </View>
+      ))}
+    >
       <Text style={look.mid}>
         {day(reader, job.openedAt)}. {job.reason}
       </Text>
@@ -169,8 +178,8 @@ function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
       <Text style={look.stage}>{signature ? "Signed" : "Not signed yet"}</Text>
       {signature && (
         <Text>
-          {signature.madeByName}, {day(reader, signature.madeAt)} {clock(reader, signature.madeAt)}.{" "}
-          {signature.body.comment}
+          {signature.madeByName}, {day(reader, signature.madeAt)} {clock(reader, signature.madeAt)}, entry{" "}
+          {signature.seq}, {headWords(head)}. {signature.body.comment}
         </Text>
       )}
       {signatures.map((item) => (
@@ -178,12 +187,10 @@ function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
           {stages.find((stage) => stage.id === item.stageId)?.name}:{" "}
           {item.body.provisional.length === 0
             ? "nothing left provisional"
-            : item.body.provisional.map((code) => provisionalWords[code].toLowerCase()).join("; ")}
+            : item.body.provisional.map((code) => leftWords(reader, code, item.body.record).toLowerCase()).join("; ")}
           . {item.body.nextDate ? `Next on ${dateWords(reader, item.body.nextDate)}.` : ""}
         </Text>
       ))}
-      <Text style={look.stage}>Entries</Text>
-      <Entries entries={entries} stages={stages} />
     </Paper>
   );
 }
@@ -191,8 +198,6 @@ function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
 function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[] }) {
   const reader = useWords();
   const record = jobRecord(entries, stage);
-  const found = record.asFound?.body.result ?? null;
-  const left = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const { limits } = stage;
   const spoken = stageUnit(reader, stage.geometry.element);
   return (
@@ -204,18 +209,9 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[]
         Limits {spoken.range(limits.lo, limits.hi)} {spoken.unit} of {spoken.name}. {limits.source}, revision{" "}
         {limits.revision}.
       </Text>
-      <RoundPart
-        title="As found"
-        result={found}
-        stage={stage}
-        missing={
-          record.firstBuild
-            ? "First build."
-            : record.feltAsFound
-              ? `${capital(feltWords(feltOfStage(record.feltAsFound, stage.geometry)))}.`
-              : "Not read."
-        }
-      />
+      <PaperGauge stage={stage} rows={beforeAndAfter(reader, stage, record)} />
+      <PaperRounds stage={stage} entries={entries} record={record} />
+      <Text style={look.mid}>{tightestWords(reader, stage, record)}</Text>
       <Text style={look.head}>Done</Text>
       {record.moves.map((move) => {
         const { title, detail } = entryWords(reader, move, stage);
@@ -226,74 +222,11 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[]
         );
       })}
       {record.moves.length === 0 && <Text>Nothing was moved.</Text>}
-      <Text>
-        Clamps:{" "}
-        {record.clamps
-          .map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not known" : clamp.state}`)
-          .join(", ")}
-        .
-      </Text>
-      <RoundPart
-        title="As left"
-        result={left}
-        stage={stage}
-        missing={
-          !record.changedSinceFeel && record.lastFeel
-            ? `${capital(feltWords(feltOfStage(record.lastFeel, stage.geometry)))}.`
-            : "Not read since the last move or clamp."
-        }
-      />
-    </View>
-  );
-}
-
-const stateColours = { inside: "#14614B", near: "#7D5700", outside: "#98102F", unknown: mid } as const;
-
-function RoundPart({
-  title,
-  result,
-  stage,
-  missing,
-}: {
-  title: string;
-  result: RoundResult | null;
-  stage: Stage;
-  missing: string;
-}) {
-  const reader = useWords();
-  if (!result)
-    return (
-      <Text>
-        <Text style={look.head}>{title}: </Text>
-        {missing}
-      </Text>
-    );
-  const { lo, hi } = stage.limits;
-  const spoken = stageUnit(reader, stage.geometry.element);
-  const span = { min: result.min, max: result.max };
-  const { at } = gaugeScale(lo, hi, [span], 220);
-  const state = verdictState[result.verdict];
-  return (
-    <View wrap={false}>
-      <Text style={look.head}>
-        {title}: {readWords(reader, result)}, {stateWord[state]}
-      </Text>
-      <Text style={look.mid}>
-        {result.count} readings, tightest at {placeOf(stage.geometry.element, result.tightTooth ?? 1)}, ±
-        {spoken.figure(result.expandedUncertainty, 1)} {spoken.unit} (k = 2)
-        {result.carriedFrom ? ", carried over from the tight spot" : ""}
-      </Text>
-      <Svg width={220} height={20} viewBox="0 0 220 20">
-        <Rect x={at(lo)} y={3} width={at(hi) - at(lo)} height={14} fill="#CDE2D9" stroke="#3C7C67" strokeWidth={1} />
-        <Stroke
-          x1={at(span.min)}
-          x2={Math.max(at(span.max), at(span.min) + 2)}
-          y1={10}
-          y2={10}
-          stroke={stateColours[state]}
-          strokeWidth={5}
-        />
-      </Svg>
+      {clampLines(reader, clampsTouched(entries, stage.id)).map((line, i) => (
+        <Text key={`${i} ${line}`} style={look.mid}>
+          {line}
+        </Text>
+      ))}
     </View>
   );
 }
@@ -309,12 +242,12 @@ function Entries({ entries, stages }: { entries: readonly Entry[]; stages: reado
           <View key={entry.id} wrap={false}>
             <View style={look.rule} />
             <View style={look.row}>
-              <Text style={{ width: 36 }}>{entry.seq}</Text>
-              <Text style={{ width: 110, color: mid }}>
+              <Text style={{ width: 30, flexShrink: 0 }}>{entry.seq}</Text>
+              <Text style={{ width: 104, flexShrink: 0, paddingRight: 8, color: mid }}>
                 {day(reader, entry.madeAt)} {clock(reader, entry.madeAt)}
                 {recordedLater(reader, entry)}
               </Text>
-              <View style={{ flex: 1 }}>
+              <View style={{ flex: 1, minWidth: 0 }}>
                 <Text>
                   <Text style={{ fontWeight: 700 }}>{title}</Text>
                   {detail ? `: ${detail}` : ""}
@@ -325,7 +258,9 @@ function Entries({ entries, stages }: { entries: readonly Entry[]; stages: reado
                   </Text>
                 )}
               </View>
-              <Text style={{ width: 90, textAlign: "right", color: mid }}>{entry.madeByName}</Text>
+              <Text style={{ width: 84, flexShrink: 0, paddingLeft: 8, textAlign: "right", color: mid }}>
+                {entry.madeByName}
+              </Text>
             </View>
           </View>
         );

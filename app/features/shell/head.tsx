@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
-import { Link, NavLink, useRouteLoaderData } from "react-router";
-import type { loader as rootLoader } from "~/app/root";
-import { Button } from "~/ui/button";
+import { Link, NavLink } from "react-router";
 import { WaitingStrip } from "../offline/waiting-strip";
+import { Help } from "./help";
 import { PersonMenu } from "./person-menu";
+import { RoomSwitch } from "./room-switch";
 
 /** The head of every page: name, what the page is about, and at the right what is always at hand. */
 export function Head({ children, right }: { children?: ReactNode; right?: ReactNode }) {
@@ -13,7 +13,7 @@ export function Head({ children, right }: { children?: ReactNode; right?: ReactN
         HARMOSTAT
       </Link>
       <div className="grow min-w-0">{children}</div>
-      <div className="flex items-center gap-3">{right}</div>
+      <div className="flex items-center gap-3 max-sm:gap-2">{right}</div>
     </header>
   );
 }
@@ -25,7 +25,10 @@ export function PlaceHead() {
       <Head
         right={
           <>
-            <RoomSwitch />
+            <span className="max-sm:hidden">
+              <RoomSwitch />
+            </span>
+            <Help />
             <PersonMenu />
           </>
         }
@@ -52,24 +55,11 @@ function PlaceNav() {
           key={to}
           to={to}
           end={end}
-          className="inline-flex items-center min-h-11 px-3 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]"
+          className="inline-flex items-center min-h-11 px-3 max-sm:px-2 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]"
         >
           {name}
         </NavLink>
       ))}
     </nav>
-  );
-}
-
-/** Bright room, dark room: kept in a cookie, so that the server draws the right one at once. */
-export function RoomSwitch() {
-  const room = useRouteLoaderData<typeof rootLoader>("root")?.room ?? "bright";
-  const other = room === "dark" ? "bright" : "dark";
-  return (
-    <form method="post" action="/room">
-      <Button kind="quiet" type="submit" name="room" value={other}>
-        {other === "dark" ? "Dark room" : "Bright room"}
-      </Button>
-    </form>
   );
 }

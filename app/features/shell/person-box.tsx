@@ -9,6 +9,7 @@ import { noteSignedOut } from "../identity/tabs";
 import { forgetPerson } from "../offline/forget-person";
 import { layOut, useSimulatedInstruments } from "../practice/switch";
 import { refusalWords } from "../words/refusal";
+import { RoomSwitch } from "./room-switch";
 
 /** Behind the name: the way to hand the tablet over, to the account and out. */
 export function PersonBox({
@@ -36,6 +37,7 @@ export function PersonBox({
         <Button aria-pressed={simulated} onClick={() => layOut(!simulated)}>
           {simulated ? "Put the simulated instruments away" : "Lay out simulated instruments"}
         </Button>
+        <RoomSwitch />
         <form method="post" action="/sign-out" onSubmit={() => leave(person.id)}>
           <input type="hidden" name="by" value={person.id} />
           <Button kind="quiet" type="submit">

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { Form } from "react-router";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -9,6 +10,7 @@ export function Search({
   words,
   wide = false,
   hidden = {},
+  children,
 }: {
   label: string;
   placeholder: string;
@@ -17,6 +19,8 @@ export function Search({
   wide?: boolean;
   /** What else stands in the address and stays there. */
   hidden?: Record<string, string | null>;
+  /** Beside the key. */
+  children?: ReactNode;
 }) {
   return (
     <Form role="search" className={`flex gap-2 items-end ${wide ? "max-sm:w-full" : ""}`} preventScrollReset={!wide}>
@@ -35,6 +39,7 @@ export function Search({
       <Button type="submit" className="px-4 min-h-12">
         Find
       </Button>
+      {children}
     </Form>
   );
 }

@@ -10,7 +10,7 @@ import { useFormTexts } from "../form/use-form-texts";
 import { kindWords } from "../kinds";
 import { kindForms, kindIn } from "../kinds/forms";
 import { AdjusterPicture, type MovedPart } from "./adjuster-picture";
-import { type AdjusterType, adjusterTypeOf, meansOf, readLaw, shimSense } from "./adjuster-texts";
+import { type AdjusterType, adjusterTypeOf, meansOf, readLaw, shimSense, usualNames } from "./adjuster-texts";
 import { ShimPicture } from "./shim-picture";
 
 const meansWords: Record<AdjusterMeans, string> = {
@@ -63,11 +63,13 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
         {means && (
           <>
             <div className="grid grid-cols-2 gap-4">
-              <TextField name="adjuster.name" label="Called" hint="Jack screw, motor slot …" />
-              <TextField name="adjuster.from" label="Seen from" hint="from where + and − are meant" />
-              <TextField name="adjuster.plus" label="+ is called" hint="in, clockwise, towards the wall …" />
-              <TextField name="adjuster.minus" label="− is called" hint="out, counter-clockwise …" />
-              {type === "screw" && <TextField name="adjuster.lead" label="Lead" hint="mm a turn: M8 has 1.25" />}
+              <TextField name="adjuster.name" label="Called" hint={`empty: ${usualNames[means].name}`} />
+              <TextField name="adjuster.from" label="Seen from" hint="optional: from where + and − are meant" />
+              <TextField name="adjuster.plus" label="+ is called" hint={`empty: ${usualNames[means].plus}`} />
+              <TextField name="adjuster.minus" label="− is called" hint={`empty: ${usualNames[means].minus}`} />
+              {type === "screw" && (
+                <TextField name="adjuster.lead" label="Thread, or its lead" hint="M8, or mm a turn" />
+              )}
               {type === "pivot" && (
                 <>
                   <TextField name="adjuster.arm" label="Arm" hint="mm, pivot to shaft" />
@@ -87,7 +89,7 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
               <TextField
                 name="adjuster.step"
                 label={means === "roller-holes" ? "Hole to hole" : "Smallest step"}
-                hint={means === "roller-holes" ? "mm" : `a hand can set, in ${stepUnit[type]}`}
+                hint={means === "roller-holes" ? "mm" : `optional: a hand can set, in ${stepUnit[type]}`}
               />
               <TextField name="adjuster.back" label="Travel left, −" hint="how far it can still go; empty: not known" />
               <TextField name="adjuster.on" label="Travel left, +" />
@@ -149,7 +151,7 @@ export function AdjusterFields({ others = [] }: { others?: readonly { id: string
           law={law}
           ways={waysOf(texts)}
           part={moved(texts)}
-          plus={texts["adjuster.plus"] || "+"}
+          plus={texts["adjuster.plus"] || usualNames[means ?? "slot"].plus}
           hand={texts["adjuster.hand"] === "left" ? "left" : "right"}
         />
       )}

@@ -45,6 +45,8 @@ export function readLaw(texts: Texts): Read<Adjuster> {
     return value;
   };
   const angleDeg = () => read.angleOr("adjuster.angle", 0);
+  // "M8" is a thread's own lead.
+  const leadMm = () => coarsePitch[read.text("adjuster.lead").toUpperCase()] ?? over0("adjuster.lead");
   const law = (): Adjuster => {
     switch (adjusterTypeOf(texts)) {
       case "slide":
@@ -52,7 +54,7 @@ export function readLaw(texts: Texts): Read<Adjuster> {
       case "screw":
         return {
           type: "screw",
-          leadMm: over0("adjuster.lead"),
+          leadMm: leadMm(),
           angleDeg: angleDeg(),
           oneWay: read.text("adjuster.oneWay") === "yes",
           springReturn: read.text("adjuster.spring") === "yes",
@@ -80,6 +82,20 @@ export function readLaw(texts: Texts): Read<Adjuster> {
   return read.done(adjuster);
 }
 
+/** Coarse pitches of metric threads, mm (ISO 261). */
+const coarsePitch: Readonly<Record<string, number>> = {
+  M3: 0.5,
+  M4: 0.7,
+  M5: 0.8,
+  M6: 1,
+  M8: 1.25,
+  M10: 1.5,
+  M12: 1.75,
+  M16: 2,
+  M20: 2.5,
+  M24: 3,
+};
+
 /** What a mm of shim does: its size as typed, its sense as somebody said it. There is no usual sense: the sign is where most slips are made. */
 function shimsPerMm(texts: Texts, read: TextReader): number {
   // A thicker roller moves the belt's line by half of what its diameter grows.
@@ -91,9 +107,23 @@ function shimsPerMm(texts: Texts, read: TextReader): number {
   return size * (sense ?? 1);
 }
 
-/** +1: one more shim parts the centres, opens the gap, or sends a bevel's member away from the apex; null: nobody has said. */
+/** +1: one more shim opens the centres, opens the gap, or sends a bevel's member away from the apex; null: nobody has said. */
 export const shimSense = (texts: Texts): 1 | -1 | null =>
   texts["adjuster.sense"] === "opens" ? 1 : texts["adjuster.sense"] === "closes" ? -1 : null;
+
+/** What an adjuster and its directions are called where nobody gave them other names; which way is which, its picture shows. */
+export const usualNames: Record<AdjusterMeans, { name: string; plus: string; minus: string }> = {
+  slot: { name: "Slot", plus: "away", minus: "closer" },
+  "jack-screw": { name: "Jack screw", plus: "in", minus: "out" },
+  "jack-screws": { name: "Jack screws", plus: "in", minus: "out" },
+  pivot: { name: "Pivot", plus: "away", minus: "closer" },
+  lever: { name: "Lever", plus: "away", minus: "closer" },
+  eccentric: { name: "Eccentric", plus: "clockwise", minus: "counter-clockwise" },
+  shims: { name: "Shims", plus: "more", minus: "fewer" },
+  spacers: { name: "Spacers", plus: "more", minus: "fewer" },
+  "roller-holes": { name: "Roller", plus: "up the row", minus: "down the row" },
+  "roller-diameter": { name: "Roller", plus: "thicker", minus: "thinner" },
+};
 
 const usualStep: Record<AdjusterType, number> = { slide: 0.01, screw: 0.0625, pivot: 0.1, eccentric: 1, shims: 0.01 };
 
@@ -103,16 +133,17 @@ export function readAdjuster(texts: Texts): Read<AdjusterInput> {
   const law = readLaw(texts);
   const read = new TextReader(texts);
   const type = lawOfMeans[means];
+  const usual = usualNames[means];
   const step = read.numberOr("adjuster.step", usualStep[type]);
   read.want("adjuster.step", step > 0, "too-small");
   read.want("adjuster.step", means !== "roller-holes" || read.has("adjuster.step"), "missing");
   const input = {
-    name: read.words("adjuster.name"),
+    name: read.text("adjuster.name") || usual.name,
     means,
     alsoMoves: readAlso(read, texts),
     step,
-    positiveWord: read.words("adjuster.plus"),
-    negativeWord: read.words("adjuster.minus"),
+    positiveWord: read.text("adjuster.plus") || usual.plus,
+    negativeWord: read.text("adjuster.minus") || usual.minus,
     hand: type === "screw" ? (read.text("adjuster.hand") === "left" ? ("left" as const) : ("right" as const)) : null,
     hasScale: read.text("adjuster.scale") !== "no",
     seenFrom: read.text("adjuster.from"),

@@ -13,7 +13,9 @@ export function ClampFields() {
   const free = texts["clamps.way"] === "points";
   return (
     <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
-      <legend className="text-xl font-bold mb-2">Clamps</legend>
+      <legend className="text-xl font-bold mb-2">
+        Clamps <span className="font-normal text-mid">optional: left empty, none are known</span>
+      </legend>
       <div className="grid gap-4 content-start">
         <ChoiceField
           name="clamps.way"
@@ -35,7 +37,7 @@ export function ClampFields() {
         )}
         <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
           <TextField name="clamps.size" label="Screw" hint="M6 × 20" />
-          <TextField name="clamps.torque" label="Full torque" hint="N·m" />
+          <TextField name="clamps.torque" label="Full torque" hint="N·m; empty: not known" />
           <TextField name="clamps.passes" label="Passes" hint="usually 2" inputMode="numeric" />
         </div>
         <ChoiceField

@@ -7,7 +7,7 @@ import { TextField } from "../form/text-field";
 import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { readElement } from "../kinds/forms";
 import { judgedWords, measuredWords } from "../words/quantity-names";
-import { limitQuantityOf, limitUnit, readLimits, sourceKinds } from "./limits-texts";
+import { limitQuantityOf, limitUnit, readLimits, ruleLimits, sourceKinds } from "./limits-texts";
 import { Recommend } from "./recommend";
 import { SideLimitsFields } from "./side-limits-fields";
 
@@ -31,7 +31,12 @@ export function LimitsFields() {
     <>
       <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
         <legend className="text-xl font-bold mb-2">
-          Limits of {element ? judgedWords[judgedBy(element)] : "what is read"}
+          Limits of {element ? judgedWords[judgedBy(element)] : "what is read"}{" "}
+          <span className="font-normal text-mid">
+            {!element || ruleLimits(element)
+              ? "optional: left empty, a rule's stand as an open point"
+              : "no rule knows them here"}
+          </span>
         </legend>
         <div className="grid gap-4 content-start">
           {ways.length > 1 && (

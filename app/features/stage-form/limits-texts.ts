@@ -1,16 +1,21 @@
 import type { SideLimits, StageLimits } from "~/core/records";
 import {
+  type JudgedQuantity,
   judgedBy,
   limitWays,
   type MeasuredQuantity,
   measuredUnit,
   onlyUpper,
+  recommendKind,
   type StageElement,
   sidesOf,
 } from "~/core/stages";
 import { type Read, TextReader } from "../form/text-reader";
 import type { Texts } from "../form/texts";
-import { kindForms, kindIn, readElement } from "../kinds/forms";
+import { formOf, kindForms, kindIn, readElement } from "../kinds/forms";
+import type { RuleLimits } from "../kinds/kind-form";
+import { readerOf } from "../words/reader";
+import { ruleWords } from "./rule-words";
 
 export type LimitsInput = StageLimits["given"] & Pick<StageLimits, "sourceKind" | "source">;
 
@@ -26,9 +31,63 @@ export function limitQuantityOf(texts: Texts, element: StageElement | null): Mea
 export const limitUnit = (quantity: MeasuredQuantity): string =>
   quantity === "elongation" ? "%" : measuredUnit[quantity].unit;
 
-export function readLimits(texts: Texts): Read<LimitsInput> {
+/** Whether nobody gave any limits. */
+export const noLimitsTyped = (texts: Texts): boolean => ["lo", "hi", "aim", "source"].every((name) => !texts[name]);
+
+/** What a rule says of an element by itself. */
+export function ruleLimits(element: StageElement): RuleLimits | null {
+  const own = formOf(element).byRule;
+  if (own) return own(element);
+  const found = recommendKind(element, {});
+  return (
+    found && {
+      quantity: limitsGivenAs[judgedBy(element)] ?? null,
+      lo: found.lo,
+      hi: found.hi,
+      source: ruleWords(readerOf(), found),
+    }
+  );
+}
+
+/** How recommended figures are given, where it is not the usual way. */
+export const limitsGivenAs: Partial<Record<JudgedQuantity, MeasuredQuantity>> = {
+  backlash: "circumferential-backlash",
+  tension: "tension",
+};
+
+/** What is left to be found out of a stage whose fields are these. */
+export function leftOpen(texts: Texts): string[] {
+  const means = kindForms[kindIn(texts)].means.length > 0 && texts["adjuster.means"] !== "none";
+  return [
+    noLimitsTyped(texts) ? "Limits were not given: a rule's stand until somebody has found the right ones" : "",
+    means && !texts["clamps.count"] && texts["clamps.way"] !== "points"
+      ? "Its clamps and their torque are not entered"
+      : "",
+  ].filter(Boolean);
+}
+
+/** What a rule says where no limits are given, as far as it needs nothing else to be known; null where no rule says anything. */
+function byRule(texts: Texts, element: StageElement | null): LimitsInput | null {
+  const found = element && ruleLimits(element);
+  if (!found) return null;
+  const quantity = limitQuantityOf({ ...texts, "limits.quantity": found.quantity ?? "" }, element);
+  return {
+    quantity,
+    held: null,
+    lo: found.lo,
+    hi: found.hi,
+    aim: null,
+    sourceKind: "recommended",
+    source: found.source,
+  };
+}
+
+/** @param isNew of a stage that has none yet a rule's may stand; those it has are never taken away unsaid */
+export function readLimits(texts: Texts, isNew = false): Read<LimitsInput> {
   const read = new TextReader(texts);
   const element = readElement(texts).value;
+  const recommended = isNew && noLimitsTyped(texts) ? byRule(texts, element) : null;
+  if (recommended) return read.done(recommended);
   const quantity = limitQuantityOf(texts, element);
   const value = (name: string) =>
     quantity === "elongation" ? read.number(name) : read.measured(name, measuredUnit[quantity]);

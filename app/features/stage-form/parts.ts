@@ -1,8 +1,11 @@
 import { v7 } from "uuid";
 import { type Read, TextReader } from "../form/text-reader";
 import type { Texts } from "../form/texts";
+import { kindName } from "../kinds";
+import { kindIn } from "../kinds/forms";
+import { capital } from "../words/count";
 import { type AdjusterInput, readAdjuster } from "./adjuster-texts";
-import { type LimitsInput, readLimits, readSideLimits, type SideLimitsInput } from "./limits-texts";
+import { type LimitsInput, leftOpen, readLimits, readSideLimits, type SideLimitsInput } from "./limits-texts";
 import { type GeometryInput, readGeometry } from "./texts";
 
 /** What is revised of a stage, each by itself. */
@@ -13,13 +16,18 @@ type SaidLimits = { limits: LimitsInput; sideLimits: (SideLimitsInput & { id: st
 
 const readName = (texts: Texts): Read<{ name: string }> => {
   const read = new TextReader(texts);
-  return read.done({ name: read.words("name") });
+  return read.done({ name: read.text("name") || usualName(texts) });
+};
+/** What a stage is called where nobody named it: its kind, with its teeth as far as they are typed. */
+const usualName = (texts: Texts): string => {
+  const teeth = [texts.z1, texts.z2].filter(Boolean).join(" : ");
+  return capital(`${kindName(kindIn(texts))} ${teeth}`.trim());
 };
 const named = <K extends string, T>(name: K, read: Read<T>): Read<Record<K, T>> =>
   read.problems === null ? { value: { [name]: read.value } as Record<K, T>, problems: null } : read;
 
-function readAllLimits(texts: Texts): Read<SaidLimits> {
-  const [limits, sides] = [readLimits(texts), readSideLimits(texts)];
+function readAllLimits(texts: Texts, isNew = false): Read<SaidLimits> {
+  const [limits, sides] = [readLimits(texts, isNew), readSideLimits(texts)];
   if (limits.problems !== null || sides.problems !== null)
     return { value: null, problems: { ...limits.problems, ...sides.problems } };
   return {
@@ -31,7 +39,7 @@ function readAllLimits(texts: Texts): Read<SaidLimits> {
 const readers: { readonly [P in StagePart]: (texts: Texts) => Read<object> } = {
   geometry: (texts) => named("geometry", readGeometry(texts)),
   adjuster: (texts) => named("adjuster", readAdjuster(texts)),
-  limits: readAllLimits,
+  limits: (texts) => readAllLimits(texts),
   stage: readName,
 };
 
@@ -41,12 +49,12 @@ export const readPart = (part: StagePart, texts: Texts): Read<object> => readers
 /** A whole stage. */
 export function readStage(
   texts: Texts,
-): Read<{ name: string; geometry: GeometryInput; adjuster: AdjusterInput } & SaidLimits> {
+): Read<{ name: string; geometry: GeometryInput; adjuster: AdjusterInput; points: string[] } & SaidLimits> {
   const [name, geometry, adjuster, limits] = [
     readName(texts),
     readGeometry(texts),
     readAdjuster(texts),
-    readAllLimits(texts),
+    readAllLimits(texts, true),
   ];
   if (name.problems !== null || geometry.problems !== null || adjuster.problems !== null || limits.problems !== null)
     return {
@@ -54,7 +62,13 @@ export function readStage(
       problems: { ...name.problems, ...geometry.problems, ...adjuster.problems, ...limits.problems },
     };
   return {
-    value: { ...name.value, geometry: geometry.value, adjuster: adjuster.value, ...limits.value },
+    value: {
+      ...name.value,
+      geometry: geometry.value,
+      adjuster: adjuster.value,
+      ...limits.value,
+      points: leftOpen(texts),
+    },
     problems: null,
   };
 }

@@ -5,6 +5,7 @@ import { type AskedFor, judgedBy, judgedUnit, recommendKind, type StageElement }
 import { Button } from "~/ui/button";
 import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { formOf } from "../kinds/forms";
+import { limitsGivenAs } from "./limits-texts";
 import { ruleWords } from "./rule-words";
 
 /** What has to be known for the rule is asked here. */
@@ -43,7 +44,7 @@ function RecommendKind({ element }: { element: StageElement | null }) {
                   lo: formatNumber(reader, found.lo, digits),
                   hi: formatNumber(reader, found.hi, digits),
                   aim: "",
-                  "limits.quantity": filledAs[judgedBy(element)] ?? "",
+                  "limits.quantity": limitsGivenAs[judgedBy(element)] ?? "",
                   sourceKind: "recommended",
                   source: ruleWords(reader, found),
                 })
@@ -61,12 +62,6 @@ function RecommendKind({ element }: { element: StageElement | null }) {
 }
 
 const bearings = ["ball", "taper", "bush"] as const;
-
-/** How recommended figures are given. */
-const filledAs: Partial<Record<ReturnType<typeof judgedBy>, string>> = {
-  backlash: "circumferential-backlash",
-  tension: "tension",
-};
 
 /** What its rule has to know. */
 function AskedForRule({ element }: { element: StageElement }) {

@@ -14,7 +14,7 @@ export function SideLimitsFields({ element }: { element: StageElement }) {
   return (
     <details>
       <summary className="min-h-11 content-center cursor-pointer text-xl font-bold">
-        Read beside it: {quantities.map((quantity) => sideWords[quantity].toLowerCase()).join(", ")}
+        Also measure: {quantities.map((quantity) => sideWords[quantity].toLowerCase()).join(", ")}
       </summary>
       <div className="grid gap-5 pt-2 max-w-4xl">
         {quantities.map((quantity) => (

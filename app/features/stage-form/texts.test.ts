@@ -6,6 +6,7 @@ import { readPitch } from "../form/text-reader";
 import type { Texts } from "../form/texts";
 import { readAdjuster } from "./adjuster-texts";
 import { readLimits } from "./limits-texts";
+import { readStage } from "./parts";
 import { readGeometry, textsOf } from "./texts";
 
 const reader = readerOf();
@@ -65,11 +66,10 @@ describe("what is wrong is named at its field", () => {
     [{ pitch: "fine" }, { pitch: "not-a-number" }],
     [{ lo: "0.3" }, { lo: "window-upside-down" }],
     [{ aim: "0.5" }, { aim: "aim-outside" }],
-    [{ source: " " }, { source: "missing" }],
     [{ "arc.part": "yes", "arc.from": "90", "arc.to": "10" }, { "arc.from": "window-upside-down" }],
     [{ "clamps.way": "points", ...rows("clamps.points", "x y", "0 0; 10") }, { "clamps.points.1.y": "empty" }],
-    [{ "clamps.way": "points" }, { "clamps.points": "too-few" }],
     [{ "adjuster.means": "slot", "adjuster.angle": "90" }, { "adjuster.angle": "cannot-move" }],
+    [{ source: " " }, { source: "missing" }],
     [{ "adjuster.back": "3" }, { "adjuster.on": "missing" }],
   ])("%j", (change, problems) => {
     expect(problemsOf({ ...stage, ...change })).toEqual(problems);
@@ -104,4 +104,31 @@ test("a stage put back into its fields reads as the same stage", () => {
   expect(readGeometry(texts).value?.element).toMatchObject({ kind: "gear-pair", pair: { teeth: [18, 54] } });
   expect(readAdjuster(texts).value).toEqual(adjuster);
   expect(readLimits(texts).value).toMatchObject({ lo: limits.lo, sourceKind: limits.sourceKind });
+});
+
+describe("what its kind needs and how it is adjusted are enough for a stage", () => {
+  const gears = { z1: "22", z2: "57", pitch: "1.5" };
+  test("the rest is not known, or an open point; a rule's limits stand with their source", () => {
+    const { value } = readStage(gears);
+    expect(value?.name).toBe("Gear pair 22 : 57");
+    expect(value?.geometry.clamps).toMatchObject({ points: [], size: "", torqueNm: null });
+    expect(value?.adjuster).toMatchObject({ name: "Slot", positiveWord: "away", negativeWord: "closer" });
+    expect(value?.limits).toMatchObject({ lo: 0.1, hi: 0.22, sourceKind: "recommended" });
+    expect(value?.limits.source).toContain("ISO/TR 10064-2");
+    expect(value?.points).toEqual([
+      "Limits were not given: a rule's stand until somebody has found the right ones",
+      "Its clamps and their torque are not entered",
+    ]);
+  });
+  test("a thread gives its own lead (ISO 261), and one that is neither is asked for", () => {
+    const screw = { ...gears, "adjuster.means": "jack-screw" };
+    expect(readStage({ ...screw, "adjuster.lead": "m8" }).value?.adjuster.adjuster).toMatchObject({ leadMm: 1.25 });
+    expect(Object.keys(readStage(screw).problems ?? {})).toEqual(["adjuster.lead"]);
+  });
+  test("where no rule knows limits they are asked for; what is given leaves nothing open", () => {
+    const set = { kind: "planetary", sun: "12", ring: "60", planet: "24", planets: "3", pitch: "1" };
+    expect(readStage(set).value === null || readStage(set).value?.limits.sourceKind !== "recommended").toBe(true);
+    const given = { ...gears, lo: "0.1", hi: "0.2", source: "sheet 4", "clamps.count": "4", "clamps.circle": "80" };
+    expect(readStage(given).value?.points).toEqual([]);
+  });
 });

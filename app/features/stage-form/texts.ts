@@ -54,7 +54,7 @@ export function textsOf(
       clamps.points.map(({ x, y }) => ({ x: n(reader, x), y: n(reader, -y + 0) })),
     ),
     "clamps.size": clamps.size,
-    "clamps.torque": n(reader, clamps.torqueNm),
+    "clamps.torque": n(reader, clamps.torqueNm ?? undefined),
     "clamps.passes": String(clamps.passes),
     "clamps.compound": clamps.compound ? "yes" : "",
     "clamps.threads": clamps.threads ?? "",

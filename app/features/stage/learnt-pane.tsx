@@ -5,7 +5,7 @@ import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, u
 import type { Stage } from "~/core/records";
 import { sensitivityOf } from "~/core/stages";
 import { Fold } from "~/ui/fold";
-import { amountWords } from "../words/amount";
+import { movedWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
 import { responseWords } from "../words/response";
 
@@ -80,8 +80,7 @@ export function LearntPane({
         <ul>
           {[...learnt.evidence].reverse().map((move, i) => (
             <li key={i} className="border-t border-rule py-1">
-              {amountWords(reader, move.amount, unit, adjuster.step, adjuster.means)}{" "}
-              {move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}:{" "}
+              {movedWords(reader, adjuster, move.amount, unit)}:{" "}
               <span className="figure">
                 {move.change > 0 ? "+" : ""}
                 {spoken.figure(move.change, 1)}

@@ -59,14 +59,14 @@ export function RoundsCompared({
       </div>
       <div className="grid sm:grid-cols-2 gap-4 mb-3">
         <RoundChoice
-          label="Thin line"
+          label="Compare with"
           value={coming.get("thin") ?? thin?.id ?? ""}
           choices={choices}
           onChoose={(id) => choose({ thin: id })}
           none
         />
         <RoundChoice
-          label="With its readings"
+          label="This round"
           value={coming.get("full") ?? full.id}
           choices={choices}
           onChoose={(id) => choose({ full: id })}
@@ -75,7 +75,6 @@ export function RoundsCompared({
       <div className="bg-panel p-2 h-112 flex items-center justify-center" ref={picture}>
         <RoundPane
           stage={stage}
-          instrument={instrument}
           // Where a move would have brought it was a matter of that day.
           view={view && { ...view, predicted: null }}
           ghost={ghost?.fitted ?? null}

@@ -22,14 +22,17 @@ export function TrendChart({
   limits,
   unit,
   spoken,
+  today,
 }: {
   trend: StageTrend;
   limits: { lo: number; hi: number };
   unit: string;
   spoken: Spoken;
+  /** On its axis; null: over usage there is no today. */
+  today: number | null;
 }) {
   const reader = useWords();
-  const { rows, from, to } = trendRows(trend);
+  const { rows, from, to } = trendRows(trend, today ?? undefined);
   const values = rows.flatMap(({ t: _, ...row }) => Object.values(row));
   const spread = limits.hi - limits.lo;
   const low = Math.max(Math.min(limits.lo, ...values), limits.lo - 1.5 * spread) - 0.12 * spread;
@@ -52,6 +55,14 @@ export function TrendChart({
             .map((reset) => (
               <ReferenceLine key={reset} x={reset} stroke="var(--room-ink)" strokeDasharray="2 4" />
             ))}
+          {today !== null && today >= from && today <= to && (
+            <ReferenceLine
+              x={today}
+              stroke="var(--room-ink)"
+              strokeWidth={2}
+              label={{ value: "today", position: "insideTopLeft", fill: "var(--room-ink)", fontSize: 16 }}
+            />
+          )}
           {crossing && crossing.latest !== null && (
             <ReferenceArea
               x1={Math.max(crossing.earliest, from)}

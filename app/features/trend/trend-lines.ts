@@ -17,14 +17,16 @@ export type TrendRow = {
 const aheadShare = 0.33;
 
 /** Rows for a chart: the rounds, the lines of the last segment, and both lines ahead until the limit is crossed. */
-export function trendRows(trend: StageTrend): { rows: TrendRow[]; from: number; to: number } {
+export function trendRows(trend: StageTrend, today?: number): { rows: TrendRow[]; from: number; to: number } {
   const ts = trend.points.map((point) => point.t);
   const first = Math.min(...ts);
   const last = Math.max(...ts);
   const begin = Math.max(first, ...trend.resets.filter((reset) => reset <= last));
   const crossing = trend.drift ? (trend.drift.limit === "lo" ? trend.tightest : trend.loosest).crossing : null;
   const reach = (last - first) * aheadShare || 1;
-  const to = crossing ? Math.min(Math.max(crossing.t, last + reach * 0.3), last + 3 * reach) : last + reach;
+  const far = crossing ? Math.min(Math.max(crossing.t, last + reach * 0.3), last + 3 * reach) : last + reach;
+  // Today lies in the picture where it is not far beyond what was read.
+  const to = today !== undefined && today > far && today < last + 3 * reach ? today : far;
   const at = (line: "tightest" | "loosest", t: number) => trend[line].level + trend[line].slope * (t - last);
   const lines = (t: number) => ({ tightestFit: at("tightest", t), loosestFit: at("loosest", t) });
   const ahead = (t: number) => ({ tightestAhead: at("tightest", t), loosestAhead: at("loosest", t) });

@@ -2,7 +2,7 @@ import { lazy, Suspense, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { daysToIso, type StageTrend, type TrendAxis } from "~/core/logbook";
+import { daysToIso, isoToDays, type StageTrend, type TrendAxis } from "~/core/logbook";
 import { Fold } from "~/ui/fold";
 import { SavePicture } from "../export/save-picture";
 import type { StageUnit } from "../words/quantity";
@@ -52,7 +52,13 @@ export function TrendPane({
         <>
           <div ref={picture}>
             <Suspense fallback={<div className="h-80 bg-panel" />}>
-              <TrendChart trend={trend} limits={limits} unit={unit} spoken={spoken} />
+              <TrendChart
+                trend={trend}
+                limits={limits}
+                unit={unit}
+                spoken={spoken}
+                today={axis === "time" ? isoToDays(now) : null}
+              />
             </Suspense>
           </div>
           <p className="mt-2">

@@ -71,6 +71,6 @@ test("slopes a year or a thousand of the meter, in the reader's units", () => {
 
 test("a day that has gone by is no forecast any more", () => {
   expect(trendNews(reader, trend({ drift: drift("hi") }), "hours", limits, "backlash", "2027-03-02T00:00:00Z")).toBe(
-    "By its trend it is too loose by now: read it",
+    "By its trend too loose since 1 March 2027: read it now",
   );
 });

@@ -24,7 +24,7 @@ export function trendNews(
   if (!drift) return "It does not drift out by what was read so far";
   // A day that has gone by is no forecast any more.
   if (axis === "time" && now !== undefined && drift.at <= now)
-    return `By its trend it is ${endWords[quantity][drift.limit]} by now: read it`;
+    return `By its trend ${endWords[quantity][drift.limit]} since ${day(reader, drift.at)}: read it now`;
   return `It will be ${endWords[quantity][drift.limit]} about ${dateless(reader, axis, drift.at, unit)}`;
 }
 

@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
-import type { MoveUnit } from "~/core/advice";
+import { type MoveUnit, unitOf } from "~/core/advice";
 import { accept, type Dimension, decimalsFor, nearestFraction, parseQuantity, type Result } from "~/core/quantity";
-import type { AdjusterMeans } from "~/core/records";
+import type { AdjusterMeans, StageAdjuster } from "~/core/records";
 import { lengthUnit, lengthWords, withUnit } from "./spoken";
 
 const parts: Record<string, string> = {
@@ -11,6 +11,43 @@ const parts: Record<string, string> = {
   "1/8": "one eighth of a turn",
   "1/16": "one sixteenth of a turn",
 };
+
+type MovedBy = Pick<StageAdjuster, "adjuster" | "step" | "means" | "positiveWord" | "negativeWord">;
+
+/** A move with its direction: "3/16 of a turn out", "add 0.05 mm of shim", "take out 0.15 mm of spacer". */
+export const moveWords = (reader: Reader, by: MovedBy, amount: number): string => {
+  const { before, size, after } = moveParts(reader, by, amount, by.adjuster ? unitOf(by.adjuster) : "mm");
+  return `${before}${size}${after}`;
+};
+
+/** The same with its size by itself, so that the size can stand out. What lies in a stack is added or taken out. */
+export function moveParts(
+  reader: Reader,
+  { step, means, positiveWord, negativeWord }: MovedBy,
+  amount: number,
+  unit: MoveUnit,
+): { before: string; size: string; after: string } {
+  const size = amountWords(reader, amount, unit, step, means);
+  const stacked = unit === "mm-of-shim" && means !== "roller-diameter";
+  if (stacked) return { before: amount > 0 ? "add " : "take out ", size, after: "" };
+  return { before: "", size, after: ` ${amount > 0 ? positiveWord : negativeWord}` };
+}
+
+/** Each way of an adjuster by itself, as one chooses it. */
+export const wayWords = (by: MovedBy, sign: 1 | -1): string =>
+  by.adjuster?.type === "shims" && by.means !== "roller-diameter"
+    ? sign > 0
+      ? "added"
+      : "taken out"
+    : sign > 0
+      ? by.positiveWord
+      : by.negativeWord;
+
+/** The same once it is done: "0.05 mm of shim added". */
+export function movedWords(reader: Reader, by: MovedBy, amount: number, unit: MoveUnit): string {
+  const { before, size, after } = moveParts(reader, by, amount, unit);
+  return before ? `${size} ${amount > 0 ? "added" : "taken out"}` : `${size}${after}`;
+}
 
 /** A size of a move, without its direction: "one eighth of a turn", "1 3/16 turns", "0.14 mm", "14°". */
 export function amountWords(

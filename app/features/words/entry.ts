@@ -1,5 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
+import type { MoveUnit } from "~/core/advice";
 import {
   type Bodies,
   type Entry,
@@ -14,7 +15,7 @@ import type { Stage, StageAdjuster } from "~/core/records";
 import { frameOf, type StageElement } from "~/core/stages";
 import { stateWord } from "~/ui/state-mark";
 import { leavesText, piecesText } from "../stacks/stack-words";
-import { amountWords } from "./amount";
+import { movedWords } from "./amount";
 import { capital } from "./count";
 import { feltWords } from "./feel";
 import { notedWords } from "./noted";
@@ -24,6 +25,8 @@ import { sideWords } from "./quantity-names";
 import { shortCautions, verdictState } from "./state";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
+
+const unknownAdjuster = { adjuster: null, step: 0.01, means: null, positiveWord: "plus", negativeWord: "minus" };
 
 const phaseWords = { "as-found": "As found", set: "While setting", check: "Check round" } as const;
 
@@ -120,16 +123,9 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
     }
     case "move": {
       const { amount, unit, did, note, feelerMm, stack } = entry.body;
-      const word = adjuster
-        ? amount > 0
-          ? adjuster.positiveWord
-          : adjuster.negativeWord
-        : amount > 0
-          ? "plus"
-          : "minus";
-      const size = amountWords(reader, amount, unit as never, adjuster?.step ?? 0.01, adjuster?.means);
+      const moved = movedWords(reader, adjuster ?? unknownAdjuster, amount, unit as MoveUnit);
       return {
-        title: `${adjuster?.name ?? "Moved"} ${size} ${word}`,
+        title: `${adjuster?.name ?? "Moved"} ${moved}`,
         detail: [
           did === "so" ? "As advised" : "Otherwise than advised",
           stack ? `${capital(piecesText(reader, stack.now))} in it now, ${piecesText(reader, stack.was)} before` : "",

@@ -3,7 +3,7 @@ import { elementWords, sizeWords, tightWords } from "~/app/features/kinds";
 import { readerOf } from "~/app/features/words/reader";
 import { frameOf } from "~/core/stages";
 import { everyKind, vBelt } from "~/tests/elements";
-import { placeWords, readIn, stageUnit } from "./quantity";
+import { placeWords, stageUnit } from "./quantity";
 
 const reader = readerOf();
 
@@ -40,21 +40,21 @@ test("what is read is spoken of by its kind: its unit, its digits, its tight spo
   ]);
 });
 
-test("readings in millimetres are written as finely as the instrument shows them, a tension is not", () => {
-  const [pair, belt] = [everyKind[0], everyKind[7]];
-  if (!pair || !belt) throw new Error("no elements");
-  expect(readIn(reader, pair, { dimension: "length", resolution: 0.002 }).figure(0.1234)).toBe("0.123");
-  expect(readIn(reader, pair, { dimension: "length", resolution: 0.5 }).figure(0.1234)).toBe("0.1");
-  expect(readIn(reader, belt, { dimension: "length", resolution: 0.002 }).figure(240.4)).toBe("240");
-});
-
 test("a place of a set is told by its belt and by where on it", () => {
   const frame = frameOf(vBelt);
   expect([1, 2, 3, 6].map((place) => placeWords(frame, place))).toEqual([
-    "belt 1, place 1",
-    "belt 1, place 2",
-    "belt 2, place 1",
-    "belt 3, place 2",
+    "belt 1, the mark",
+    "belt 1, ½ turn",
+    "belt 2, the mark",
+    "belt 3, ½ turn",
   ]);
-  expect(placeWords(frameOf(everyKind[10] as never), 12)).toBe("link 12");
+  const pulley = { ...frameOf(vBelt), belts: 1, places: 30 };
+  expect([1, 8, 16, 23, 5].map((place) => placeWords(pulley, place))).toEqual([
+    "the mark",
+    "¼ turn",
+    "½ turn",
+    "¾ turn",
+    "⅛ turn",
+  ]);
+  expect(placeWords({ ...pulley, places: 100 }, 10)).toBe("32° on");
 });

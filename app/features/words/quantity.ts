@@ -1,6 +1,4 @@
 import type { Reader } from "~/app/features/words/reader";
-import { decimalsFor } from "~/core/quantity";
-import type { Instrument } from "~/core/records";
 import {
   type Frame,
   frameOf,
@@ -33,19 +31,32 @@ export function sideIn(reader: Reader, quantity: SideQuantity): Spoken {
   return spoken(reader, unit, digits);
 }
 
-/** Of readings in millimetres as finely as the instrument shows them, of all else as its unit has it. */
-export function readIn(
-  reader: Reader,
-  element: StageElement,
-  { dimension, resolution }: Pick<Instrument, "dimension" | "resolution">,
-): Spoken {
-  const { unit, digits } = judgedUnit[judgedBy(element)];
-  return spoken(reader, unit, unit === "mm" && dimension === "length" ? decimalsFor(resolution) : digits);
-}
-
 /** "tooth 5", "place 2", "link 12", "belt 2, place 1". */
 export function placeWords(frame: Frame, place: number): string {
   const { belt, place: on } = onBelt(frame, place);
-  return frame.belts > 1 ? `belt ${belt}, place ${on}` : `${frame.word} ${on}`;
+  const where = frame.word === "turn" || frame.word === "round" ? shareWords(frame, on) : `${frame.word} ${on}`;
+  return frame.belts > 1 ? `belt ${belt}, ${where}` : where;
 }
+
+const eighths = ["", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"];
+
+/** How far round a place is, from the mark: an eighth of a turn where it is as near to one as a place can be, else in degrees. */
+function shareWords({ word, places }: Frame, on: number): string {
+  if (on === 1) return "the mark";
+  const share = (on - 1) / places;
+  const nearest = Math.round(8 * share);
+  const name = eighths[nearest % 8];
+  return name && Math.abs(share - nearest / 8) <= 0.5 / places + 1e-9
+    ? `${name} ${word}`
+    : `${Math.round(360 * share)}° ${word === "turn" ? "on" : "round"}`;
+}
+
+/** What the next place is called where one goes on to it. */
+export const nextPlaceWord: Record<Frame["word"], string> = {
+  tooth: "tooth",
+  place: "place",
+  link: "link",
+  turn: "place",
+  round: "place",
+};
 export const placeOf = (element: StageElement, place: number): string => placeWords(frameOf(element), place);

@@ -25,7 +25,7 @@ function say<C extends RefusalCode>(refusal: RefusalOf<C>, number: Figure): stri
 }
 
 const words: { readonly [C in RefusalCode]: string | Say<C> } = {
-  empty: "Nothing is typed here yet.",
+  empty: "Needed.",
   "not-a-number": ({ facts }) => `“${facts.text}” is not a number.`,
   "not-whole": ({ facts }) => `“${facts.text}” is not a whole number.`,
   "two-decimal-signs": ({ facts }) => `“${facts.text}” has two decimal signs. Type one point or comma.`,

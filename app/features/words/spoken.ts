@@ -51,7 +51,10 @@ export const lengthWords = (reader: Reader, mm: number, digits: number): string 
 
 /** What was typed, with its unit behind it where a bare number would be taken for the usual one. */
 export const withUnit = (typed: string, unit: string, usual: string): string =>
-  unit !== usual && /^[\s\d.,/-]*\d[\s\d.,/-]*$/.test(typed) ? `${typed.trim()} ${unit}` : typed.trim();
+  unit !== usual && /^[\s\d.,/-]*\d[\s\d.,/-]*$/.test(typed) ? `${typed.trim()} ${written(unit)}` : typed.trim();
+
+/** How a unit is written behind a figure that was typed: "16 ×0.01 mm", "5 thou". */
+const written = (unit: string): string => (unit === "hundredth" ? "×0.01 mm" : unit);
 
 /** What a length typed without a unit is in. */
 export const lengthUnit = (reader: Reader): "mm" | "in" => (reader.units === "inch" ? "in" : "mm");

@@ -10,23 +10,16 @@ export const verdictState: Record<Verdict, MarkState> = {
 
 export const provisionalWords: Record<Provisional, string> = {
   "no-as-found": "Nothing was read as found",
-  "not-inside": "It is outside its limits, too near them to tell, or too little of it was felt",
-  "side-not-inside": "Something read beside it is outside its limits, or too near them to tell",
+  "not-inside": "Left outside its limits, near their edge, or felt at too few places",
+  "side-not-inside": "Something else that was measured is outside its limits, or near their edge",
   "no-check-round": "No round was read after the last move or clamp",
-  "things-left-in": "Something put in for the work was not taken out",
+  "things-left-in": "Something is left in",
   "clamps-not-firm": "Not every clamp is firm",
   "clamps-not-known": "Whether every clamp is firm is not known: not all of them were logged",
   "run-went-wrong": "A run stalled or was stopped, and the same run has not gone well since",
   "no-compound": "No locking compound on the clamps yet",
   "not-proved": "No run under power went well",
 };
-
-export const cautions = [
-  { key: "electric", text: "Supply isolated and proved dead at the motor" },
-  { key: "air", text: "Compressed air vented, and nothing left that recharges" },
-  { key: "loads", text: "Raised loads landed or propped; springs and counterweights held" },
-  { key: "hands", text: "No hand, paper or rag in a mesh that has power. Heavy parts: two to lift" },
-] as const;
 
 /** Done in place of a lock, where none can be put on. */
 export const noLocks = [
@@ -41,6 +34,7 @@ export const shortCautions: Record<string, string> = {
   air: "compressed air",
   loads: "loads and springs",
   hands: "hands and heavy parts",
+  lift: "two to lift",
   "guards-on": "guards on",
   "nothing-left-in": "nothing left in",
   "screws-firm": "screws firm",

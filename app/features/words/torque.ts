@@ -3,7 +3,8 @@ import type { ClampPattern } from "~/core/records";
 import { spoken } from "./spoken";
 
 /** As many decimals as the torque needs: 9 N·m, 1.2 N·m, 0.45 N·m. */
-export function torqueWords(reader: Reader, torqueNm: number): string {
+export function torqueWords(reader: Reader, torqueNm: number | null): string {
+  if (torqueNm === null) return "its torque, which is not known here";
   const digits = torqueNm >= 100 ? 0 : torqueNm >= 10 ? 1 : 2;
   return spoken(reader, "N·m", decimalsOf(torqueNm, digits)).said(torqueNm);
 }
@@ -14,6 +15,12 @@ function decimalsOf(value: number, most: number): number {
     if (Math.abs(value - Number(value.toFixed(digits))) < 10 ** -most / 2) return digits;
   return most;
 }
+
+/** "4 clamps M8 8.8", or that none are known. */
+export const clampCountWords = ({ points, size }: Pick<ClampPattern, "points" | "size">): string =>
+  points.length === 0
+    ? "no clamps entered"
+    : `${points.length} ${points.length === 1 ? "clamp" : "clamps"} ${size}`.trim();
 
 /** For which threads a torque holds, as somebody said when the stage was entered. */
 export function threadWords({ threads }: Pick<ClampPattern, "threads">): string {
@@ -35,10 +42,12 @@ export function compoundWords(
   const wet = "Wet compound slips like oil (common practice): the torque on the maker's sheet for it comes first.";
   switch (threads) {
     case "dry":
+      if (torqueNm === null) return wet;
       return `${wet} Where there is none, three quarters of the dry torque, ${torqueWords(reader, 0.75 * torqueNm)}, draw the screw as far (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
     case "lubricated":
       return `${wet} Where there is none, the torque for oiled threads holds.`;
     default:
+      if (torqueNm === null) return wet;
       return `${wet} If ${torqueWords(reader, torqueNm)} was given for dry threads, it overdraws a wet one by about a third (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
   }
 }

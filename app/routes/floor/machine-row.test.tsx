@@ -4,9 +4,11 @@ import userEvent from "@testing-library/user-event";
 import { createRoutesStub } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import type { FloorGroup } from "~/data/queries/floor";
-import { Groups } from "./groups";
+import { nothingAsked } from "./asked";
 import type { FloorRow } from "./load-floor.server";
 import { MachineRow } from "./machine-row";
+import { Halls } from "./narrow";
+import { StateStrip } from "./state-strip";
 
 configure({ asyncUtilTimeout: 60_000 });
 afterEach(cleanup);
@@ -30,14 +32,27 @@ const point = {
   openedByName: "M. Sandor",
   openedAt: "2026-09-30T08:00:00Z",
 };
+const job = {
+  id: "j",
+  stages: ["Anvil drive"],
+  reason: "Squeals",
+  openedAt: "2026-10-05T08:13:00Z",
+  openedByName: "I. Varga",
+  now: {
+    last: { kind: "round", phase: "as-found", state: null, by: "M. Sandor" },
+    power: { kind: "isolated", lock: "12" },
+  },
+};
 const row = (more: object = {}): FloorRow =>
   ({
     machine: { id: "m", name: "Rotary die-cutter", tag: "RDC-1", where: "Hall A, bay 3" },
     stages: [stage("a", "Anvil drive"), stage("c", "Cutter drive")],
     reasons: ["Anvil drive: too tight", "One open point"],
     due: "Due 30 November 2026, cutter drive",
-    jobs: [{ id: "j", stageIds: ["a"], reason: "Squeals", openedAt: "2026-10-05T08:13:00Z", openedByName: "I. Varga" }],
-    points: [point],
+    quiet: false,
+    states: ["outside", "outside"],
+    jobs: [job],
+    points: [{ ...point, where: "Anvil drive" }],
     ...more,
   }) as unknown as FloorRow;
 
@@ -61,13 +76,15 @@ test("a machine says first why it stands where it does, then whose job is open o
   expect(job.getAttribute("href")).toBe("/jobs/j");
   expect(job.textContent).toContain("anvil drive");
   expect(job.textContent).not.toContain("cutter drive");
-  expect(screen.getByText("Squeals. I. Varga")).toBeTruthy();
+  expect(screen.getByText("Squeals. I. Varga. As found, isolated, lock 12; last M. Sandor")).toBeTruthy();
   expect(screen.getByRole("link", { name: /^Cutter drive/ }).getAttribute("href")).toBe("/stages/c");
 });
 
-test("of a machine with one stage the job does not name it", () => {
-  show(inList(row({ stages: [stage("a", "Anvil drive")] })));
-  expect(screen.getByRole("link", { name: /^Job open since/ }).textContent).not.toContain("anvil drive");
+test("a quiet machine takes one line: its name, a mark for every stage told in words, and what comes next", () => {
+  show(inList(row({ quiet: true, stages: [], jobs: [], points: [], states: ["inside", "near", "inside"] })));
+  expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Stages: 1 near the edge, 2 inside");
+  expect(screen.getByText("Anvil drive: too tight. Due 30 November 2026, cutter drive")).toBeTruthy();
+  expect(screen.getAllByRole("link").map(({ textContent }) => textContent)).toEqual(["Rotary die-cutter"]);
 });
 
 test("open points lie in a fold, with their stage; only who works here is offered to close one", async () => {
@@ -86,12 +103,17 @@ test("open points lie in a fold, with their stage; only who works here is offere
 });
 
 test("a machine without stages leads whoever may on to its first one", () => {
-  show(inList(row({ stages: [], jobs: [], reasons: ["No stage yet"], points: [] })));
+  show(inList(row({ stages: [], states: [], jobs: [], reasons: ["No stage yet"], points: [] })));
   expect(screen.getByRole("link", { name: "Enter its first stage" }).getAttribute("href")).toBe(
     "/machines/m/stages/new",
   );
   cleanup();
-  show(inList(row({ stages: [], jobs: [], reasons: ["No stage yet"], points: [] }), { mayAdd: false, mayWork: true }));
+  show(
+    inList(row({ stages: [], states: [], jobs: [], reasons: ["No stage yet"], points: [] }), {
+      mayAdd: false,
+      mayWork: true,
+    }),
+  );
   expect(screen.queryByRole("link", { name: "Enter its first stage" })).toBeNull();
 });
 
@@ -101,9 +123,11 @@ const group = (site: string, hall: string, more: Partial<FloorGroup> = {}): Floo
   machines: 2,
   outside: 0,
   near: 0,
+  due: 0,
+  unread: 0,
+  open: 0,
+  overdue: 0,
   drifting: 0,
-  unknown: 0,
-  points: 0,
   ...more,
 });
 const groups = [
@@ -113,7 +137,7 @@ const groups = [
 ];
 
 test("halls lead in and out again, keep the words looked for, and say in words what is wrong in them", () => {
-  show(<Groups groups={groups} site="Main works" hall="Hall A" words="belt" />);
+  show(<Halls groups={groups} asked={{ ...nothingAsked, site: "Main works", hall: "Hall A", words: "belt" }} />);
   const hall = (name: RegExp) => screen.getByRole("link", { name });
   expect(hall(/^Hall A 2\s*1 outside$/).getAttribute("aria-current")).toBe("true");
   // Pressed again it leads out of the hall.
@@ -121,4 +145,12 @@ test("halls lead in and out again, keep the words looked for, and say in words w
   expect(hall(/^no hall 2\s*2 near$/).getAttribute("href")).toBe("/?q=belt&site=Main+works&hall=");
   expect(hall(/^Hall C/).getAttribute("href")).toBe("/?q=belt&site=Dock&hall=Hall+C");
   expect(hall(/^Dock/).getAttribute("href")).toBe("/?q=belt&site=Dock");
+});
+
+test("the strip counts machines by state, shows those of one, and all again on a second press", () => {
+  show(<StateStrip fitting={groups} asked={{ ...nothingAsked, hall: "Hall A", state: "outside" }} />);
+  const state = (name: RegExp) => screen.getByRole("link", { name });
+  expect(state(/^Outside 1$/).getAttribute("aria-current")).toBe("true");
+  expect(state(/^Outside/).getAttribute("href")).toBe("/?hall=Hall+A");
+  expect(state(/^Near the edge 2$/).getAttribute("href")).toBe("/?hall=Hall+A&state=near");
 });

@@ -1,98 +1,29 @@
-import { notRound } from "~/app/features/kinds";
 import { capital, countWords } from "~/app/features/words/count";
-import { endWords } from "~/app/features/words/ends";
-import { feltWords } from "~/app/features/words/feel";
-import { sideWords } from "~/app/features/words/quantity-names";
-import type { Reader } from "~/app/features/words/reader";
-import { dateWords, day } from "~/app/features/words/times";
-import type { Standing } from "~/core/logbook";
-import type { Stage } from "~/core/records";
 import type { FloorGroup } from "~/data/queries/floor";
 
-type StageNow = {
-  stage: Pick<Stage, "name"> & { geometry: Pick<Stage["geometry"], "element"> };
-  standing: Standing | null;
-};
-
-const machines = (n: number, verb: [one: string, many: string]): string =>
-  `${countWords(n)} ${n === 1 ? "machine" : "machines"} ${n === 1 ? verb[0] : verb[1]}`;
+/** "four machines are outside"; of what it is stands with the first alone. */
+const counted = (n: number, [one, many]: readonly [string, string], first: boolean): string =>
+  [countWords(n), first ? (n === 1 ? "machine" : "machines") : "", n === 1 ? one : many].filter(Boolean).join(" ");
 
 /** The headline: what needs somebody today, over the whole workshop. */
 export function floorNews(groups: readonly FloorGroup[]): string {
-  const sum = (of: (group: FloorGroup) => number) => groups.reduce((total, group) => total + of(group), 0);
-  if (sum((group) => group.machines) === 0) return "The floor is empty";
-  const outside = sum((group) => group.outside);
-  const near = sum((group) => group.near);
-  const drifting = sum((group) => group.drifting);
-  const unknown = sum((group) => group.unknown);
-  const points = sum((group) => group.points);
-  const parts = [
-    outside > 0 ? machines(outside, ["is outside", "are outside"]) : "",
-    near > 0 ? machines(near, ["is near the edge", "are near the edge"]) : "",
-    drifting > 0 ? machines(drifting, ["drifts out soon", "drift out soon"]) : "",
-    outside + near + drifting === 0 && unknown > 0 ? machines(unknown, ["has to be read", "have to be read"]) : "",
-  ].filter(Boolean);
-  if (parts.length > 0) return capital(parts.slice(0, 2).join(", "));
-  return points > 0 ? "Every stage is inside; open points are left" : "Every stage is inside";
-}
-
-/** Why a machine stands where it does in the list: its worst stage, in words; after it what else must not be forgotten. */
-export function machineReasons(reader: Reader, stages: readonly StageNow[], points: number, now: string): string[] {
-  if (stages.length === 0) return ["No stage is entered yet"];
-  const worst = stageReason(reader, stages, now);
-  const open = points > 0 ? [`${capital(countWords(points))} open ${points === 1 ? "point" : "points"}`] : [];
-  return worst === null ? (open.length > 0 ? open : ["Nothing to do"]) : [worst, ...open];
-}
-
-function stageReason(reader: Reader, stages: readonly StageNow[], now: string): string | null {
-  const having = (state: Standing["state"]) => stages.find((item) => item.standing?.state === state);
-  const outside = having("outside");
-  if (outside) return outsideReason(outside);
-  const near = having("near");
-  if (near)
-    return `${near.stage.name}: too near its limit to tell${near.standing?.drift ? `, ${driftWords(reader, near, now)}` : ""}`;
-  const drifting = stages
-    .filter((item) => item.standing?.drift)
-    .sort((a, b) => (a.standing?.drift?.at ?? "").localeCompare(b.standing?.drift?.at ?? ""))[0];
-  if (drifting?.standing?.drift && Date.parse(drifting.standing.drift.at) < Date.parse(now) + soonMs)
-    return `${drifting.stage.name}: ${driftWords(reader, drifting, now)}`;
-  const unknown = stages.find((item) => !item.standing || item.standing.state === "unknown");
-  if (unknown)
-    return unknown.standing?.readAt
-      ? `${unknown.stage.name}: not read since it was moved`
-      : `${unknown.stage.name}: never read`;
-  return null;
-}
-
-const soonMs = 60 * 86_400_000;
-
-function outsideReason({ stage, standing }: StageNow): string {
-  if (standing?.felt && !standing.because) return `${stage.name}: ${feltWords(standing.felt)}`;
-  const result = standing?.result;
-  if (standing?.because) return `${stage.name}: ${sideWords[standing.because].toLowerCase()} is outside its limits`;
-  if (standing?.judged?.holds === "too-wide")
-    return `${stage.name}: no setting can hold it, ${notRound(stage.geometry.element)}`;
-  const above = standing?.judged?.beyond.hi ?? false;
-  return `${stage.name}: ${endWords[result?.quantity ?? "backlash"][above ? "hi" : "lo"]}`;
-}
-
-/** "drifts out about 9 December", or that by its trend it already should have. */
-function driftWords(reader: Reader, { standing }: StageNow, now: string): string {
-  const drift = standing?.drift;
-  if (!drift) return "";
-  const which = endWords[standing.result?.quantity ?? "backlash"][drift.limit];
-  if (Date.parse(drift.at) <= Date.parse(now)) return `by its trend ${which} by now`;
-  return `drifts out, ${which}, about ${day(reader, drift.at).replace(/ \d{4}$/, "")}`;
-}
-
-type Planned = { stage: Pick<Stage, "name">; standing: { nextDate: string | null } | null };
-
-/** The earliest date that is due, where it has come or comes within a month. */
-export function dueWords(reader: Reader, stages: readonly Planned[], now: string): string | null {
-  const due = stages
-    .flatMap(({ stage, standing }) => (standing?.nextDate ? [{ name: stage.name, date: standing.nextDate }] : []))
-    .sort((a, b) => a.date.localeCompare(b.date))[0];
-  const days = due ? (Date.parse(due.date) - Date.parse(now)) / 86_400_000 : Number.POSITIVE_INFINITY;
-  if (!due || days > 30) return null;
-  return `${days < -1 ? "Was due" : "Due"} ${dateWords(reader, due.date)}, ${due.name.toLowerCase()}`;
+  const sum = (of: keyof Omit<FloorGroup, "site" | "hall">) => groups.reduce((total, group) => total + group[of], 0);
+  if (sum("machines") === 0) return "The floor is empty";
+  const said: [keyof Omit<FloorGroup, "site" | "hall">, [one: string, many: string]][] = [
+    ["outside", ["is outside", "are outside"]],
+    ["overdue", ["is overdue", "are overdue"]],
+    ["near", ["is near the edge", "are near the edge"]],
+    ["drifting", ["drifts out soon", "drift out soon"]],
+  ];
+  const urgent = said.filter(([of]) => sum(of) > 0);
+  const parts =
+    urgent.length > 0 || sum("unread") === 0 ? urgent : [["unread", ["has to be read", "have to be read"]] as const];
+  if (parts.length > 0)
+    return capital(
+      parts
+        .slice(0, 2)
+        .map(([of, verb], i) => counted(sum(of), verb, i === 0))
+        .join(", "),
+    );
+  return sum("open") > 0 ? "Every stage is inside; jobs or points are left open" : "Every stage is inside";
 }

@@ -1,5 +1,7 @@
-import { Link, redirect } from "react-router";
+import { data, Link, redirect } from "react-router";
 import { PlaceHead } from "~/app/features/shell/head";
+import { Scan } from "~/app/features/shell/scan";
+import { scannedLabel } from "~/app/features/shell/scanned-label";
 import { Search } from "~/app/features/shell/search";
 import { day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
@@ -8,23 +10,34 @@ import type { FloorPlace } from "~/data/queries/floor";
 import { buttonClass } from "~/ui/button";
 import { Fold } from "~/ui/fold";
 import type { Route } from "./+types/route";
-import { Groups } from "./groups";
+import { floorAddress, floorAsked, isNothing, nothingAsked } from "./asked";
+import { FirstSteps } from "./first-steps";
 import { loadFloor } from "./load-floor.server";
 import { MachineRow } from "./machine-row";
+import { Narrow } from "./narrow";
 import { floorNews } from "./news";
-import { scannedLabel } from "./scanned-label";
-import { withParams } from "./with-params";
+import { rememberedFloor, rememberFloor } from "./remembered.server";
+import { StateStrip } from "./state-strip";
 
 export const meta: Route.MetaFunction = () => [{ title: "Floor, Harmostat" }];
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
-  const words = (search.get("q") ?? "").trim().slice(0, 80);
-  const scanned = scannedLabel(words);
+  const asked = floorAsked(search);
+  const scanned = scannedLabel(asked.words);
   if (scanned) throw redirect(`/at/${scanned}`);
-  const asked = { words, site: search.get("site"), hall: search.get("hall"), after: placeOf(search.get("after")) };
-  const floor = await asPerson(context, request, everyRole, (by) => loadFloor(by, asked));
-  return { ...floor, words, site: asked.site, hall: asked.hall, paged: asked.after !== null };
+  const after = placeOf(search.get("after"));
+  return asPerson(context, request, everyRole, async (by) => {
+    const came = isNothing(asked) && after === null;
+    if (came && !search.has("all")) {
+      const before = await rememberedFloor(request, by.person.id);
+      if (before) throw redirect(before);
+    }
+    const floor = await loadFloor(by, asked, after);
+    const headers = { "Set-Cookie": await rememberFloor(asked, by.person.id) };
+    const shown = { ...floor, asked, paged: after !== null };
+    return came && !search.has("all") ? data(shown) : data(shown, { headers });
+  });
 }
 
 /** A place in the list, as it stands in the address: rank, id, name. */
@@ -35,13 +48,14 @@ function placeOf(text: string | null): FloorPlace | null {
 }
 
 export default function Floor({ loaderData }: Route.ComponentProps) {
-  const { rows, groups, words, site, hall, now } = loaderData;
+  const { rows, groups, asked, now } = loaderData;
+  const { words } = asked;
   const total = groups.reduce((sum, group) => sum + group.machines, 0);
   return (
     <>
       <PlaceHead />
       <main>
-        <header className="flex flex-wrap items-center gap-x-6 gap-y-3 px-5 max-sm:px-3.5 py-4 border-b border-rule">
+        <header className="flex flex-wrap items-center gap-x-6 gap-y-2 px-5 max-sm:px-3.5 py-3">
           <h1 className="text-3xl max-sm:text-2xl font-bold grow">{floorNews(groups)}</h1>
           {total > 0 && (
             <Search
@@ -49,27 +63,37 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
               placeholder="Name, tag, place, or scan a label"
               words={words}
               wide
-              hidden={{ site, hall }}
-            />
-          )}
-          {loaderData.mayAdd && (
-            <Link to="/machines/new" className={buttonClass(total === 0 ? "now" : "line", true)}>
-              Add a machine
-            </Link>
+              hidden={{
+                site: asked.site,
+                hall: asked.hall,
+                kind: asked.kind,
+                state: asked.state,
+                mine: asked.mine ? "yes" : null,
+              }}
+            >
+              <Scan />
+            </Search>
           )}
         </header>
-        {groups.length > 1 && <Groups groups={groups} site={site} hall={hall} words={words} />}
-        {total === 0 && (
-          <p className="p-5 text-lg max-w-2xl">
-            No machine is entered yet. Add the first one: its name and tag are enough to begin, its stages come after.
-          </p>
+        {total > 0 && (
+          <div className="bg-panel border-y border-rule px-3 max-sm:px-1 flex flex-wrap gap-x-6 items-start">
+            <StateStrip fitting={loaderData.fitting} asked={asked} />
+            <Narrow groups={groups} kinds={loaderData.kinds} asked={asked} />
+            {!isNothing(asked) && (
+              <Link to={floorAddress(nothingAsked)} className="min-h-11 px-2 inline-flex items-center text-ink">
+                Show every machine
+              </Link>
+            )}
+            {loaderData.mayAdd && (
+              <Link to="/machines/new" className="min-h-11 px-2 ml-auto inline-flex items-center text-ink">
+                Add a machine
+              </Link>
+            )}
+          </div>
         )}
-        {total > 0 && rows.length === 0 && (
-          <p className="p-5 text-lg">
-            Nothing fits {words && `“${words}”`}. <Link to="/">Show every machine</Link>.
-          </p>
-        )}
-        <ul>
+        {total === 0 && <FirstSteps mayAdd={loaderData.mayAdd} />}
+        {total > 0 && rows.length === 0 && <p className="p-5 text-lg">Nothing fits {words && `“${words}”`}.</p>}
+        <ul aria-label="Machines">
           {rows.map((row) => (
             <MachineRow key={row.machine.id} row={row} now={now} allowed={loaderData} />
           ))}
@@ -81,21 +105,18 @@ export default function Floor({ loaderData }: Route.ComponentProps) {
 }
 
 /** On through the list, back to its beginning, and what is out of service. */
-function Foot({ next, words, site, hall, paged, retired }: Route.ComponentProps["loaderData"]) {
+function Foot({ next, asked, paged, retired }: Route.ComponentProps["loaderData"]) {
   const reader = useWords();
-  const whole = words === "" && site === null && hall === null && !paged;
+  const whole = isNothing(asked) && !paged;
   return (
     <footer className="px-5 max-sm:px-3.5 py-5 flex flex-wrap gap-4 items-start">
       {next && (
-        <Link
-          to={`?${withParams({ q: words, site, hall, after: placeText(next) })}`}
-          className={buttonClass("line", true)}
-        >
+        <Link to={floorAddress(asked, placeText(next))} className={buttonClass("line", true)}>
           Further machines
         </Link>
       )}
-      {!whole && (
-        <Link to="/" className={buttonClass("quiet", true)}>
+      {paged && (
+        <Link to={floorAddress(asked)} className={buttonClass("quiet", true)}>
           From the top
         </Link>
       )}

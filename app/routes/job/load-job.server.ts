@@ -43,6 +43,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     // What this job itself teaches is added on the screen, as it comes.
     before: await stagesBefore(pool, stages, job.id),
     person: { id: person.id, name: person.name },
+    liftLimitKg: person.liftLimitKg,
     now: now.toISOString(),
   };
 }

@@ -3,6 +3,7 @@ import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
 import { capital, countWords } from "~/app/features/words/count";
+import { jobNowWords } from "~/app/features/words/job-now";
 import { dateWords, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { isId } from "~/app/session/is-id";
@@ -50,7 +51,7 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
             <ul>
               {open.map((job) => (
                 <JobLine key={job.id} job={job} to={`/jobs/${job.id}`}>
-                  Since {day(reader, job.openedAt)}, {job.openedByName}
+                  {jobNowWords(job.now)}. Since {day(reader, job.openedAt)}, {job.openedByName}
                 </JobLine>
               ))}
               {open.length === 0 && <li className="text-mid">No job is open.</li>}

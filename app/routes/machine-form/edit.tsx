@@ -1,5 +1,7 @@
 import { data } from "react-router";
+import { numberText } from "~/app/features/form/number-text";
 import { MachineForm } from "~/app/features/machine/machine-form";
+import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson } from "~/app/session/session.server";
 import { editMachine } from "~/operations/edit-machine";
@@ -21,13 +23,26 @@ export async function action({ params, context, request }: Route.ActionArgs) {
 }
 
 export default function EditMachine({ loaderData: { machine } }: Route.ComponentProps) {
-  const { name, tag, site, hall, place, model, serial, usageUnit, units } = machine;
+  const { name, tag, site, hall, place, model, serial, usageUnit, units, air, heaviestKg } = machine;
+  const reader = useWords();
   return (
     <MachineForm
       title={`Edit ${machine.name}`}
       lead="What changes goes into the logbook, with what it was before."
       draftKey={`machine ${machine.id}`}
-      initial={{ name, tag, site, hall, place, model, serial, usageUnit, units }}
+      initial={{
+        name,
+        tag,
+        site,
+        hall,
+        place,
+        model,
+        serial,
+        usageUnit,
+        units,
+        air,
+        heaviestKg: numberText(reader, heaviestKg ?? undefined),
+      }}
       ofOwn
       saveWord="Save"
       back={`/machines/${machine.id}`}

@@ -1,6 +1,7 @@
 import { data } from "react-router";
 import { shownLine } from "~/app/features/drive-line/shown-line";
 import { logbookLine } from "~/app/features/logbook/logbook-line";
+import { machineReasons } from "~/app/features/machine/machine-news";
 import { shownStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
@@ -74,6 +75,7 @@ export async function loadMachine(
   const graph = driveLine && withoutGone(driveLine.graph, new Set(stages.map(({ id }) => id)));
   return {
     machine,
+    news: machineReasons(reader, stand, points.length, now.toISOString())[0] ?? null,
     stagesInAll,
     stagesFrom: skip,
     line: shownLine(graph, stand),

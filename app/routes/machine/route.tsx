@@ -1,21 +1,17 @@
 import { data, Form, isRouteErrorResponse, Link, redirect } from "react-router";
 import { v7 } from "uuid";
 import { DriveLine } from "~/app/features/drive-line/drive-line";
-import { Exports } from "~/app/features/export/exports";
 import { LogbookList } from "~/app/features/logbook/logbook-list";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { Files } from "~/app/features/machine/files";
+import { MachineHead } from "~/app/features/machine/machine-head";
 import { NewPoint } from "~/app/features/machine/new-point";
-import { StartJob } from "~/app/features/machine/start-job";
 import { UsageMeter } from "~/app/features/machine/usage-meter";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
-import { formatNumber } from "~/app/features/words/figure";
 import { Refused } from "~/app/features/words/refused";
-import { clockOrDay, day } from "~/app/features/words/times";
-import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { parseNumber, type Refusal } from "~/core/quantity";
@@ -107,166 +103,95 @@ export async function clientAction({ request, params, serverAction }: Route.Clie
   }
 }
 
-/** The stage that is worst off: where a job is most likely to begin. */
-function neediest(stages: Route.ComponentProps["loaderData"]["stages"]): string | undefined {
-  const order = ["outside", "near", "unknown", "inside"];
-  return [...stages].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state))[0]?.id;
-}
-
 export default function MachinePage({ loaderData, actionData }: Route.ComponentProps) {
-  const reader = useWords();
   const { machine, stages, jobs, now } = loaderData;
   useKeptKit(machine.id);
-  const place = [machine.site, machine.hall, machine.place].filter(Boolean).join(", ");
   const refusedOpening =
     actionData && "reason" in actionData ? (actionData as { refusal: Refusal; reason: string; stageId: string }) : null;
   return (
     <>
       <PlaceHead />
-      <main className="grid xl:grid-cols-[minmax(0,1fr)_minmax(0,32rem)]">
-        <div className="p-5 max-sm:p-3.5 grid gap-8 content-start">
-          <header className="flex flex-wrap gap-x-6 gap-y-3 items-start">
-            <div className="grow">
-              <h1 className="text-3xl font-bold">{machine.name}</h1>
-              <p className="text-lg text-mid">
-                <span className="figure">{machine.tag}</span>
-                {place && `, ${place}`}
-                {machine.model && `. ${machine.model}`}
-                {machine.serial && `, serial ${machine.serial}`}
-              </p>
-              {machine.usageTotal !== null && (
-                <p className="text-mid">
-                  <span className="figure">{formatNumber(reader, machine.usageTotal, 0)}</span> {machine.usageUnit} run
-                </p>
-              )}
-              {machine.retiredAt && (
-                <p className="text-lg font-semibold text-outside" role="status">
-                  Out of service since {day(reader, machine.retiredAt)}. Its logbook stays.
-                </p>
-              )}
-            </div>
-            <nav aria-label="Machine" className="flex flex-wrap gap-2">
-              {loaderData.mayWork && (
-                <Link to={`/at/${machine.id}`} className={buttonClass("line")}>
-                  Quick touch
-                </Link>
-              )}
-              <Link to={`/machines/${machine.id}/label`} className={buttonClass("quiet")}>
-                Label
-              </Link>
-              {loaderData.mayEdit && (
-                <>
-                  <Link to={`/machines/${machine.id}/edit`} className={buttonClass("quiet")}>
-                    Edit
-                  </Link>
-                  <Link to={`/machines/${machine.id}/copy`} className={buttonClass("quiet")}>
-                    Copy
-                  </Link>
-                </>
-              )}
-            </nav>
-          </header>
-          {stages.length > 0 ? (
-            <DriveLine
-              machineId={machine.id}
-              line={loaderData.line}
-              stages={stages}
-              mayEdit={loaderData.mayEdit && !machine.retiredAt}
-            />
-          ) : (
-            <p className="text-lg">No stage is entered yet: nothing can be read on this machine before.</p>
-          )}
-          {loaderData.stagesInAll > stages.length && (
-            <nav aria-label="Stages" className="flex flex-wrap gap-x-5 gap-y-2 items-center -mt-4">
-              <span>
-                Stages {loaderData.stagesFrom + 1} to {loaderData.stagesFrom + stages.length} of{" "}
-                {loaderData.stagesInAll}
-              </span>
-              {loaderData.stagesFrom > 0 && (
-                <Link
-                  to={`?stages=${Math.max(0, loaderData.stagesFrom - stages.length)}`}
-                  className={buttonClass("line")}
-                >
-                  Earlier ones
-                </Link>
-              )}
-              {loaderData.stagesFrom + stages.length < loaderData.stagesInAll && (
-                <Link to={`?stages=${loaderData.stagesFrom + stages.length}`} className={buttonClass("line")}>
-                  Later ones
-                </Link>
-              )}
-            </nav>
-          )}
-          {loaderData.mayEdit && !machine.retiredAt && (
-            <p className={stages.length > 0 ? "-mt-5" : ""}>
-              <Link
-                to={`/machines/${machine.id}/stages/new`}
-                className={buttonClass(stages.length === 0 ? "now" : "quiet", stages.length === 0)}
-              >
-                {stages.length === 0 ? "Enter its first stage" : "Add a stage"}
-              </Link>
-            </p>
-          )}
-          {jobs.length > 0 && (
-            <ul aria-label="Jobs left open" className="grid gap-2">
-              {jobs.map((job) => (
-                <li key={job.id}>
-                  <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
-                    Go on with the job of {clockOrDay(reader, job.openedAt, now)}
-                    {stages.length > 1 &&
-                      `, ${stages.flatMap(({ id, name }) => (job.stageIds.some((one) => one === id) ? [name] : [])).join(", ")}`}
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          )}
-          {loaderData.mayWork && (
-            <StartJob
-              stages={stages.filter(({ id }) => !jobs.some((job) => job.stageIds.some((one) => one === id)))}
-              usual={neediest(stages)}
-              refused={refusedOpening}
-            />
-          )}
-          <section aria-labelledby="points">
-            <h2 id="points" className="text-xl font-bold">
-              Open points
-            </h2>
-            <ul>
-              {loaderData.points.map((point) => (
-                <OpenPointLine
-                  key={point.id}
-                  point={point}
-                  where={stages.find(({ id }) => id === point.stageId)?.name ?? ""}
-                  now={now}
-                  mayClose={loaderData.mayWork}
-                />
-              ))}
-              {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
-            </ul>
-            {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages} />}
-          </section>
-          <UsageMeter machine={machine} readings={loaderData.usage} mayRead={loaderData.mayWork} />
-          <Files machineId={machine.id} files={loaderData.files} mayAdd={loaderData.mayWork} />
-          {loaderData.twins.length > 0 && <Twins twins={loaderData.twins} model={machine.model} />}
-          <section aria-labelledby="away">
-            <h2 id="away" className="text-xl font-bold mb-2">
-              The whole record
-            </h2>
-            <Exports path={`/machines/${machine.id}/record`} />
-          </section>
-          {loaderData.mayEdit && <Service retired={machine.retiredAt !== null} actionData={actionData} />}
+      <main className="p-5 max-sm:p-3.5 grid gap-8">
+        <MachineHead
+          machine={machine}
+          news={loaderData.news}
+          stages={stages}
+          jobs={jobs}
+          allowed={loaderData}
+          now={now}
+          refused={refusedOpening}
+          service={loaderData.mayEdit && <Service retired={machine.retiredAt !== null} actionData={actionData} />}
+        />
+        <div className="grid xl:grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-x-12 gap-y-8">
+          <div className="grid gap-5 content-start min-w-0">
+            {stages.length > 0 ? (
+              <DriveLine
+                line={loaderData.line}
+                stages={stages}
+                edit={loaderData.mayEdit && !machine.retiredAt ? `/machines/${machine.id}` : null}
+              />
+            ) : (
+              <p className="text-lg">No stage is entered yet: nothing can be read on this machine before.</p>
+            )}
+            <StagePages {...loaderData} shown={stages.length} />
+          </div>
+          <div className="grid gap-8 content-start min-w-0">
+            <section aria-labelledby="points">
+              <h2 id="points" className="text-xl font-bold">
+                Open points
+              </h2>
+              <ul>
+                {loaderData.points.map((point) => (
+                  <OpenPointLine
+                    key={point.id}
+                    point={point}
+                    where={stages.find(({ id }) => id === point.stageId)?.name ?? ""}
+                    now={now}
+                    mayClose={loaderData.mayWork}
+                  />
+                ))}
+                {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
+              </ul>
+              {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages} />}
+            </section>
+            <UsageMeter machine={machine} readings={loaderData.usage} mayRead={loaderData.mayWork} />
+          </div>
         </div>
         <Logbook loaderData={loaderData} />
+        <Files machineId={machine.id} files={loaderData.files} mayAdd={loaderData.mayWork} />
+        {loaderData.twins.length > 0 && <Twins twins={loaderData.twins} model={machine.model} />}
       </main>
     </>
+  );
+}
+
+/** Of a machine with very many stages, the way through their pages. */
+function StagePages({ stagesFrom, stagesInAll, shown }: { stagesFrom: number; stagesInAll: number; shown: number }) {
+  if (stagesInAll <= shown) return null;
+  return (
+    <nav aria-label="Stages" className="flex flex-wrap gap-x-5 gap-y-2 items-center">
+      <span>
+        Stages {stagesFrom + 1} to {stagesFrom + shown} of {stagesInAll}
+      </span>
+      {stagesFrom > 0 && (
+        <Link to={`?stages=${Math.max(0, stagesFrom - shown)}`} className={buttonClass("line")}>
+          Earlier ones
+        </Link>
+      )}
+      {stagesFrom + shown < stagesInAll && (
+        <Link to={`?stages=${stagesFrom + shown}`} className={buttonClass("line")}>
+          Later ones
+        </Link>
+      )}
+    </nav>
   );
 }
 
 function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"] }) {
   const { lines, older, words } = loaderData;
   return (
-    <section aria-labelledby="logbook" className="bg-tape text-on-tape p-5 max-sm:p-3.5 min-h-[70vh]">
-      <div className="flex flex-wrap gap-3 items-end justify-between mb-3">
+    <section aria-labelledby="logbook">
+      <div className="flex flex-wrap gap-3 items-end justify-between mb-1">
         <h2 id="logbook" className="text-xl font-bold">
           Logbook
         </h2>
@@ -276,14 +201,14 @@ function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"
       <LogbookList lines={lines} mayCorrect={loaderData.mayWork} />
       <nav aria-label="Logbook pages" className="flex gap-6 mt-4">
         {(loaderData.paged || words) && (
-          <Link to="?" className="text-on-tape min-h-11 inline-flex items-center">
+          <Link to="?" className="text-ink min-h-11 inline-flex items-center">
             Newest
           </Link>
         )}
         {older !== null && (
           <Link
             to={`?before=${older}${words ? `&q=${encodeURIComponent(words)}` : ""}`}
-            className="text-on-tape min-h-11 inline-flex items-center"
+            className="text-ink min-h-11 inline-flex items-center"
           >
             Older
           </Link>

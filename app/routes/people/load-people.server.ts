@@ -8,6 +8,7 @@ export async function loadPeople({ pool, person, now }: Context) {
     accounts,
     here: person.id,
     signAsks: person.signAsks,
+    liftLimitKg: person.liftLimitKg,
     sealedAt: seal?.at ?? null,
     now: now.toISOString(),
   };

@@ -4,11 +4,13 @@ import { v7 } from "uuid";
 import { GivePassword } from "~/app/features/identity/give-password";
 import { AccountForm } from "~/app/features/people/account-form";
 import { PlaceHead } from "~/app/features/shell/head";
+import { formatNumber } from "~/app/features/words/figure";
 import { agoWords, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { backupContext, sealContext } from "~/app/session/request-context";
 import { asPerson } from "~/app/session/session.server";
+import { parseNumber } from "~/core/quantity";
 import type { Account } from "~/data/queries/people";
 import { addPerson, editPerson, letLeave, setRules, strikePerson } from "~/operations/people";
 import { buttonClass } from "~/ui/button";
@@ -40,12 +42,18 @@ export async function action({ context, request }: Route.ActionArgs) {
           : what === "strike"
             ? await strikePerson(asked, input)
             : what === "rules"
-              ? await setRules(asked, input)
+              ? await setRules(asked, rulesOf(input))
               : await editPerson(asked, input);
     if (!result.ok) return data({ refusal: result.refusal }, { status: 400 });
     return data({ done: what === "add" ? "The account is open." : "Kept." });
   });
 }
+
+/** The house's rules as typed; a mass that is no number is refused as one. */
+const rulesOf = (input: Record<string, unknown>) => {
+  const mass = parseNumber(String(input.liftLimitKg ?? ""));
+  return { ...input, liftLimitKg: mass.ok ? mass.value : Number.NaN };
+};
 
 const roleOptions = [
   ["technician", "Technician: does jobs"],
@@ -56,7 +64,7 @@ const roleOptions = [
 export default function People({ loaderData }: Route.ComponentProps) {
   const reader = useWords();
   if (!loaderData) return <PasswordFirst />;
-  const { accounts, here, signAsks } = loaderData;
+  const { accounts, here, signAsks, liftLimitKg } = loaderData;
   const present = accounts.filter(({ leftAt }) => leftAt === null);
   return (
     <>
@@ -75,19 +83,29 @@ export default function People({ loaderData }: Route.ComponentProps) {
         </div>
         <section aria-labelledby="add" className="grid gap-4 content-start">
           <h2 id="add" className="text-xl font-bold">
-            An account more
+            Add a person
           </h2>
           <NewAccount key={accounts.length} />
-          <h2 className="text-xl font-bold mt-6">Signatures</h2>
-          <AccountForm label="Signatures" hidden={{ what: "rules" }} word="Keep" kind="line">
+          <h2 className="text-xl font-bold mt-6">House rules</h2>
+          <AccountForm label="House rules" hidden={{ what: "rules" }} word="Keep" kind="line">
             {(error) => (
-              <SelectField
-                label="Signing asks for the PIN or password"
-                name="signAsks"
-                defaultValue={signAsks}
-                options={signOptions}
-                error={error("signAsks")}
-              />
+              <>
+                <Field
+                  label="Two people lift what is over"
+                  hint="kg; 25 is the reference mass of ISO 11228-1"
+                  name="liftLimitKg"
+                  inputMode="decimal"
+                  defaultValue={formatNumber(reader, liftLimitKg, Number.isInteger(liftLimitKg) ? 0 : 1)}
+                  error={error("liftLimitKg")}
+                />
+                <SelectField
+                  label="Signing asks for the PIN or password"
+                  name="signAsks"
+                  defaultValue={signAsks}
+                  options={signOptions}
+                  error={error("signAsks")}
+                />
+              </>
             )}
           </AccountForm>
           <h2 className="text-xl font-bold mt-6">Backup and seals</h2>
@@ -155,7 +173,7 @@ function PasswordFirst() {
 function NewAccount() {
   const [id] = useState(() => v7());
   return (
-    <AccountForm label="An account more" hidden={{ what: "add", id }} word="Open the account">
+    <AccountForm label="Add a person" hidden={{ what: "add", id }} word="Open the account">
       {(error) => (
         <>
           <AccountFields error={error} />

@@ -5,7 +5,7 @@ import { StageOnPage } from "~/app/features/job/stations/stage-on-page";
 import { headWords } from "~/app/features/record/head-words";
 import { PrintHead } from "~/app/features/record/print-head";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
-import { provisionalWords } from "~/app/features/words/state";
+import { leftWords } from "~/app/features/words/provisional";
 import { clock, dateWords, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
@@ -39,7 +39,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
       <h2 className="sr-only">{stages.length === 1 ? "The stage" : "The stages"}</h2>
       {stages.map((stage) => (
         <section key={stage.id} className="mb-8 grid md:grid-cols-2 print:grid-cols-2 gap-8 break-inside-avoid">
-          <StageOnPage stage={stage} record={jobRecord(entries, stage)} named />
+          <StageOnPage stage={stage} record={jobRecord(entries, stage)} entries={entries} named />
           <Picture stage={stage} record={loaderData} />
         </section>
       ))}
@@ -56,7 +56,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
             {stages.find((stage) => stage.id === item.stageId)?.name}:{" "}
             {item.body.provisional.length === 0
               ? "nothing left provisional"
-              : item.body.provisional.map((code) => provisionalWords[code].toLowerCase()).join("; ")}
+              : item.body.provisional.map((code) => leftWords(reader, code, item.body.record).toLowerCase()).join("; ")}
             . {item.body.nextDate && `Next on ${dateWords(reader, item.body.nextDate)}.`}
           </p>
         ))}
@@ -84,7 +84,6 @@ function Picture({ stage, record }: { stage: Stage; record: LoadedRecord }) {
     <div className="h-96">
       <RoundPane
         stage={stage}
-        instrument={instrument}
         view={{ ...view, predicted: null }}
         ghost={ghost?.fitted ?? null}
         currentTooth={null}

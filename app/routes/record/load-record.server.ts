@@ -3,6 +3,8 @@ import type { Printer } from "~/app/background/printer.server";
 import { download, fileName } from "~/app/features/export/download.server";
 import { headWords } from "~/app/features/record/head-words";
 import type { Printed } from "~/app/features/record/printed";
+import { glanceOf } from "~/app/features/stage/stage-glance";
+import { stageUnit } from "~/app/features/words/quantity";
 import { readerOf } from "~/app/features/words/reader";
 import { findJob } from "~/app/routes/job/load-job.server";
 import { isId } from "~/app/session/is-id";
@@ -11,6 +13,7 @@ import { entriesOfJob, logbookFrom } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { headOf, machineById } from "~/data/queries/machines";
 import { stagesById, stagesOfMachines } from "~/data/queries/stages";
+import { standingsOfStages } from "~/data/queries/standings";
 import type { Context } from "~/operations/context";
 import { dayIn } from "~/operations/day-in";
 import { exportLogbook } from "~/operations/export-logbook";
@@ -87,7 +90,16 @@ export async function loadMachineRecord(asked: Context, machineId: string) {
     stagesOfMachines(asked.pool, [machine.id]),
     logbookFrom(asked.pool, machine.id, Math.max(0, head.seq - printedEntries), printedEntries),
   ]);
-  return { machine, stages, entries, head, now: asked.now.toISOString() };
+  const standings = await standingsOfStages(
+    asked.pool,
+    stages.map(({ id }) => id),
+  );
+  const reader = readerOf(asked.person, machine);
+  const stands = stages.map((stage) => ({
+    ...glanceOf(reader, stage, standings.find(({ stageId }) => stageId === stage.id) ?? null),
+    within: stageUnit(reader, stage.geometry.element).range(stage.limits.lo, stage.limits.hi),
+  }));
+  return { machine, stages, stands, entries, head, now: asked.now.toISOString() };
 }
 
 /** The paper of a machine or a job, made beside the server; the same one again while nothing was entered on the machine. */

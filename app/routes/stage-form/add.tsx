@@ -4,7 +4,9 @@ import { v7 } from "uuid";
 import { FormEnd } from "~/app/features/form/form-end";
 import { SavedForm } from "~/app/features/form/saved-form";
 import { TextField } from "~/app/features/form/text-field";
+import { useFormTexts } from "~/app/features/form/use-form-texts";
 import { useSavedForm } from "~/app/features/form/use-saved-form";
+import { kindForms, kindIn } from "~/app/features/kinds/forms";
 import { PlaceHead } from "~/app/features/shell/head";
 import { AdjusterFields } from "~/app/features/stage-form/adjuster-fields";
 import { ClampFields } from "~/app/features/stage-form/clamp-fields";
@@ -31,6 +33,12 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   });
 }
 
+/** Where nothing is adjusted nothing is clamped for it. */
+function Clamps() {
+  const texts = useFormTexts();
+  return kindForms[kindIn(texts)].means.length > 0 && <ClampFields />;
+}
+
 export default function AddStage({ loaderData }: Route.ComponentProps) {
   const { machine, stages } = loaderData;
   const [ids] = useState(() => ({ id: v7(), entryId: v7(), geometryId: v7(), adjusterId: v7(), limitsId: v7() }));
@@ -46,12 +54,20 @@ export default function AddStage({ loaderData }: Route.ComponentProps) {
       <PlaceHead />
       <main className="p-5 max-sm:p-3.5 max-w-7xl">
         <h1 className="text-3xl font-bold mb-1">A stage of the {machine.name}</h1>
-        <p className="text-mid mb-5">Of any kind. What is typed is kept on this tablet until it is saved.</p>
+        <p className="text-mid mb-5">
+          Its kind, its teeth with their module or what else its kind asks for, and how it is adjusted are enough. What
+          is typed is kept on this tablet until it is saved.
+        </p>
         <SavedForm of={saved} className="grid gap-8">
-          <TextField name="name" label="Name of the stage" hint="Cutter drive, feed rolls …" className="max-w-md" />
           <ElementFields />
-          <ClampFields />
           <AdjusterFields others={stages} />
+          <TextField
+            name="name"
+            label="Name of the stage"
+            hint="Cutter drive, feed rolls …; empty: its kind and its teeth"
+            className="max-w-md"
+          />
+          <Clamps />
           <LimitsFields />
           <FormEnd save="Save the stage" busy={saved.busy} back={`/machines/${machine.id}`} />
         </SavedForm>

@@ -1,5 +1,6 @@
 import { data } from "react-router";
 import { learnStage } from "~/app/features/job/entries/learn-stage";
+import { openedStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import { isKind, meterOf, pastMoves, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
@@ -86,6 +87,10 @@ export async function loadStage(
     limits,
     learnt: learnStage(stage, moves.slice(-learntFrom.moves)),
     points: points.filter((point) => point.stageId === stage.id),
+    opening:
+      mayWork.includes(person.role) && stage.retiredAt === null
+        ? openedStage(reader, { stage, standing: standings[0] ?? null })
+        : null,
     job: jobs.find((job) => job.stageIds.includes(stage.id)) ?? null,
     mayEdit: person.role === "lead" && stage.retiredAt === null,
     mayWork: mayWork.includes(person.role) && stage.retiredAt === null,

@@ -5,6 +5,7 @@ import { SavePicture } from "~/app/features/export/save-picture";
 import { elementWords, kindName, madeOf, sizeWords, thrustWords } from "~/app/features/kinds";
 import { traitsOf } from "~/app/features/kinds/traits";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
+import { StartJob } from "~/app/features/machine/start-job";
 import { PlaceHead } from "~/app/features/shell/head";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
 import { LimitsHistory } from "~/app/features/stage/limits-history";
@@ -19,6 +20,7 @@ import { capital } from "~/app/features/words/count";
 import { formatNumber } from "~/app/features/words/figure";
 import { stageUnit } from "~/app/features/words/quantity";
 import { clockOrDay } from "~/app/features/words/times";
+import { clampCountWords } from "~/app/features/words/torque";
 import { turnedWords } from "~/app/features/words/turned";
 import { unwiseWords } from "~/app/features/words/unwise";
 import { useWords } from "~/app/features/words/use-words";
@@ -91,18 +93,20 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               {stage.retiredAt && ". Taken out of the machine"}
             </p>
           </div>
-          {job ? (
+          {job && (
             <Link to={`/jobs/${job.id}`} className={buttonClass("now", true)}>
               Go on with the job of {clockOrDay(reader, job.openedAt, now)}
             </Link>
-          ) : (
-            loaderData.mayWork && (
-              <Link to={`/at/${machine.id}?stage=${stage.id}`} className={buttonClass("line", true)}>
-                Quick touch
-              </Link>
-            )
+          )}
+          {!job && loaderData.mayWork && (
+            <Link to={`/at/${machine.id}?stage=${stage.id}`} className={buttonClass("line", true)}>
+              Quick touch
+            </Link>
           )}
         </header>
+        {!job && loaderData.opening && (
+          <StartJob stages={[loaderData.opening]} usual={stage.id} refused={null} to={`/machines/${machine.id}`} />
+        )}
         <div className="grid xl:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] gap-x-12 gap-y-8">
           <div className="grid gap-8 content-start min-w-0">
             <TrendPane
@@ -137,8 +141,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               </div>
               <p className="mt-2">
                 {capital(elementWords(reader, element))}
-                {madeOf(element) && `, ${madeOf(element)}`}. {stage.geometry.clamps.points.length} clamps{" "}
-                {stage.geometry.clamps.size}.
+                {madeOf(element) && `, ${madeOf(element)}`}. {clampCountWords(stage.geometry.clamps)}.
                 {arcDeg &&
                   ` Turns only from ${formatNumber(reader, arcDeg[0], 0)}° to ${formatNumber(reader, arcDeg[1], 0)}°.`}{" "}
                 {turnedWords[turnedBy]} Revision {stage.geometry.revision}.

@@ -11,6 +11,7 @@ import type { Refusal } from "~/core/quantity";
 import { type SheetReport, sheets } from "~/operations/sheets";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice } from "~/ui/choice";
+import { FileField } from "~/ui/file-field";
 import { Progress } from "~/ui/progress";
 import type { Route } from "./+types/sheets";
 
@@ -99,15 +100,11 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
                   {sheet.columns.map((c) => (c.needed ? `${c.name} (needed)` : c.name)).join(", ")}. Up to {sheet.most}{" "}
                   lines; all of them, or none.
                 </p>
-                <label className="block">
-                  <span className="block font-semibold mb-1">CSV file</span>
-                  <input
-                    type="file"
-                    accept=".csv,.txt,text/csv"
-                    onChange={(event) => take(event.target.files?.[0])}
-                    className="min-h-12 file:min-h-12 file:px-4 file:font-semibold file:bg-panel file:border-2 file:border-ink file:text-ink file:mr-3 max-w-full"
-                  />
-                </label>
+                <FileField
+                  label="CSV file"
+                  accept=".csv,.txt,text/csv"
+                  onChange={(event) => take(event.target.files?.[0])}
+                />
                 <label className="block">
                   <span className="block font-semibold mb-1">Or the lines themselves</span>
                   <textarea

@@ -111,7 +111,7 @@ export const tool = benchTool("belt-tension", async () => (await import("~/calc/
             {formatNumber(reader, forceN, 1)} N
           </text>
           <text x="260" y="92" textAnchor="middle" fontSize="17" className="fill-mid figure">
-            {formatNumber(reader, deflectionMm, 2)} mm, drawn too deep
+            {formatNumber(reader, deflectionMm, 2)} mm, not to scale
           </text>
         </svg>
         <FigureList

@@ -1,19 +1,9 @@
 import { Link } from "react-router";
 import { tightWords } from "~/app/features/kinds";
-import type { RoundPhase } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { frameOf, placeCount } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { placeOf } from "../../words/quantity";
-
-/** Where it goes on once nothing is left to move. */
-export function Onward({ to, phase }: { to: string; phase: RoundPhase }) {
-  return (
-    <Link to={to} replace className={buttonClass("now", true)}>
-      {phase === "check" ? "Prove it" : "Lock up"}
-    </Link>
-  );
-}
 
 /** What is asked for after a move, before the next reading. */
 export function ReadAgain({ stage, tooth }: { stage: Stage; tooth: number | null }) {

@@ -19,6 +19,7 @@ export function BothSides({
   known,
   wantedMm,
   measured,
+  then,
   onTake,
 }: {
   stage: Stage;
@@ -29,6 +30,8 @@ export function BothSides({
   wantedMm: number;
   /** Pieces as the drawer's are measured. */
   measured: (pieces: Pieces) => Piece[];
+  /** What will be read of it. */
+  then: (outcome: { min: number; max: number }) => { min: number; max: number };
   onTake: (outcome: StackOutcome, stack: MovedStack) => void;
 }) {
   const reader = useWords();
@@ -86,7 +89,7 @@ export function BothSides({
                 </>
               )}
               . The end float stays. It should then read{" "}
-              <b className="figure">{range(carried.outcome.min, carried.outcome.max, 1)}</b> {unit}.
+              <b className="figure">{range(then(carried.outcome).min, then(carried.outcome).max)}</b> {unit}.
             </p>
             <div>
               <Button kind="line" large onClick={() => onTake(carried.outcome, carried.stack)}>

@@ -29,7 +29,7 @@ import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
-import type { RoundView } from "../read/round-view";
+import { type RoundView, seenAfter } from "../read/round-view";
 import { BothSides } from "./both-sides";
 import { asMeasured, itemsFor, sameSize, sizeOf, stockOf, type Taking, takingsOf } from "./drawer-items";
 
@@ -151,6 +151,7 @@ export function DrawerPane({
           of={of}
           stack={stack}
           outcome={outcome}
+          view={view}
           fits={fitting.length > 0}
           items={items}
           onTake={() =>
@@ -187,6 +188,7 @@ export function DrawerPane({
           known={known?.other ?? null}
           wantedMm={view.move.amount}
           measured={(pieces) => asMeasured(pieces, items)}
+          then={(outcome) => seenAfter(view, outcome)}
           onTake={(outcome, across) => onTake({ ...outcome, stack: across, stock: [] })}
         />
       )}
@@ -202,6 +204,7 @@ function StackChoice({
   of,
   stack,
   outcome,
+  view,
   fits,
   items,
   onTake,
@@ -210,6 +213,7 @@ function StackChoice({
   of: DrawerStage;
   stack: Stack;
   outcome: StackOutcome;
+  view: RoundView;
   fits: boolean;
   items: readonly StoreItem[];
   onTake: () => void;
@@ -219,6 +223,7 @@ function StackChoice({
   const { taken, returned } = exchange(of.present, stack.shims);
   const isGap = judgedBy(stage.geometry.element) === "gap";
   const gapMm = isGap ? totalOf(of.present) + (of.now.min + of.now.max) / 2 : undefined;
+  const then = seenAfter(view, outcome);
   const place = (thicknessMm: number) => items.find((item) => sameSize(sizeOf(item), thicknessMm))?.place;
   return (
     <>
@@ -243,10 +248,10 @@ function StackChoice({
             </b>
           </li>
         ))}
-        {taken.length + returned.length === 0 && <li>It stays as it lies.</li>}
+        {taken.length + returned.length === 0 && <li>No better stack in this drawer.</li>}
       </ul>
       <p className="text-lg">
-        It should then read <b className="figure">{range(outcome.min, outcome.max, 1)}</b> {unit}, give or take{" "}
+        It should then read <b className="figure">{range(then.min, then.max)}</b> {unit}, give or take{" "}
         <span className="figure">{figure(outcome.expandedUncertainty, 1)}</span> with the shims' own.{" "}
         {!fits
           ? "That is outside its limits: it is the nearest this drawer has."

@@ -21,14 +21,14 @@ import { StateMark, stateWord } from "~/ui/state-mark";
 import { useHandler } from "~/ui/use-handler";
 import { later } from "~/ui/use-later";
 import { WhenHere } from "~/ui/when-here";
-import { amountWords } from "../../words/amount";
+import { amountWords, moveParts, moveWords } from "../../words/amount";
 import { capital } from "../../words/count";
-import { placeOf, readIn, stageUnit } from "../../words/quantity";
+import { placeOf, stageUnit } from "../../words/quantity";
 import { judgedWords } from "../../words/quantity-names";
 import { verdictState } from "../../words/state";
 import { turnedWords } from "../../words/turned";
 import { useJobScreen } from "../entries/job-context";
-import type { RoundView } from "../read/round-view";
+import { type RoundView, seenAfter } from "../read/round-view";
 import { AlsoMoves } from "./also-moves";
 import type { ChosenStack } from "./drawer-pane";
 import { EaseFirst } from "./ease-first";
@@ -51,6 +51,8 @@ type Props = {
   onTake: (chosen: ChosenStack) => void;
   /** What to do where no move is asked for. */
   onward: ReactNode;
+  /** What the instrument shows at the limits, where that is another figure. */
+  meter: ReactNode;
   /** Logs a clamp as eased, before the move. */
   onEase: (clamp: number) => void;
   /** A tight spot that was only felt so far. */
@@ -72,7 +74,6 @@ export function MovePane(props: Props) {
   const { readPicture } = useOfItsKind(stage);
   const { element } = stage.geometry;
   const unit = stageUnit(reader, element);
-  const read = readIn(reader, element, instrument);
   const so = useHandler(() => {
     if (view) props.onSo(stage.adjuster.hasScale ? undefined : feelerFor({ stage, instruments }, view)?.leavesMm);
   });
@@ -89,6 +90,7 @@ export function MovePane(props: Props) {
         )}
         <p className="text-lg text-mid mt-2">{beforeReading(element)}</p>
         {readPicture(null, null)}
+        {props.meter}
         {stage.geometry.turnedBy !== "either" && (
           <p className="text-lg mt-2 border-l-4 border-ink pl-3">{turnedWords[stage.geometry.turnedBy]}</p>
         )}
@@ -104,6 +106,7 @@ export function MovePane(props: Props) {
   }
   const { limits } = stage;
   const move = !props.questioned && view.move && view.move.amount !== 0 ? view.move : null;
+  const then = move && seenAfter(view, move);
   const all = leastPlaces(frameOf(element)) > 1;
   return (
     <section aria-label="Next move" className="flex flex-col gap-3">
@@ -121,15 +124,15 @@ export function MovePane(props: Props) {
           <Sentence {...props} view={view} />
         )}
       </div>
-      {move && (
+      {move && then && (
         <p className="text-lg" aria-live="polite">
           It should then read{" "}
           {all && (
             <>
-              <b className="figure">{read.figure(move.at ?? move.min)}</b> there, and{" "}
+              <b className="figure">{unit.figure(move.at ?? then.min)}</b> there, and{" "}
             </>
           )}
-          <b className="figure">{read.range(move.min, move.max)}</b> {unit.unit}
+          <b className="figure">{unit.range(then.min, then.max)}</b> {unit.unit}
           {all && " all round"}, give or take{" "}
           <span className="figure">{unit.figure(view.advice?.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>{" "}
           (2 sd){move.verdict === "conforms" ? "." : `: ${stateWord[verdictState[move.verdict]]}.`}
@@ -139,15 +142,16 @@ export function MovePane(props: Props) {
         lo={limits.lo}
         hi={limits.hi}
         aim={aimOf(judgedBy(element), limits)}
-        now={view.now}
-        then={move ? { min: move.min, max: move.max } : null}
+        now={view.seen}
+        then={then}
         state={view.state}
         unit={unit.unit}
         figure={unit.figure}
         per={unit.per}
-        label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${read.range(view.now.min, view.now.max)}`}
+        label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${unit.range(view.seen.min, view.seen.max)}`}
       />
-      {readPicture(view.now, move ? { min: move.min, max: move.max } : null)}
+      {readPicture(view.seen, then)}
+      {props.meter}
       {move && stage.adjuster.alsoMoves.length > 0 && (
         <AlsoMoves stage={stage} changeMm={centreWay(stage, move.amount)} />
       )}
@@ -196,12 +200,17 @@ const DidIt = memo(function DidIt({
   onOtherwise: (open: boolean) => void;
 }) {
   return (
-    <div className="flex flex-wrap gap-3">
-      <Button ref={soButton} kind="now" large onClick={onSo}>
-        Did it so
+    <div className="flex gap-3 max-sm:gap-2">
+      <Button ref={soButton} kind="now" large className="max-sm:px-3 max-sm:grow" onClick={onSo}>
+        Done as said
       </Button>
-      <Button large aria-expanded={otherwise} onClick={() => onOtherwise(!otherwise)}>
-        Did otherwise
+      <Button
+        large
+        className="max-sm:px-3 max-sm:grow"
+        aria-expanded={otherwise}
+        onClick={() => onOtherwise(!otherwise)}
+      >
+        Did something else
       </Button>
     </div>
   );
@@ -219,10 +228,8 @@ function howManyWords({ geometry: { element } }: Stage): string {
   const least = leastPlaces(frame);
   if (frame.belts > 1) return `Read each of the ${frame.belts} belts at ${frame.places} places.`;
   if (least === 1) return `Read the ${judgedWords[judgedBy(element)]}.`;
-  if (frame.word === "link")
-    return judgedBy(element) === "sag"
-      ? "Read the sag at two places of the chain or more."
-      : "Measure the counted pitches at two places of the chain or more.";
+  if (frame.word === "round") return "Read the sag at two places of the chain or more.";
+  if (frame.word === "link") return "Measure the counted pitches at two places of the chain or more.";
   return `Read at least ${least === 3 ? "three" : least} places round the turn.`;
 }
 
@@ -240,6 +247,7 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
     return <p className={words}>{stayWords(reader, stage, view)}</p>;
   const unit = unitOf(adjuster.adjuster);
   const steps = wholeSteps(moveSteps(adjuster.adjuster, view.move.amount), adjuster.step);
+  const move = moveParts(reader, adjuster, view.move.amount, unit);
   const dead = nearDeadPoint(adjuster.adjuster);
   return (
     <>
@@ -248,15 +256,18 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
       )}
       <p className={words}>
         {standWords(element, view.standTooth)}
-        {adjuster.name}{" "}
-        <span className="text-now">{amountWords(reader, view.move.amount, unit, adjuster.step, adjuster.means)}</span>{" "}
-        {view.move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}
+        {adjuster.name}
+        {move.before ? "" : " "}
+        {move.before && ": "}
+        {move.before}
+        <span className="text-now">{move.size}</span>
+        {move.after}
         {advice.reasons.includes("guessed-stiffness") &&
           ": a safe part of the way, because nobody knows how stiff it is. Then read again, and the rest follows"}
         .
       </p>
       {view.move.verdict !== "conforms" && view.move.other && !advice.reasons.includes("guessed-stiffness") && (
-        <p className="text-lg mt-2">{nearestWords(reader, stage, view.move.other)}</p>
+        <p className="text-lg mt-2">{nearestWords(reader, stage, view, view.move.other)}</p>
       )}
       {dead !== null && (
         <p className="text-lg mt-2 border-l-4 border-near pl-3">
@@ -283,15 +294,13 @@ function Sentence({ stage, view }: Props & { view: RoundView }) {
 }
 
 /** What the setting on the other side of the nearest one would read. */
-function nearestWords(reader: Reader, stage: Stage, other: Setting): string {
+function nearestWords(reader: Reader, stage: Stage, view: RoundView, other: Setting): string {
   const { adjuster } = stage;
   const { range, unit } = stageUnit(reader, stage.geometry.element);
-  const reads = `${range(other.min, other.max)} ${unit}, ${stateWord[verdictState[other.verdict]]}`;
+  const seen = seenAfter(view, other);
+  const reads = `${range(seen.min, seen.max)} ${unit}, ${stateWord[verdictState[other.verdict]]}`;
   if (other.amount === 0) return `That is the nearest it can be set. Left where it stands it reads ${reads}.`;
-  const size = adjuster.adjuster
-    ? amountWords(reader, other.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)
-    : "";
-  return `That is the nearest it can be set. ${capital(size)} ${other.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord} would read ${reads}.`;
+  return `That is the nearest it can be set. ${capital(moveWords(reader, adjuster, other.amount))}: it would read ${reads}.`;
 }
 
 /** What is said where no move is asked for; where it is outside it is never said to be left. */
@@ -311,6 +320,6 @@ function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
   if (advice.reasons.includes("best-possible"))
     return `${leave}A further move would change less than this reading can tell.${out}`;
   if (view.move?.other)
-    return `${leave}It stands at the nearest setting there is. ${nearestWords(reader, stage, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
+    return `${leave}It stands at the nearest setting there is. ${nearestWords(reader, stage, view, view.move.other).replace(/^That is the nearest it can be set. /, "")}`;
   return `${leave}The adjuster has no way left that brings it nearer.${out}`;
 }

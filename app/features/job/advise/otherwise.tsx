@@ -6,7 +6,7 @@ import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
-import { asTyped, parseAmount, unitHint } from "../../words/amount";
+import { asTyped, parseAmount, unitHint, wayWords } from "../../words/amount";
 import { refusalWords } from "../../words/refusal";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
@@ -53,8 +53,8 @@ export function Otherwise({
         value={way}
         onChange={(value) => onText("move.way", value)}
         options={[
-          { value: "plus", label: adjuster.positiveWord },
-          { value: "minus", label: adjuster.negativeWord },
+          { value: "plus", label: wayWords(adjuster, 1) },
+          { value: "minus", label: wayWords(adjuster, -1) },
         ]}
       />
       <Field

@@ -17,8 +17,9 @@ export function WhyMove(props: WhyProps) {
   const { advice, judged } = view;
   const upper = judged.quantity === "elongation";
   const apart = unit.figure(limits.hi - limits.lo);
+  const read = () => `it reads ${unit.range(judged.least, judged.greatest)}`;
   const held = (): string => {
-    const wide = `The round is ${unit.figure(judged.spread)} wide`;
+    const wide = `It reads ${unit.range(judged.least, judged.greatest)}${judged.fit ? ", the fitted line with it" : ""}`;
     switch (judged.holds) {
       case "too-wide":
         return `${wide} and the limits lie ${apart} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`;
@@ -39,7 +40,7 @@ export function WhyMove(props: WhyProps) {
           : view.readings.length === 1 && !view.carried
             ? `The limits lie ${unit.said(limits.hi - limits.lo)} apart; one reading is all there is to go by.`
             : !advice
-              ? `The round is ${unit.figure(judged.spread)} wide, and no adjuster changes what is read here.`
+              ? `${capital(read())}, and no adjuster changes what is read here.`
               : held()}
         {advice?.reasons.includes("provisional") &&
           judged.holds !== "too-wide" &&

@@ -17,5 +17,7 @@ export type JobLoaded = {
   drafts: StoredDraft[];
   before: StageBefore[];
   person: { id: PersonId; name: string };
+  /** Above it two people lift, kg; one kept by an earlier release has none. */
+  liftLimitKg?: number;
   now: string;
 };

@@ -49,10 +49,10 @@ test.each(readAsJudged.map((element) => [element.kind, element] as const))(
     const move = within(await screen.findByRole("region", { name: "Next move" }));
     const slope = sensitivityOf(element, result.mean, aimOf(judgedBy(element), stage.limits) ?? 0);
     if (slope === null) {
-      expect(move.queryByRole("button", { name: "Did it so" })).toBeNull();
+      expect(move.queryByRole("button", { name: "Done as said" })).toBeNull();
       return;
     }
-    await userEvent.click(await move.findByRole("button", { name: "Did it so" }));
+    await userEvent.click(await move.findByRole("button", { name: "Done as said" }));
     await waitFor(() => expect(bodiesOf(set.entries, "move")).toHaveLength(1));
     const [{ amount, advised }] = bodiesOf(set.entries, "move") as [Bodies["move"]];
     // It read too little: whatever way is plus here, the quantity has to grow, and is said to.

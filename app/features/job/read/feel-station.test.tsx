@@ -42,7 +42,7 @@ test("five keys, a press a place; it asks on where the tight spot may lie, and l
     places: felt.map((tooth) => ({ tooth, feel: "small click" })),
   });
   expect(says().getByText("Nothing to move by feel. A measured round would say by how much.")).toBeTruthy();
-  expect(says().getByRole("link", { name: "Lock up" })).toBeTruthy();
+  expect(says().getByRole("link", { name: "Sign it off" })).toBeTruthy();
 });
 
 test("one tooth that binds is outside and says which way, at which tooth, and no amount", async () => {

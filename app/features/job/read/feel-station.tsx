@@ -23,6 +23,7 @@ import { feltState, feltWords } from "../../words/feel";
 import { placeOf, stageUnit } from "../../words/quantity";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
+import { Onward } from "../stations/onward";
 import { doneWords } from "../stations/stations";
 import { FeelPane, feltMarks } from "./feel-pane";
 import { useOutline } from "./round-pane";
@@ -109,13 +110,13 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
             <p className="text-2xl font-semibold">{capital(feltWords(lastJudged))}.</p>
             <p className="text-lg">{feelAdvice(lastJudged, element)}</p>
             <div className="flex gap-3">
-              <Link
-                to={stationPath(phase === "check" ? "prove" : lastJudged.verdict === "inside" ? "lock-up" : "set")}
-                replace
-                className={buttonClass("now", true)}
-              >
-                {phase === "check" ? "Prove it" : lastJudged.verdict === "inside" ? "Lock up" : "Set it"}
-              </Link>
+              {phase === "check" || lastJudged.verdict === "inside" ? (
+                <Onward phase={phase} />
+              ) : (
+                <Link to={stationPath("set")} replace className={buttonClass("now", true)}>
+                  Set it
+                </Link>
+              )}
             </div>
           </>
         ) : judged?.verdict === "outside" ? (

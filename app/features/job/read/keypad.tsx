@@ -1,19 +1,21 @@
 import { Delete } from "lucide-react";
 import { memo } from "react";
+import { useWords } from "~/app/features/words/use-words";
 
-const keys = ["7", "8", "9", "back", "4", "5", "6", ",", "1", "2", "3", "0"] as const;
+const keysWith = (decimal: string) => ["7", "8", "9", "back", "4", "5", "6", decimal, "1", "2", "3", "0"];
 
 /**
  * Keys of our own, big enough for a gloved thumb. They never take the focus from the field, so a wedge instrument or a
  * keyboard can go on at any moment.
  */
 export const Keypad = memo(function Keypad({ onKey, onBack }: { onKey: (key: string) => void; onBack: () => void }) {
+  const { decimal } = useWords();
   const keep = (event: React.PointerEvent) => event.preventDefault();
   const look =
-    "figure text-2xl font-semibold min-h-14 bg-panel border border-rule cursor-pointer active:bg-ink active:text-panel grid place-items-center";
+    "figure text-2xl font-semibold min-h-14 max-sm:min-h-12 bg-panel border border-rule cursor-pointer active:bg-ink active:text-panel grid place-items-center";
   return (
-    <div className="grid grid-cols-4 gap-1.5 max-lg:order-4">
-      {keys.map((key) =>
+    <div className="grid grid-cols-4 gap-1.5 ">
+      {keysWith(decimal).map((key) =>
         key === "back" ? (
           <button
             key={key}

@@ -1,6 +1,7 @@
 import { type Frame, onBelt } from "~/core/stages";
 import { gaugeScale } from "~/ui/band-gauge/layout";
 import { MarkShape } from "~/ui/state-mark";
+import { placeWords } from "../../words/quantity";
 import type { Spoken } from "../../words/spoken";
 import type { RoundView } from "./round-view";
 
@@ -12,18 +13,22 @@ type Props = {
   spoken: Spoken;
   headline: string;
   label: string;
+  /** Under a picture of the part: as high as half of the pane lets it. */
+  low?: boolean;
 };
 
 const width = 520;
-const height = 470;
 const top = 60;
-const foot = 330;
 
 /** Parts that do not come round in one: the belts of a set side by side in their grooves, the places of a gap between its faces. */
-export function LevelPicture({ frame, limits, view, current, spoken, headline, label }: Props) {
-  const columns = frame.belts > 1 ? frame.belts : frame.places;
-  const columnOf = (place: number) => (frame.belts > 1 ? onBelt(frame, place).belt : place) - 1;
-  const seen = view ? [view.now, ...(view.move ? [{ min: view.move.min, max: view.move.max }] : [])] : [];
+export function LevelPicture({ frame, limits, view, current, spoken, headline, label, low = false }: Props) {
+  const foot = low ? 190 : 330;
+  const height = foot + (low ? 60 : 140);
+  const along = frame.belts === 1 && (frame.word === "turn" || frame.word === "round" || frame.word === "link");
+  const columns = frame.belts > 1 ? frame.belts : along ? quarters.length : frame.places;
+  const columnOf = (place: number) =>
+    frame.belts > 1 ? onBelt(frame, place).belt - 1 : along ? ((place - 1) / frame.places) * columns : place - 1;
+  const seen = view ? [view.seen, ...(view.move ? [{ min: view.move.min, max: view.move.max }] : [])] : [];
   const { at, ticks } = gaugeScale(limits.lo, limits.hi, seen, foot - top, spoken.per);
   const y = (value: number) => foot - at(value);
   const step = (width - 120) / columns;
@@ -44,19 +49,31 @@ export function LevelPicture({ frame, limits, view, current, spoken, headline, l
         strokeWidth="2"
       />
       {ticks.map((tick) => (
-        <text key={tick} x="52" y={y(tick) + 6} textAnchor="end" fontSize="17" className="fill-mid figure">
+        <text key={tick} x="56" y={y(tick) + 6} textAnchor="end" fontSize="17" className="fill-mid figure">
           {spoken.figure(tick)}
         </text>
       ))}
+      <text x="56" y={y(ticks[ticks.length - 1] ?? limits.hi) - 14} textAnchor="end" fontSize="17" className="fill-mid">
+        {spoken.unit}
+      </text>
       {Array.from({ length: columns }, (_, column) => (
         <Column
           key={column}
-          faces={frame.belts === 1}
+          foot={foot}
+          drawn={low ? "none" : frame.belts === 1 ? "faces" : "belt"}
           x={middle(column)}
           width={step}
-          now={current !== null && columnOf(current) === column}
-          stand={view?.standTooth ? columnOf(view.standTooth) === column && columns > 1 : false}
-          name={frame.belts > 1 ? `belt ${column + 1}` : columns > 1 ? `place ${column + 1}` : ""}
+          now={current !== null && Math.round(columnOf(current)) % columns === column}
+          stand={view?.standTooth ? Math.round(columnOf(view.standTooth)) % columns === column && columns > 1 : false}
+          name={
+            frame.belts > 1
+              ? `belt ${column + 1}`
+              : along
+                ? (quarters[column] ?? "")
+                : columns > 1
+                  ? placeWords(frame, column + 1)
+                  : ""
+          }
         />
       ))}
       {counted.map((reading) => {
@@ -82,17 +99,21 @@ export function LevelPicture({ frame, limits, view, current, spoken, headline, l
   );
 }
 
+const quarters = ["the mark", "¼", "½", "¾"];
+
 /** What stands under a column: a belt in its groove, or the face at that place. */
 function Column({
-  faces,
+  foot,
+  drawn,
   x,
   width: step,
   now,
   stand,
   name,
 }: {
-  /** Two faces of a gap; else a belt in its groove. */
-  faces: boolean;
+  foot: number;
+  /** Two faces of a gap, a belt in its groove, or nothing under a picture of the part. */
+  drawn: "faces" | "belt" | "none";
   x: number;
   width: number;
   now: boolean;
@@ -103,7 +124,9 @@ function Column({
   const stroke = stand ? "stroke-copper" : now ? "stroke-now" : "stroke-ink";
   return (
     <g>
-      {faces ? (
+      {drawn === "none" ? (
+        stand && <path d={`M${x - 9} ${foot + 14}h18l-9 -12Z`} className="fill-copper" />
+      ) : drawn === "faces" ? (
         <path
           d={`M${x - half} ${foot + 8}H${x + half}V${foot + 34}H${x - half}ZM${x - half} ${foot + 52}H${x + half}V${foot + 78}H${x - half}Z`}
           className={`fill-ground ${stroke}`}
@@ -123,7 +146,13 @@ function Column({
           />
         </>
       )}
-      <text x={x} y={foot + 122} textAnchor="middle" fontSize="17" className={now ? "fill-now font-bold" : "fill-mid"}>
+      <text
+        x={x}
+        y={foot + (drawn === "none" ? 40 : 122)}
+        textAnchor="middle"
+        fontSize="17"
+        className={now ? "fill-now font-bold" : "fill-mid"}
+      >
         {name}
       </text>
     </g>

@@ -31,7 +31,7 @@ export type Method = {
 
 /** Beside the usual one; what has none here is typed in its usual unit alone. */
 const otherUnits: Partial<Record<Dimension, readonly string[]>> = {
-  length: ["thou", "in"],
+  length: ["hundredth", "thou", "in"],
   force: ["lbf", "kgf"],
   angle: ["deg"],
 };
@@ -97,7 +97,12 @@ export function methodOf(
 ): Method {
   const { element } = stage.geometry;
   const ways = waysToMeasure(element);
-  const quantity = ways.find((way) => way === texts["method.quantity"]) ?? ways[0] ?? "circumferential-backlash";
+  // The first of its ways for which there is an instrument here.
+  const quantity =
+    ways.find((way) => way === texts["method.quantity"]) ??
+    ways.find((way) => instrumentsFor(way, instruments).length > 0) ??
+    ways[0] ??
+    "circumferential-backlash";
   const fitting = instrumentsFor(quantity, instruments);
   const chosen = fitting.find((instrument) => instrument.id === texts["method.instrument"]);
   const usual = usualKind[quantity];

@@ -5,6 +5,7 @@ import { Button } from "~/ui/button";
 import { useDeferred } from "~/ui/deferred";
 import { later } from "~/ui/use-later";
 import { useJobScreen } from "../entries/job-context";
+import { rememberUnit } from "../entries/remembered-unit";
 import { doneWords } from "../stations/stations";
 import { MethodForm } from "./method-form";
 import { ReadBeside } from "./read-beside";
@@ -38,7 +39,10 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
           quantity={method.quantity}
           view={now.taken}
           bareUnit={method.bareUnit}
-          onBareUnit={(unit) => job.changeText("method.unit", unit)}
+          onBareUnit={(unit) => {
+            job.changeText("method.unit", unit);
+            rememberUnit(data.person.id, unit);
+          }}
           least={phase === "set" || goesOn ? 1 : leastPlaces(frame)}
           stopsEarly={phase === "set" || goesOn !== null}
           doneWord={goesOn ? "Add to the round" : doneWords[phase]}
@@ -77,7 +81,7 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
 /** What can be done instead of typing numbers. */
 function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
   const { stage, job } = useJobScreen();
-  const { phase, exchanged, begun, mesh, settled, last, goesOn, typing } = now;
+  const { phase, exchanged, begun, mesh, settled, last, goesOn, typing, frame } = now;
   const [goOn, byFeel] = [`on.${phase}`, `way.${phase}`];
   const exchangedWords = `These were read with ${begun?.join(" : ")} in mesh; ${mesh?.join(" : ")} are in now.`;
   return (
@@ -92,13 +96,27 @@ function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
       )}
       {settled && last && !goesOn && (
         <Button kind="quiet" onClick={() => job.changeText(goOn, firstOfRound(last))}>
-          Go on with this round
+          Read more places
         </Button>
       )}
       {goesOn && !typing && (
         <Button kind="quiet" onClick={() => job.changeText(goOn, "")}>
           Begin a new round
         </Button>
+      )}
+      {frame.teeth && !typing && phase !== "set" && (
+        <p className="basis-full">
+          {now.even
+            ? "Even steps: the pinion's runout may hide behind the gear's. "
+            : "The steps are uneven so that the pinion's runout can be told from the gear's. "}
+          <button
+            type="button"
+            className="underline min-h-11 cursor-pointer"
+            onClick={() => job.changeText("method.steps", now.even ? "" : "even")}
+          >
+            {now.even ? "Uneven steps" : "Even steps"}
+          </button>
+        </p>
       )}
       {hasClick(stage.geometry.element) && (
         <Button kind="quiet" onClick={() => job.changeText(byFeel, "feel")}>

@@ -18,7 +18,7 @@ export function ReadBeside({ stage }: { stage: Stage }) {
       className="border-t border-rule pt-1 shrink-0"
       summary={
         <>
-          <b>Read beside it:</b> {names}
+          <b>Also measure:</b> {names}
         </>
       }
     >

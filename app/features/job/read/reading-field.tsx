@@ -19,6 +19,7 @@ export function ReadingField({
   quantity,
   bareUnit,
   place,
+  way,
   count,
   problem,
   refused,
@@ -32,6 +33,8 @@ export function ReadingField({
   bareUnit: string;
   /** null: every place is read. */
   place: number | null;
+  /** From the place before, and how many there are. */
+  way: string;
   count: number;
   /** Why what stands in the field was not taken. */
   problem: ReadingProblem | null;
@@ -52,7 +55,7 @@ export function ReadingField({
   const wrong = problem && problemWords(problem, quantity);
   return (
     <>
-      <div className="bg-panel border-2 border-ink flex items-center max-lg:order-2 has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
+      <div className="bg-panel border-2 border-ink flex items-center has-focus-visible:outline-3 has-focus-visible:outline-now outline-offset-2">
         <input
           ref={field}
           value={text}
@@ -72,15 +75,17 @@ export function ReadingField({
           <span className={`block font-bold ${asking ? "text-now" : "text-mid"}`}>
             {place === null ? "all read" : placeWords(frame, place)}
           </span>
-          <span className="block figure text-mid">
-            {place === null ? `${count}` : `${formatNumber(reader, placeAngle(frame, { tooth: place, turn: 1 }), 0)}°`}
+          <span className="block text-mid">
+            {place === null
+              ? `${count}`
+              : way || `${formatNumber(reader, placeAngle(frame, { tooth: place, turn: 1 }), 0)}°`}
           </span>
         </p>
       </div>
       <p
         id="reading-said"
         role="status"
-        className={`min-h-6 max-lg:order-2 ${wrong || refused ? "text-outside font-semibold" : "text-mid"}`}
+        className={`min-h-6 max-lg:min-h-0 ${wrong || refused ? "text-outside font-semibold" : "text-mid"}`}
       >
         {wrong ?? (refused ? <Refused refusal={refused} /> : said)}
       </p>

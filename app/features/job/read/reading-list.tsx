@@ -30,7 +30,7 @@ export function ReadingList({
   return (
     <ol
       aria-label="Readings so far, newest first"
-      className="overflow-y-auto grow min-h-24 max-lg:order-6 max-lg:max-h-72"
+      className="overflow-y-auto grow min-h-24 max-lg:min-h-0 max-lg:order-6 max-lg:max-h-72"
     >
       {rows.map(({ reading, index, seen }) => (
         <li
@@ -44,7 +44,9 @@ export function ReadingList({
               onClick={() => onGo(reading.tooth)}
             >
               <span className="figure min-w-9 pr-2">
-                {frame.belts > 1 ? placeWords(frame, reading.tooth) : reading.tooth}
+                {frame.belts > 1 || frame.word === "turn" || frame.word === "round"
+                  ? placeWords(frame, reading.tooth)
+                  : reading.tooth}
               </span>
               <span className="figure w-12 text-mid">
                 {seen ? `${formatNumber(reader, seen.angleDeg % 360, 0)}°` : ""}

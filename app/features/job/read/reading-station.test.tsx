@@ -39,7 +39,7 @@ test("a round outside is read, moved as it says, and logged with what it said it
   const then = Number(/read (\d\.\d+) there/.exec(said.textContent ?? "")?.[1]);
   expect(then).toBeGreaterThan(0.1);
   expect(then).toBeLessThan(0.24);
-  await userEvent.click(move.getByRole("button", { name: "Did it so" }));
+  await userEvent.click(move.getByRole("button", { name: "Done as said" }));
   await waitFor(() => expect(movesOf(set)).toHaveLength(1));
   const [logged] = movesOf(set) as [Bodies["move"]];
   expect(logged).toMatchObject({ did: "so", direction: "together", unit: "mm" });
@@ -55,7 +55,7 @@ test("did otherwise is logged as it was done, with its sign and why, and not as 
   cleanup();
   const set = showJob(<ReadingStation phase="set" />, { entries: job.entries });
   const move = await nextMove();
-  await userEvent.click(await move.findByRole("button", { name: "Did otherwise" }));
+  await userEvent.click(await move.findByRole("button", { name: "Did something else" }));
   const amount = await move.findByRole<HTMLInputElement>("textbox", { name: "Slide: how much?" });
   await userEvent.type(amount, "some");
   await userEvent.click(move.getByRole("button", { name: "Log this move" }));
@@ -77,7 +77,7 @@ test("a round inside asks for no move, and none is offered as the thing to do", 
   showJob(<ReadingStation phase="set" />, { entries: job.entries });
   const move = await nextMove();
   expect(await move.findByText("It reads inside all the way round. Leave it.")).toBeTruthy();
-  expect(move.queryByRole("button", { name: "Did it so" })).toBeNull();
+  expect(move.queryByRole("button", { name: "Done as said" })).toBeNull();
   expect(move.getByRole("button", { name: "Moved it all the same" })).toBeTruthy();
 });
 
@@ -92,9 +92,9 @@ test("a reading that stands off is looked at before anything is moved; kept, the
   const move = await nextMove();
   const look = await move.findByText(/^Look at/);
   expect(look.textContent).toContain("0.90 stands off from the others");
-  expect(move.queryByRole("button", { name: "Did it so" })).toBeNull();
+  expect(move.queryByRole("button", { name: "Done as said" })).toBeNull();
   await userEvent.click(screen.getByRole("button", { name: /keep/i }));
-  expect(await move.findByRole("button", { name: "Did it so" })).toBeTruthy();
+  expect(await move.findByRole("button", { name: "Done as said" })).toBeTruthy();
 });
 
 test("a stage that nothing adjusts says so and offers no move, whatever it reads", async () => {
@@ -106,7 +106,7 @@ test("a stage that nothing adjusts says so and offers no move, whatever it reads
   showJob(<ReadingStation phase="set" />, { stages: [fixed], entries: job.entries });
   const move = await nextMove();
   expect((await move.findByText(/It reads outside/)).textContent).toContain("the parts have to be seen to");
-  expect(move.queryByRole("button", { name: /Did it so|Moved it all the same/ })).toBeNull();
+  expect(move.queryByRole("button", { name: /Done as said|Moved it all the same/ })).toBeNull();
 });
 
 test("inches are read as they are typed, and logged in mm with the words of the hand", async () => {

@@ -84,11 +84,11 @@ test("what cannot be read stays in the field and says why; what is understood is
 test("the keys on the screen type, and never take the focus from the field", async () => {
   render(onScreen(<Pane />));
   const hand = userEvent.setup();
-  for (const key of ["0", ",", "2"]) await hand.click(screen.getByRole("button", { name: key }));
-  expect(field().value).toBe("0,2");
+  for (const key of ["0", ".", "2"]) await hand.click(screen.getByRole("button", { name: key }));
+  expect(field().value).toBe("0.2");
   expect(document.activeElement).toBe(field());
   await hand.click(screen.getByRole("button", { name: "Delete the last sign" }));
-  expect(field().value).toBe("0,");
+  expect(field().value).toBe("0.");
 });
 
 test("at a place that was read it is asked whether it repeats that reading or stands in its place", async () => {

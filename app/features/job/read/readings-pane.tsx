@@ -1,12 +1,12 @@
-import { memo, type ReactNode, type RefObject, useCallback, useEffect, useState } from "react";
+import { memo, type ReactNode, type RefObject, useCallback, useEffect, useRef, useState } from "react";
 import type { RoundPhase } from "~/core/logbook";
-import { type Refusal, unitById } from "~/core/quantity";
+import type { Refusal } from "~/core/quantity";
 import { type Frame, type MeasuredQuantity, measuredUnit } from "~/core/stages";
 import type { RoundDraft } from "~/operations/draft-body";
 import { Button } from "~/ui/button";
 import { useHandler } from "~/ui/use-handler";
 import { capital } from "../../words/count";
-import { placeWords } from "../../words/quantity";
+import { nextPlaceWord, placeWords } from "../../words/quantity";
 import { useJobScreen } from "../entries/job-context";
 import { useTyped } from "../entries/use-draft";
 import { Keypad } from "./keypad";
@@ -15,6 +15,7 @@ import { ReadingField } from "./reading-field";
 import { ReadingList } from "./reading-list";
 import { type ReadingPlan, type ReadingProblem, type ReadingStep, readingNow, readingStep } from "./reading-steps";
 import type { RoundView, ViewReading } from "./round-view";
+import { UnitKeys } from "./unit-keys";
 
 type Props = {
   phase: RoundPhase;
@@ -57,8 +58,11 @@ export function ReadingsPane(props: Props) {
   const plan: ReadingPlan = { ...props, unit: measuredUnit[props.quantity] };
   const { place: tooth, counted, enough, complete } = readingNow({ readings, at }, plan);
 
-  // Without scrolling: on a phone the sentence above the field may be the thing to look at.
-  useEffect(() => field.current?.focus({ preventScroll: true }), [field]);
+  // Where reading is the thing to do; without scrolling, for on a phone the sentence above it may be what to look at.
+  const arrived = useRef(props.asking);
+  useEffect(() => {
+    if (arrived.current) field.current?.focus({ preventScroll: true });
+  }, [field]);
 
   const take = useHandler((step: ReadingStep) => {
     const now = readingStep({ round: draft.body.rounds[phase], ...aside, done: false }, step, plan);
@@ -74,57 +78,62 @@ export function ReadingsPane(props: Props) {
   const last = aside.asks === null ? undefined : readings[aside.asks];
   return (
     <section aria-label="Readings" className="flex flex-col gap-1.5 grow min-h-0 max-lg:contents">
-      <ReadingField
-        phase={phase}
-        field={field}
-        frame={frame}
-        quantity={props.quantity}
-        bareUnit={props.bareUnit}
-        place={tooth}
-        count={counted.length}
-        problem={aside.problem}
-        refused={props.problem}
-        asking={props.asking}
-        take={take}
-      />
-      {questioned && !last && (
-        <div className="border-2 border-near bg-panel p-3 grid gap-2 max-lg:order-2" role="alert">
-          <p>
-            <b className="figure">{readings[questioned.index]?.typed}</b> at {named(questioned.tooth)} stands off from
-            the others. Read it again to be sure.
-          </p>
-          <div className="flex gap-2">
-            <Button onClick={() => take({ do: "strike", index: questioned.index })}>Strike it out</Button>
-            <Button
-              kind="quiet"
-              onClick={() => {
-                props.onKeepQuestioned(questioned.index);
-                field.current?.focus();
-              }}
-            >
-              Keep it
-            </Button>
+      <div
+        className={`flex flex-col gap-1.5 max-lg:order-8 ${props.asking ? "max-lg:sticky max-lg:bottom-0 max-lg:z-10 max-lg:bg-ground max-lg:-mx-3.5 max-lg:px-3.5 max-lg:py-2 max-lg:border-t-2 max-lg:border-ink" : ""}`}
+      >
+        {questioned && !last && (
+          <div className="border-2 border-near bg-panel p-3 grid gap-2" role="alert">
+            <p>
+              <b className="figure">{readings[questioned.index]?.typed}</b> at {named(questioned.tooth)} stands off from
+              the others. Read it again to be sure.
+            </p>
+            <div className="flex gap-2">
+              <Button onClick={() => take({ do: "strike", index: questioned.index })}>Strike it out</Button>
+              <Button
+                kind="quiet"
+                onClick={() => {
+                  props.onKeepQuestioned(questioned.index);
+                  field.current?.focus();
+                }}
+              >
+                Keep it
+              </Button>
+            </div>
           </div>
+        )}
+        {last && <ReadBefore phase={phase} at={capital(named(tooth ?? 1))} typed={last.typed} take={take} />}
+        <div>
+          <UnitKeys
+            value={props.bareUnit}
+            units={bareUnits(props.quantity)}
+            onChange={props.onBareUnit}
+            field={field}
+          />
+          <ReadingField
+            phase={phase}
+            field={field}
+            frame={frame}
+            quantity={props.quantity}
+            bareUnit={props.bareUnit}
+            place={tooth}
+            way={wayWords(frame, positions, tooth)}
+            count={counted.length}
+            problem={aside.problem}
+            refused={props.problem}
+            asking={props.asking}
+            take={take}
+          />
         </div>
-      )}
-      {last && <ReadBefore phase={phase} at={capital(named(tooth ?? 1))} typed={last.typed} take={take} />}
-      <Keypad onKey={onKey} onBack={onBack} />
-      <div className="grid grid-cols-[auto_1fr] gap-1.5 max-lg:order-4">
-        <UnitKey value={props.bareUnit} units={bareUnits(props.quantity)} onChange={props.onBareUnit} field={field} />
+        <Keypad onKey={onKey} onBack={onBack} />
         <NextKey
           phase={phase}
           complete={complete}
           doneWord={props.doneWord}
-          place={frame.word}
+          place={nextPlaceWord[frame.word]}
           onDone={props.onDone}
           take={take}
         />
       </div>
-      {enough && !complete && (
-        <Button kind="quiet" className="max-lg:order-4" onClick={props.onDone}>
-          {props.doneWord} with {counted.length} of {positions.length}
-        </Button>
-      )}
       <ReadingList
         frame={frame}
         seen={view?.readings ?? []}
@@ -134,6 +143,11 @@ export function ReadingsPane(props: Props) {
         onStrike={(index) => take({ do: "strike", index })}
       />
       <div className="max-lg:order-7 shrink-0">
+        {enough && !complete && (
+          <Button kind="quiet" className="mb-1.5" onClick={props.onDone}>
+            {props.doneWord} with {counted.length} of {positions.length}
+          </Button>
+        )}
         {props.instead}
         {props.method}
       </div>
@@ -183,11 +197,7 @@ function ReadBefore({
 }) {
   const field = useTyped(({ rounds }) => rounds[phase].field);
   return (
-    <div
-      className="border-2 border-now bg-panel p-3 grid gap-2 max-lg:order-2"
-      role="alertdialog"
-      aria-label="Read here before"
-    >
+    <div className="border-2 border-now bg-panel p-3 grid gap-2" role="alertdialog" aria-label="Read here before">
       <p>
         {at} already reads <b className="figure">{typed}</b>.
       </p>
@@ -203,36 +213,18 @@ function ReadBefore({
 
 const nothingAside = { asks: null, problem: null };
 
-function UnitKey({
-  value,
-  units,
-  onChange,
-  field,
-}: {
-  value: string;
-  units: readonly string[];
-  onChange: (unit: string) => void;
-  field: RefObject<HTMLInputElement | null>;
-}) {
-  const next = units[(units.indexOf(value) + 1) % units.length] ?? value;
-  const symbol = unitById(value).symbol;
-  return (
-    <Button
-      kind="quiet"
-      large
-      className="px-3 min-w-18"
-      disabled={units.length === 1}
-      aria-label={
-        units.length === 1
-          ? `A bare number is ${symbol}`
-          : `A bare number is ${symbol}; change to ${unitById(next).symbol}`
-      }
-      onClick={() => {
-        onChange(next);
-        field.current?.focus();
-      }}
-    >
-      {symbol}
-    </Button>
-  );
+/** How one gets there from the place before, and how many there are: "10 teeth on, 2 of 12". */
+function wayWords(frame: Frame, positions: readonly number[], place: number | null): string {
+  const at = place === null ? -1 : positions.indexOf(place);
+  if (place === null || at < 0) return "";
+  const of = `${at + 1} of ${positions.length}`;
+  const before = positions[at - 1];
+  if (frame.belts > 1 || !frame.wave) return of;
+  if (place === 1 && frame.word !== "turn") return `witness mark, ${of}`;
+  const on = before === undefined ? null : (place - before + frame.places) % frame.places;
+  if (on === null) return of;
+  // How far round it is, is its name already.
+  if (frame.word === "turn" || frame.word === "round") return of;
+  const many = { tooth: "teeth", place: "places", link: "links" }[frame.word];
+  return `${on} ${on === 1 ? frame.word : many} on, ${of}`;
 }

@@ -43,11 +43,17 @@ export type RoundView = {
   sensitivity: number | null;
   /** The move in whole steps; null where none is advised. */
   move: RoundedMove | null;
+  /** By which it is judged: least and greatest of what was read and what was fitted. */
   now: { min: number; max: number };
+  /** What was read, or carried over: the figures that are shown, as tape, floor and record show them. */
+  seen: { min: number; max: number };
   standTooth: number | null;
   carried: boolean;
   state: MarkState;
+  /** The wave of the part that is read, which comes back to itself with every turn. */
   fitted: ((angleDeg: number) => number) | null;
+  /** How far the other part's wave lifts and lowers it as it comes round; 0 where it was not told apart. */
+  fittedSpread: number;
   predicted: ((angleDeg: number) => number) | null;
   /** What was held to it. */
   read: MeasuredQuantity | undefined;
@@ -111,6 +117,20 @@ export function roundView({
       read: method.quantity,
     },
   );
+}
+
+/** What will be read where a setting changes what it is judged by from `now` to `then`: the readings go along, sag by its square. */
+export function seenAfter(
+  { now, seen, judged }: Pick<RoundView, "now" | "seen" | "judged">,
+  then: { min: number; max: number },
+): { min: number; max: number } {
+  const sag = judged.quantity === "sag";
+  const f = (x: number) => (sag ? x * x : x);
+  const along = (from: number, before: number, after: number) => {
+    const y = f(from) + f(after) - f(before);
+    return sag ? Math.sqrt(Math.max(0, y)) : y;
+  };
+  return { min: along(seen.min, now.min, then.min), max: along(seen.max, now.max, then.max) };
 }
 
 /** The same from an entry that stands in the logbook; `known` is the round as it was known before it, `readings` all of it. */
@@ -205,8 +225,8 @@ function assessValues(
   const { fit } = judged;
   const bounds = limitsThatJudge(judged.quantity, limits);
   const move = adjuster.adjuster ? roundedMove(advice, adjuster.adjuster, adjuster.step, judged, limits) : null;
-  const ratio = frame.teeth ? frame.teeth[1] / frame.teeth[0] : 1;
-  const fitted = fit ? (angle: number) => fittedAt(fit.harmonics, angle, ratio) : null;
+  const ofPart = fit && { ...fit.harmonics, pinion: null };
+  const fitted = ofPart ? (angle: number) => fittedAt(ofPart, angle, 1) : null;
   const shift = move ? move.min - judged.least : 0;
   return {
     readings: all.map((reading) => ({
@@ -221,10 +241,12 @@ function assessValues(
     sensitivity,
     move,
     now: { min: judged.least, max: judged.greatest },
+    seen: { min: judged.min, max: judged.max },
     standTooth: judged.counting.length >= leastPlaces(frame) ? judged.tight.tooth : null,
     carried: judged.carriedFrom !== null,
     state: verdictState[judged.verdict],
     fitted,
+    fittedSpread: fit?.harmonics.pinion?.amplitude ?? 0,
     read: of.read,
     budget: of.budget,
     predicted: fitted && move && move.amount !== 0 ? (angle) => fitted(angle) + shift : null,

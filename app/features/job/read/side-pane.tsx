@@ -119,7 +119,7 @@ export function SidePane({ stage }: { stage: Stage }) {
         />
       ))}
       <Button onClick={log}>Log the {sideWords[quantity].toLowerCase()}</Button>
-      <ul aria-label="Read beside it">
+      <ul aria-label="Also measure">
         {job.record.sides.map(({ id, body }) => (
           <li key={id} className="flex gap-3 items-center min-h-9">
             {sideValueWords(reader, body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}

@@ -50,15 +50,11 @@ export function useLogging(
   };
 
   const done = useHandler(async () => {
-    const view = now.taken ?? now.recorded;
     if (!(await finish())) return;
-    const nothingToMove = !view?.move || view.move.amount === 0;
-    if (phase === "check" && nothingToMove) navigate(stationPath("prove"), { replace: true });
-    else
-      setTimeout(() => {
-        // Whoever goes on with the round meanwhile is in the field, and stays there.
-        if (!goingOn.current) fields.so.current?.focus();
-      }, 60);
+    setTimeout(() => {
+      // Whoever goes on with the round meanwhile is in the field, and stays there.
+      if (!goingOn.current) (fields.so.current ?? document.querySelector<HTMLElement>("[data-onward]"))?.focus();
+    }, 60);
   });
 
   /** What was seen as it was moved goes into the logbook with it. */

@@ -8,6 +8,7 @@ import { inGear } from "~/operations/stage-as-read";
 import { usePreferences } from "../../people/use-preferences";
 import { useJobScreen } from "../entries/job-context";
 import { useGhost, useGoingOn, useKnown } from "../entries/known-round";
+import { rememberedUnit } from "../entries/remembered-unit";
 import { useTexts, useTyped } from "../entries/use-draft";
 import { methodOf } from "./method";
 import { roundView } from "./round-view";
@@ -20,8 +21,8 @@ export function useRound(phase: RoundPhase) {
   const readings = useTyped(({ rounds }) => rounds[phase].readings);
   const typing = useTyped(({ rounds }) => isTyping(rounds[phase]));
   const method = useMemo(
-    () => methodOf(reader, stage, texts, data.instruments),
-    [reader, stage, texts, data.instruments],
+    () => methodOf(reader, stage, { "method.unit": rememberedUnit(data.person.id) ?? "", ...texts }, data.instruments),
+    [reader, stage, texts, data.instruments, data.person.id],
   );
   const known = useKnown(method.gear);
   const { response, recorded, last } = known;
@@ -37,12 +38,13 @@ export function useRound(phase: RoundPhase) {
   // Of a switchable pair its first gear: which one is in may still be chosen.
   const mesh = teethOf(stage.geometry.element);
   const begun = begunWith(texts[`mesh.${phase}`]);
+  const even = texts["method.steps"] === "even";
   const positions = useMemo(() => {
-    const planned = placesToRead(frame, read.geometry.arcDeg);
+    const planned = placesToRead(frame, read.geometry.arcDeg, even);
     if (goesOn) return stillToRead(planned, goesOn.earlier.readings, placeCount(frame));
     const stand = phase === "set" ? (recorded?.standTooth ?? feltTight) : null;
     return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
-  }, [read, frame, phase, recorded?.standTooth, feltTight, goesOn]);
+  }, [read, frame, phase, recorded?.standTooth, feltTight, goesOn, even]);
 
   const asked = useMemo(
     () => ({
@@ -83,6 +85,7 @@ export function useRound(phase: RoundPhase) {
     begun,
     exchanged: readings.length > 0 && !sameTeeth(begun, mesh),
     positions,
+    even,
     asked,
     taken,
     ghost: last && job.record.asFound?.id !== last.id ? asFoundGhost : null,

@@ -1,12 +1,14 @@
-import { memo, type RefObject, startTransition, useEffect, useMemo, useState } from "react";
+import { memo, type RefObject, startTransition, useEffect, useMemo, useRef, useState } from "react";
 import { measuredUnit } from "~/core/stages";
 import type { DraftBody } from "~/operations/draft-body";
 import { useHandler } from "~/ui/use-handler";
 import { withUnit } from "../../words/spoken";
-import { Onward, OtherWay, ReadAgain } from "../advise/after-move";
+import { OtherWay, ReadAgain } from "../advise/after-move";
 import { MovePane } from "../advise/move-pane";
 import { useJobScreen } from "../entries/job-context";
 import { useTyped } from "../entries/use-draft";
+import { Onward } from "../stations/onward";
+import { MeterShows } from "./meter-shows";
 import { RoundPane } from "./round-pane";
 import { type RoundView, roundView } from "./round-view";
 import type { Logging } from "./use-logging";
@@ -28,7 +30,7 @@ export function WhatItSays({
   logging: Logging;
   soButton: RefObject<HTMLButtonElement | null>;
 }) {
-  const { stage, job, stationPath } = useJobScreen();
+  const { stage, job } = useJobScreen();
   const { phase, positions, recorded, waitingForReading, asking, questioned, readings, wentOtherWay, texts } = now;
   const round = useRoundShown(phase);
   const tooth = positions[Math.min(round.at, positions.length)] ?? null;
@@ -47,25 +49,28 @@ export function WhatItSays({
     () => questioned && { tooth: questioned.tooth, typed: readings[questioned.index]?.typed ?? "" },
     [questioned, readings],
   );
-  const onward = useMemo(
-    () => (now.settled ? <Onward to={stationPath(phase === "check" ? "prove" : "lock-up")} phase={phase} /> : null),
-    [now.settled, stationPath, phase],
-  );
+  const onward = useMemo(() => (now.settled ? <Onward phase={phase} /> : null), [now.settled, phase]);
+  // Arrived at where a move is asked for, or the way on.
+  const arrived = useRef(now.settled);
+  useEffect(() => {
+    if (!arrived.current || (document.activeElement && document.activeElement !== document.body)) return;
+    (soButton.current ?? document.querySelector<HTMLElement>("[data-onward]"))?.focus({ preventScroll: true });
+  }, [soButton]);
+  const meter = useMemo(() => <MeterShows stage={now.read} method={now.method} />, [now.read, now.method]);
   return (
     <>
       <div
-        className={`bg-panel min-h-0 p-2 max-lg:-mx-3.5 max-lg:h-[24rem] max-sm:h-[18.5rem] shrink-0 flex items-center justify-center ${asking ? "max-lg:order-3" : "max-lg:order-1"}`}
+        className={`bg-panel min-h-0 p-2 max-lg:-mx-3.5 max-lg:h-[24rem] ${asking ? "max-sm:h-60" : "max-sm:h-[18.5rem]"} shrink-0 flex items-center justify-center max-lg:order-2`}
       >
         <Picture
           stage={now.read}
-          instrument={now.method.instrument}
           view={waitingForReading ? null : view}
           ghost={waitingForReading ? (recorded?.fitted ?? now.ghost) : now.ghost}
           currentTooth={asking ? tooth : null}
           counterClockwise={now.method.sense === "counter-clockwise"}
         />
       </div>
-      <div className={`lg:p-5 max-lg:py-3 min-h-0 lg:overflow-y-auto ${asking ? "max-lg:order-5" : "max-lg:order-1"}`}>
+      <div className="lg:p-5 max-lg:py-2 min-h-0 lg:overflow-y-auto max-lg:order-1">
         {waitingForReading ? (
           <ReadAgain stage={now.read} tooth={positions[0] ?? null} />
         ) : wentOtherWay && texts[`sense.${wentOtherWay}`] !== "right" ? (
@@ -84,6 +89,7 @@ export function WhatItSays({
             questioned={asks}
             soButton={soButton}
             onward={onward}
+            meter={meter}
           />
         )}
       </div>

@@ -31,7 +31,7 @@ export function GoingLive({ open, onOpenChange }: { open: boolean; onOpenChange:
   return (
     <Dialog title="Before power comes on" open={open} onOpenChange={onOpenChange}>
       {saw.length > 0 && (
-        <p className="border-l-4 border-outside pl-3 mb-3 text-lg font-semibold">By the logbook: {saw.join(", ")}.</p>
+        <p className="border-l-4 border-outside pl-3 mb-3 text-lg font-semibold">Logged: {saw.join(", ")}.</p>
       )}
       {notKnown.length > 0 && (
         <p className="border-l-4 border-near pl-3 mb-3 text-lg">
@@ -40,7 +40,7 @@ export function GoingLive({ open, onOpenChange }: { open: boolean; onOpenChange:
       )}
       {saw.length + notKnown.length === 0 && (
         <p className="border-l-4 border-inside pl-3 mb-3 text-lg font-semibold">
-          By the logbook: all that was put in is out, every clamp was logged firm.
+          Logged: nothing left in, no loose clamp.
         </p>
       )}
       <p className="mb-2">Local rules and licensed trades come first.</p>

@@ -110,8 +110,9 @@ function Screws() {
       {data.stages.map((stage) => (
         <p key={stage.id} className="py-1.5 border-b border-rule text-lg">
           <span className="block text-mid text-base">
-            {stage.name}, {stage.geometry.clamps.size}
+            {[stage.name, stage.geometry.clamps.size].filter(Boolean).join(", ")}
           </span>
+          {stage.geometry.clamps.points.length === 0 && "none entered"}
           {job
             .recordOf(stage)
             .clamps.map((clamp, i) => `${i + 1} ${clamp.state === "unknown" ? "not known" : clamp.state}`)

@@ -9,7 +9,7 @@ beforeEach(() => localStorage.clear());
 afterEach(cleanup);
 
 const open = async () => {
-  await userEvent.click(await screen.findByRole("button", { name: /^Ledger/ }));
+  await userEvent.click(await screen.findByRole("button", { name: /^Left in and loose/ }));
   return within(await screen.findByRole("dialog"));
 };
 
@@ -31,7 +31,7 @@ test("what is put in stays on the list until it is said to be out, and is counte
     { thing: "paper strip", state: "out" },
   ]);
   await userEvent.click(box.getByRole("button", { name: "Back to the job" }));
-  await screen.findByRole("button", { name: "Ledger: 1 put in, 0 clamps not firm, 1 not known" });
+  await screen.findByRole("button", { name: "Left in and loose: 1 put in, 0 clamps not firm, 1 not known" });
   box = await open();
   expect(box.getByText("brass drift")).toBeTruthy();
 });

@@ -21,9 +21,9 @@ export function Ledger() {
       <Button
         kind="quiet"
         onClick={() => setOpen(true)}
-        aria-label={`Ledger: ${things.length} put in, ${slack} clamps not firm, ${unknown} not known`}
+        aria-label={`Left in and loose: ${things.length} put in, ${slack} clamps not firm, ${unknown} not known`}
       >
-        Ledger{count > 0 && <b className="figure">{count}</b>}
+        Left in and loose{count > 0 && <b className="figure">{count}</b>}
       </Button>
       {Box && <Box news={ledgerNews(things.length, slack, unknown)} open={open} setOpen={setOpen} />}
     </>

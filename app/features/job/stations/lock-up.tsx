@@ -48,7 +48,10 @@ export function LockUp() {
               {next.state === "dressed" || next.state === "started" ? "" : `, pass ${next.pass} of ${pattern.passes}`}
             </p>
             <p className="text-2xl font-semibold leading-snug" aria-live="polite">
-              Clamp <span className="text-now">{next.clamp}</span>
+              {next.state !== "dressed" && next.state !== "started" && next.pass === 1
+                ? "Start every screw, then clamp "
+                : "Clamp "}
+              <span className="text-now">{next.clamp}</span>
               {next.state === "started" ? (
                 ": by hand, a few threads, until it runs free."
               ) : (
@@ -56,9 +59,9 @@ export function LockUp() {
                   {next.state === "dressed"
                     ? ": draw it, dress it with threadlocking compound, drive it home to "
                     : next.pass === 1
-                      ? ": after starting every screw, to "
+                      ? " to "
                       : ": to "}
-                  <span className="figure">{torqueWords(reader, torque ?? 0)}</span>.
+                  <span className="figure">{torqueWords(reader, torque)}</span>.
                 </>
               )}
             </p>
@@ -68,9 +71,17 @@ export function LockUp() {
               </Button>
             </div>
             <p className="text-lg">
-              Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>. {pattern.size}, full torque{" "}
-              <span className="figure">{torqueWords(reader, pattern.torqueNm)}</span>, {threadWords(pattern)}. Touch
-              another clamp in the drawing if you took it first.
+              Order: <span className="figure">{orderOf(pattern).join(" – ")}</span>.{" "}
+              {pattern.size && `${pattern.size}. `}
+              {pattern.torqueNm === null ? (
+                "Full torque not known. "
+              ) : (
+                <>
+                  Full torque <span className="figure">{torqueWords(reader, pattern.torqueNm)}</span>,{" "}
+                  {threadWords(pattern)}.{" "}
+                </>
+              )}
+              Touch another clamp in the drawing if you took it first.
             </p>
             {next.state === "dressed" && (
               <p className="text-lg border-l-4 border-near pl-3">{compoundWords(reader, pattern)}</p>
@@ -78,7 +89,11 @@ export function LockUp() {
           </>
         ) : (
           <p className="text-2xl font-semibold">
-            {pattern.compound ? "Every clamp is dressed and home." : "Every clamp is firm."}
+            {clamps.length === 0
+              ? "No clamps are entered for this stage."
+              : pattern.compound
+                ? "Every clamp is dressed and home."
+                : "Every clamp is firm."}
           </p>
         )}
         {allFirm && (
@@ -89,23 +104,25 @@ export function LockUp() {
             </Link>
           </div>
         )}
-        <details className="border-t border-rule pt-2">
-          <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
-            Ease the clamps again
-          </summary>
-          <p className="my-2">In the reverse order, all lightly first. Each touch logs one.</p>
-          <div className="flex flex-wrap gap-2">
-            {[...orderOf(pattern)].reverse().map((clamp) => (
-              <Button
-                key={clamp}
-                onClick={() => touch({ clamp, pass: 0, state: "eased" })}
-                disabled={clamps[clamp - 1]?.state === "eased"}
-              >
-                Ease {clamp}
-              </Button>
-            ))}
-          </div>
-        </details>
+        {clamps.length > 0 && (
+          <details className="border-t border-rule pt-2">
+            <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
+              Ease the clamps again
+            </summary>
+            <p className="my-2">In the reverse order, all lightly first. Each touch logs one.</p>
+            <div className="flex flex-wrap gap-2">
+              {[...orderOf(pattern)].reverse().map((clamp) => (
+                <Button
+                  key={clamp}
+                  onClick={() => touch({ clamp, pass: 0, state: "eased" })}
+                  disabled={clamps[clamp - 1]?.state === "eased"}
+                >
+                  Ease {clamp}
+                </Button>
+              ))}
+            </div>
+          </details>
+        )}
       </section>
     </div>
   );
@@ -127,8 +144,8 @@ const isCircle = (points: ClampPattern["points"]): boolean => {
   return points.length > 4 && Math.max(...radii) - Math.min(...radii) < 0.02 * Math.max(...radii);
 };
 
-const torqueOf = (pattern: ClampPattern, { pass }: Touch): number =>
-  (pattern.torqueNm * Math.max(1, pass)) / pattern.passes;
+const torqueOf = (pattern: ClampPattern, { pass }: Touch): number | null =>
+  pattern.torqueNm === null ? null : (pattern.torqueNm * Math.max(1, pass)) / pattern.passes;
 
 /** Every touch of a lock-up in order: all started, the passes, the last one firm, then compound screw by screw. */
 function allTouches(pattern: ClampPattern): Touch[] {

@@ -2,14 +2,15 @@ import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
+import { usualLiftLimitKg } from "~/core/records/lifting";
 import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
-import { kindWords } from "../../kinds";
 import { refusalWords } from "../../words/refusal";
-import { cautions, noLocks } from "../../words/state";
+import { noLocks } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
+import { cautionsFor, needsTwo } from "./cautions";
 import { NoteForm } from "./note-form";
 import { PressList, saidOf } from "./press-list";
 
@@ -27,10 +28,14 @@ export function MakeSafe() {
   const texts = useTexts();
   const lock = texts.lock ?? "";
   const how = noLocks.find(({ key }) => key === texts["safe.how"]) ?? null;
-  const items = [
-    ...cautions,
-    ...[...new Set(data.stages.map(({ kind }) => kind))].map((kind) => ({ key: kind, text: kindWords[kind].caution })),
-  ];
+  const limitKg = data.liftLimitKg ?? usualLiftLimitKg;
+  const second = texts["safe.second"] ?? "";
+  const items = cautionsFor(
+    reader,
+    data.machine,
+    data.stages.map(({ kind }) => kind),
+    { limitKg, first: data.person.name, second },
+  );
   const pressed = (texts.cautions ?? "").split(" ").filter(Boolean);
   const [said, setSaid] = useState(false);
   const isolate = async (event: React.FormEvent) => {
@@ -100,6 +105,18 @@ export function MakeSafe() {
                 job.changeText("lock", event.target.value);
               }}
               error={refusal ? refusalWords(reader, refusal) : undefined}
+            />
+          )}
+          {needsTwo(data.machine, limitKg) && (
+            <Field
+              className="max-w-xs"
+              label="Who lifts with you?"
+              hint="the heaviest part is over what one may lift here"
+              autoComplete="off"
+              readOnly={said}
+              value={second}
+              onKeyDown={(event) => event.key === "Enter" && event.preventDefault()}
+              onChange={(event) => job.changeText("safe.second", event.target.value)}
             />
           )}
           <div ref={list}>

@@ -31,7 +31,7 @@ export function NoteForm() {
         error={refusal ? refusalWords(reader, refusal) : undefined}
       />
       <div>
-        <Button type="submit">Put it on the tape</Button>
+        <Button type="submit">Add to log</Button>
       </div>
     </form>
   );

@@ -3,14 +3,15 @@ import { useRouteLoaderData } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
 import type { loader as rootLoader } from "~/app/root";
+import { signedRecord } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { DateField, isDay } from "~/ui/date-field";
 import { Field, TextArea } from "~/ui/field";
 import { Tick } from "~/ui/tick";
+import { leftWords } from "../../words/provisional";
 import { refusalWords } from "../../words/refusal";
-import { provisionalWords } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 
@@ -24,9 +25,12 @@ export function SignForm() {
   const [secret, setSecret] = useState("");
   const signer = useRouteLoaderData<typeof rootLoader>("root")?.person;
   const texts = useTexts();
-  const parts = data.stages.map((stage) => ({ stage, provisional: job.recordOf(stage).provisional }));
-  const items = parts.flatMap(({ stage, provisional }) =>
-    provisional.map((code) => ({ key: `${stage.id} ${code}`, code, stage })),
+  const parts = data.stages.map((stage) => {
+    const record = job.recordOf(stage);
+    return { stage, provisional: record.provisional, left: signedRecord(record, stage) };
+  });
+  const items = parts.flatMap(({ stage, provisional, left }) =>
+    provisional.map((code) => ({ key: `${stage.id} ${code}`, code, stage, left })),
   );
   const several = data.stages.length > 1;
   const nextName = (stage: Stage) => (stage === data.stages[0] ? "sign.next" : `sign.next.${stage.id}`);
@@ -65,10 +69,10 @@ export function SignForm() {
       {items.length > 0 && (
         <fieldset>
           <legend className="text-lg font-bold">Left provisional: acknowledge each</legend>
-          {items.map(({ key, code, stage }) => (
+          {items.map(({ key, code, stage, left }) => (
             <Tick
               key={key}
-              label={several ? `${stage.name}: ${provisionalWords[code]}` : provisionalWords[code]}
+              label={`${several ? `${stage.name}: ` : ""}${leftWords(reader, code, left)}`}
               checked={ticked.includes(key)}
               onChange={(checked) => {
                 setRefusal(null);

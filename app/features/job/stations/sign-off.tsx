@@ -13,10 +13,7 @@ export function SignOff() {
   const signature = job.entries.find(isKind("signature"));
   return (
     <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,28rem)] gap-8 p-5 max-sm:p-3.5">
-      <article
-        aria-label="The job on one page"
-        className="bg-panel border border-rule p-6 max-sm:p-4 grid gap-7 content-start"
-      >
+      <article aria-label="The job on one page" className="grid gap-7 content-start">
         <header>
           <h2 className="text-2xl font-bold">
             {data.machine.name}
@@ -27,7 +24,13 @@ export function SignOff() {
           </p>
         </header>
         {data.stages.map((stage) => (
-          <StageOnPage key={stage.id} stage={stage} record={job.recordOf(stage)} named={data.stages.length > 1} />
+          <StageOnPage
+            key={stage.id}
+            stage={stage}
+            record={job.recordOf(stage)}
+            entries={job.entries}
+            named={data.stages.length > 1}
+          />
         ))}
       </article>
       {signature ? <Signed /> : <SignForm />}

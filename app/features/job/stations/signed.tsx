@@ -6,7 +6,7 @@ import { Exports } from "../../export/exports";
 import type { TapeEntry } from "../../logbook/tape";
 import { ConfirmSignature } from "../../offline/confirm-signature";
 import { useOutbox } from "../../offline/outbox-state";
-import { provisionalWords } from "../../words/state";
+import { leftWords } from "../../words/provisional";
 import { clock, dateWords, day } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
 import { Countersign } from "./countersign";
@@ -42,7 +42,7 @@ export function Signed() {
         item.body.provisional.map((code) => (
           <p key={`${item.id} ${code}`} className="text-lg">
             {several && `${nameOf(item.stageId)}: `}
-            {provisionalWords[code]}.
+            {leftWords(reader, code, item.body.record)}.
           </p>
         )),
       )}

@@ -58,6 +58,7 @@ export const bevel: KindForm<"bevel"> = {
   usualLimits: "circumferential-backlash",
   AskedFor: null,
   Recommend: null,
+  byRule: null,
   noRule: "No rule is known here: take the maker's or the drawing's.",
   means: ["shims", "spacers"],
   moved: () => null,

@@ -1,9 +1,11 @@
 import { lengthWords } from "~/app/features/words/spoken";
 import { bevelPair } from "~/core/bevels";
 import { type KindPanes, noPanes } from "../kind-panes";
+import { ConesPicture } from "./cones-picture";
 
 export const bevel: KindPanes<"bevel"> = {
   ...noPanes,
+  part: ({ element }) => <ConesPicture element={element} />,
   /** The same can be had by the shims of the other member, at another contact. */
   otherMember: (reader, { element, changeMm }) => {
     const perAxial = bevelPair(element.bevel).backlashPerAxialMm;

@@ -50,6 +50,7 @@ export const chain: KindForm<"chain"> = {
   usualLimits: "sag",
   AskedFor: null,
   Recommend: null,
+  byRule: null,
   noRule: "No rule is known here: take the maker's or the drawing's.",
   means: runMeans,
   moved: movedByRun,

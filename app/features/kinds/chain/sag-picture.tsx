@@ -5,6 +5,8 @@ import { type ChainElement, runDiameters, spanOf } from "~/core/stages";
 type Span = { min: number; max: number };
 
 const width = 440;
+/** How deep the deepest is drawn, px. */
+const most = 90;
 
 /** What a sag is: the slack span from sprocket to sprocket to scale, the limits as a band, what was read and what it should be as lines. */
 export function SagPicture({
@@ -22,14 +24,17 @@ export function SagPicture({
   const span = spanOf(chain) ?? 1;
   const [d1, d2] = runDiameters(chain);
   const scale = (width - 40) / (span + (d1 + d2) / 2);
-  const deepest = Math.max(limits.hi, now?.max ?? 0) * scale;
+  // Drawn deeper than it is, where it would hardly be seen.
+  const times = Math.max(1, Math.round(most / (Math.max(limits.hi, now?.max ?? 0) * scale)));
+  const drop = scale * times;
+  const deepest = Math.max(limits.hi, now?.max ?? 0) * drop;
   const from = (d1 / 2) * scale + 20;
   const to = from + span * scale;
   const y = 30;
-  const hang = (sag: number) => `M${from} ${y}Q${(from + to) / 2} ${y + 2 * sag * scale} ${to} ${y}`;
+  const hang = (sag: number) => `M${from} ${y}Q${(from + to) / 2} ${y + 2 * sag * drop} ${to} ${y}`;
   const middle = (from + to) / 2;
   return (
-    <figure>
+    <figure className="w-full">
       <svg
         viewBox={`0 0 ${width} ${y + deepest + 44}`}
         className="w-full h-auto"
@@ -37,7 +42,7 @@ export function SagPicture({
         aria-label={`Sag in the middle of the slack span of ${lengthWords(reader, span, 0)}, from the straight line`}
       >
         <path
-          d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * scale} ${from} ${y}Z`}
+          d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * drop} ${from} ${y}Z`}
           className="fill-band stroke-band-line"
           strokeWidth="1.2"
         />
@@ -68,9 +73,9 @@ export function SagPicture({
             strokeDasharray="9 5"
           />
         )}
-        <path d={`M${middle} ${y}v${(now?.max ?? limits.hi) * scale}`} className="stroke-ink" strokeWidth="1.2" />
+        <path d={`M${middle} ${y}v${(now?.max ?? limits.hi) * drop}`} className="stroke-ink" strokeWidth="1.2" />
         <text x={middle} y={y - 9} textAnchor="middle" fontSize="16" className="fill-mid">
-          straight line
+          straight line{times > 1 && `; sag drawn ${times} times as deep`}
         </text>
         <text x={middle} y={y + deepest + 34} textAnchor="middle" fontSize="16" className="fill-mid">
           {now

@@ -1,12 +1,12 @@
 import { useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { slackMove, unitOf } from "~/core/advice";
+import { slackMove } from "~/core/advice";
 import type { Refusal, Result } from "~/core/quantity";
 import { slackByHand } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
-import { amountWords, parseAmount } from "../../words/amount";
+import { moveWords, parseAmount } from "../../words/amount";
 import { Refused } from "../../words/refused";
 import { lengthWords } from "../../words/spoken";
 import type { BesideProps } from "../kind-panes";
@@ -31,10 +31,7 @@ export function SlackByHand({ stage, element, texts, onText, onMove, easeFirst }
   const move = found?.ok ? found.value : null;
   const wrong = found && !found.ok ? found.refusal : refusal;
   const percent = (share: number) => `${formatNumber(reader, share, 1)} %`;
-  const amount =
-    move && move.amount !== 0
-      ? `${amountWords(reader, move.amount, unitOf(adjuster.adjuster), adjuster.step, adjuster.means)} ${move.amount > 0 ? adjuster.positiveWord : adjuster.negativeWord}`
-      : "";
+  const amount = move && move.amount !== 0 ? moveWords(reader, adjuster, move.amount) : "";
   const log = () => {
     if (!move || !sized?.ok) return;
     const note = `Slack by hand ${lengthWords(reader, sized.value.movementMm, 1)} in all, ${percent(move.percent)} of the span to each side`;

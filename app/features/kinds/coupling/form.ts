@@ -56,6 +56,7 @@ export const coupling: KindForm<"coupling"> = {
   usualLimits: "shaft-offset",
   AskedFor: null,
   Recommend: null,
+  byRule: null,
   noRule:
     "The rule goes by the speed: enter it above, or take the maker's limits. What a coupling allows is what it survives, not what to align to.",
   means: ["shims"],

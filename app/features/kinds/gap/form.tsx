@@ -35,6 +35,7 @@ export const gap: KindForm<"gap"> = {
       />
     ) : null,
   Recommend: null,
+  byRule: null,
   noRule: "No rule is known here: take the maker's or the drawing's.",
   means: ["shims", "spacers"],
   moved: () => null,

@@ -13,7 +13,7 @@ export function GearFields() {
         <TextField name="z1" label="Teeth of the pinion" inputMode="numeric" />
         <TextField name="z2" label={internal ? "Teeth of the ring" : "Teeth of the gear"} inputMode="numeric" />
         <TextField name="pitch" label="Module, or DP" hint="1.5, or 16 DP; normal" />
-        <TextField name="centres" label="Centre distance" hint="mm, as installed" />
+        <TextField name="centres" label="Centre distance" hint="mm, as installed; empty: that of the teeth" />
         <TextField name="x1" label="Shift of the pinion" hint="x, usually 0" />
         <TextField name="x2" label="Shift of the gear" hint="x, usually 0" />
         <TextField name="helix" label="Helix angle" hint="degrees; empty: spur" />

@@ -69,6 +69,9 @@ const sourceWords: Record<RecommendedLimits["by"], string> = {
   "fine-pitch-plastic": "0.05·m + 0.02 mm (common practice)",
 };
 
+/** Where recommended limits come from, as their source. */
+export const backlashSource = ({ by }: RecommendedLimits): string => sourceWords[by];
+
 function formulaWords(
   reader: Reader,
   { normalMm, forRunoutMm, by, loMm }: RecommendedLimits,

@@ -1,4 +1,4 @@
-import { bothTeeth, over0, over0Or, pitch, pressureAngle, type Reading, slant } from "../../form/field-readers";
+import { bothTeeth, over0Or, pitch, pressureAngle, type Reading, slant } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import type { KindForm } from "../kind-form";
 import { gearTexts, readGears } from "./other-gears";
@@ -52,6 +52,7 @@ export const gearTyped: Pick<KindForm<"gear-pair">, "read" | "texts"> = {
 
 function readPair(read: Reading) {
   const face = over0Or(read, "face", undefined);
+  const centres = over0Or(read, "centres", undefined);
   return {
     teeth: bothTeeth(read),
     moduleMm: pitch(read, "pitch"),
@@ -61,7 +62,7 @@ function readPair(read: Reading) {
     thinningMm: [read.numberOr("thin1", 0), read.numberOr("thin2", 0)] as const,
     ...(face === undefined ? {} : { faceWidthMm: face }),
     internal: read.text("internal") === "yes",
-    centreDistanceMm: over0(read, "centres"),
+    ...(centres === undefined ? {} : { centreDistanceMm: centres }),
   };
 }
 

@@ -8,7 +8,8 @@ import { toothedWords } from "../toothed/words";
 export const gearPair: KindWords<"gear-pair"> = {
   ...toothedWords,
   name: "gear pair",
-  caution: "Gears: turn them by hand alone, fingers away from where the teeth run in.",
+  caution:
+    "Gears: no hand, paper or rag in a mesh that has power; turned by hand, fingers away from where the teeth run in.",
   size: (_, { pair }) => pair.teeth.join(" : "),
   line: (reader, { pair, gears }, head) => {
     const helix = pair.helixAngleDeg;

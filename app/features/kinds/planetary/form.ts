@@ -77,6 +77,7 @@ export const planetary: KindForm<"planetary"> = {
   usualLimits: "angular-backlash",
   AskedFor: null,
   Recommend: null,
+  byRule: null,
   noRule: "No rule is known for a whole set: take the maker's, or twice what it read when it was new.",
   means: [],
   moved: () => "pinion",

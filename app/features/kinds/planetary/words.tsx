@@ -25,5 +25,5 @@ export const planetary: KindWords<"planetary"> = {
   side: () => "",
   afterEachPart: () => null,
   thrust: null,
-  ways: ["parts the centres", "brings the centres together"],
+  ways: ["opens the centres", "closes the centres"],
 };

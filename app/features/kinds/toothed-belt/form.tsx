@@ -42,6 +42,7 @@ export const toothedBelt: KindForm<"toothed-belt"> = {
   usualLimits: "tension",
   AskedFor: () => <TextField name="rec.torque" label="Torque at the driver" hint="N·m" className="max-w-60" />,
   Recommend: null,
+  byRule: null,
   noRule: "With the torque, a tension can be recommended: half of the effective pull at least, all of it at most.",
   means: runMeans,
   moved: movedByRun,

@@ -5,7 +5,7 @@ import { beltWords } from "../runs/words";
 export const toothedBelt: KindWords<"toothed-belt"> = {
   ...beltWords,
   name: "toothed belt",
-  caution: "Belt: slacken it, never lever it on. The nip is where it runs onto the pulley.",
+  caution: "Belts: slacken them, never roll or lever them on. The nip is where they run onto the pulley.",
   size: (_, { teeth }) => teeth.join(" : "),
   line: (reader, { pitchMm, beltTeeth }, head) => `${head}, pitch ${f(reader, pitchMm)} mm, ${beltTeeth} teeth`,
   drawn: (places) => `Pulley of ${places} teeth`,

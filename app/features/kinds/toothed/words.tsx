@@ -12,5 +12,5 @@ export const toothedWords = {
   madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
-  ways: ["parts the centres", "brings the centres together"],
+  ways: ["opens the centres", "closes the centres"],
 } as const;

@@ -35,6 +35,7 @@ export const vBelt: KindForm<"v-belt"> = {
     </div>
   ),
   Recommend: null,
+  byRule: null,
   noRule: "With power and belt speed, a tension can be recommended.",
   means: runMeans,
   moved: movedByRun,

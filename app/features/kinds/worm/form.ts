@@ -53,6 +53,7 @@ export const worm: KindForm<"worm"> = {
   usualLimits: "circumferential-backlash",
   AskedFor: null,
   Recommend: null,
+  byRule: null,
   noRule: "No rule is known here: take the maker's or the drawing's.",
   means: ["jack-screw", "slot", "eccentric", "shims"],
   moved: () => "pinion",

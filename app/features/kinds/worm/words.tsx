@@ -11,14 +11,15 @@ import { toothedWords } from "../toothed/words";
 export const worm: KindWords<"worm"> = {
   ...toothedWords,
   name: "worm and wheel",
-  caution: "Worm: self-locking is no brake. Land the load before anything is slackened.",
+  caution:
+    "Worm: self-locking is no brake. Land the load before anything is slackened; no hand or rag where the worm runs in.",
   size: (_, element) => `${element.worm.wormStarts} : ${element.worm.wheelTeeth}`,
   line: (reader, element, head) =>
     `${head}, axial module ${f(reader, element.worm.axialModuleMm)}, ${element.hand}-hand`,
   drawn: (places) => `Wheel of ${places} teeth`,
   stand: (where) => <>Stand the wheel with {where}, the tight spot, at the worm. </>,
-  beforeReading: () =>
-    "Hold the load, then rock the wheel both ways with the worm locked along its axis. What the worm floats is read apart: no mesh adjustment takes it away. A worm that seems self-locking is no brake.",
+  beforeReading: (element) =>
+    `${holds(element) ? "Hold the load and turn it from the worm alone, at the motor's end: to and fro until the wheel just follows each way, read at the wheel." : "Hold the load and release the drive; then rock the wheel both ways with the worm locked along its axis."} What the worm floats is read apart: no mesh adjustment takes it away. A worm that seems self-locking is no brake.`,
   parting: (_, way) => (way === "apart" ? "Move the worm away from the wheel" : "Move the worm towards the wheel"),
   sensitivity: (reader, element, sensitivity) => {
     const length = lengthUnit(reader);
@@ -41,11 +42,14 @@ export const worm: KindWords<"worm"> = {
 /** Of a worm that cannot be driven by its wheel the output is never turned: the worm is, by so many turns. */
 const leadThatHolds = 15;
 
+/** Whether its lead is so small that its wheel does not turn it. */
+const holds = ({ worm: w }: Pick<WormElement, "worm">): boolean =>
+  degrees(Math.atan((w.wormStarts * w.axialModuleMm) / w.wormPitchDiameterMm)) < leadThatHolds;
+
 /** How a worm stage is felt free: by its output where the lead lets it, else by so many turns of the worm. */
 export function freeTurnWords(reader: Reader, { worm: w }: WormElement): string {
   const turns = w.wheelTeeth / w.wormStarts;
-  const lead = degrees(Math.atan((w.wormStarts * w.axialModuleMm) / w.wormPitchDiameterMm));
-  return lead < leadThatHolds
+  return holds({ worm: w })
     ? `turn the worm ${Number.isInteger(turns) ? turns : formatNumber(reader, turns, 1)} turns by hand, one turn of the output (a worm of so small a lead cannot be turned from its output, and must not be forced)`
     : "release the drive and turn the output a turn by hand";
 }

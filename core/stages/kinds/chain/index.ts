@@ -14,7 +14,9 @@ import { isSteep } from "./steep";
 export const chain: Kind<"chain"> = {
   felt: null,
   law: () => "geometry",
-  frame: ({ links }) => oneTurn({ word: "link", places: links, wave: false, usual: 4 }),
+  // Links are counted for its wear; its sag is read as it goes round.
+  frame: (element) =>
+    oneTurn({ word: isSteep(element) ? "link" : "round", places: element.links, wave: false, usual: 4 }),
   judgedBy: (element) => (isSteep(element) ? "elongation" : "sag"),
   waysToMeasure: (element) => (isSteep(element) ? ["elongation"] : ["sag", "hand-movement"]),
   limitWays: (element) => (isSteep(element) ? ["elongation"] : ["sag"]),

@@ -16,7 +16,7 @@ import type { Kind } from "../kind";
 export const toothedBelt: Kind<"toothed-belt"> = {
   felt: null,
   law: beltLaw,
-  frame: ({ teeth }) => oneTurn({ word: "tooth", places: teeth[1], wave: true, usual: 4 }),
+  frame: ({ teeth }) => oneTurn({ word: "turn", places: teeth[1], wave: true, usual: 4 }),
   judgedBy: () => "tension",
   waysToMeasure: () => beltTensionWays,
   limitWays: () => limitTensionWays,

@@ -40,6 +40,6 @@ export const vBelt: Kind<"v-belt"> = {
 /** Of a set every belt is read, at two places. */
 function frame({ belts }: VBeltElement): Frame {
   return belts === 1
-    ? oneTurn({ word: "place", places: marks, wave: true, usual: 4 })
-    : { word: "place", places: 2, belts, teeth: null, wave: false, usual: 2 };
+    ? oneTurn({ word: "turn", places: marks, wave: true, usual: 4 })
+    : { word: "turn", places: 2, belts, teeth: null, wave: false, usual: 2 };
 }

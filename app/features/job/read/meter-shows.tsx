@@ -1,0 +1,27 @@
+import { useWords } from "~/app/features/words/use-words";
+import type { Stage } from "~/core/records";
+import { measuredUnit, meterShows } from "~/core/stages";
+import { judgedIn, stageUnit } from "../../words/quantity";
+import { spoken } from "../../words/spoken";
+import type { Method } from "./method";
+
+/** What the instrument shows at the limits, where it is not the figures of the limits themselves: "150 to 260 N = 31 to 41 Hz here". */
+export function MeterShows({ stage, method }: { stage: Stage; method: Method }) {
+  const reader = useWords();
+  const { element } = stage.geometry;
+  const { quantity, indicatorRadiusMm, indicatorAngleDeg, held } = method;
+  const found = meterShows(element, { quantity, indicatorRadiusMm, indicatorAngleDeg, held }, stage.limits);
+  if (!found.ok) return null;
+  const { unit, factor, digits } = measuredUnit[quantity];
+  const meter = spoken(reader, unit, digits ?? 2);
+  const { lo, hi } = found.value;
+  const shows = `${meter.range(lo / factor, hi / factor)} ${meter.unit}`;
+  const judged = stageUnit(reader, element);
+  const limits = `${judgedIn(reader, judged.quantity).range(stage.limits.lo, stage.limits.hi)} ${judged.unit}`;
+  if (shows === limits) return null;
+  return (
+    <p className="text-lg">
+      <span className="figure">{limits}</span> = <b className="figure">{shows}</b> here.
+    </p>
+  );
+}

@@ -1,0 +1,7 @@
+import { type KindPanes, noPanes } from "../kind-panes";
+import { RunPart } from "../runs/run-part";
+
+export const vBelt: KindPanes<"v-belt"> = {
+  ...noPanes,
+  part: ({ element }) => <RunPart element={element} asks="pluck or press here" />,
+};
