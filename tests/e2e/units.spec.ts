@@ -26,6 +26,9 @@ const asGiven =
 /** What a move does for each millimetre or inch of it: lengths to lengths are the same in both. */
 const perMove = /\b(an?|each) (mm|in)\b/;
 
+/** The key under which a dial's divisions are typed, for a reader of inches too. */
+const aKey = "0.01 mm";
+
 const fetchedWhenOpened = [
   ["Numbers behind this", "Uncertainty of a reading"],
   ["Also measure:", "A reading by the"],
@@ -61,7 +64,9 @@ async function read(page: Page, path: string): Promise<Figure[]> {
     if ((await page.getByText(fold).count()) > 0) await expect(page.getByText(part).first()).toBeVisible();
   // biome-ignore lint/performance/useDomNodeTextContent: only what is seen counts, and line by line
   const lines = (await page.locator("body").innerText()).split("\n");
-  return lines.filter((line) => !asGiven.test(line.trim()) && !perMove.test(line)).flatMap(figuresIn);
+  return lines
+    .filter((line) => !asGiven.test(line.trim()) && !perMove.test(line) && line.trim() !== aKey)
+    .flatMap(figuresIn);
 }
 
 async function speakIn(page: Page, units: "metric" | "inch" | "machine"): Promise<void> {
