@@ -116,5 +116,5 @@ export const everyKind: StageElement[] = [
     rpm: 1450,
     feet: { frontMm: 180, rearMm: 460 },
   },
-  { kind: "gap", what: "end-float", places: 3, diameterMm: 60 },
+  { kind: "gap", what: "end-float", places: 3, names: ["drive side", "middle", "far side"], diameterMm: 60 },
 ];

@@ -5,6 +5,7 @@ export {
   alignLimitsAt,
   alignShafts,
   type DialRound,
+  type FootMove,
 } from "./align";
 export { type CouplingFault, type CouplingFit, type CouplingQuestion, fitCoupling } from "./fit-up";
 export type { CouplingEnd } from "./schema";

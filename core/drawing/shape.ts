@@ -1,7 +1,7 @@
 export type Point = readonly [x: number, y: number];
 
-/** What a line means: a body with its fill, the inside of a ring, a pitch circle, an axis, a belt or chain, a mark on a body. */
-export type ShapeRole = "body" | "hollow" | "pitch" | "axis" | "belt" | "chain" | "mark" | "hidden";
+/** What a line means: a body with its fill, the inside of a ring, a pitch circle, an axis, a belt or chain, a mark on a body, a point painted on it. */
+export type ShapeRole = "body" | "hollow" | "pitch" | "axis" | "belt" | "chain" | "mark" | "point" | "hidden";
 export type Shape = { role: ShapeRole; d: string };
 
 /** A drawing with its corners, and where its two shafts stand. */

@@ -131,6 +131,7 @@ export const refusalCodes = [
   "pin-drops-through",
   "planets-do-not-assemble",
   "planets-touch",
+  "places-not-named",
   "point-closed",
   "positions-undetermined",
   "pulleys-overlap",

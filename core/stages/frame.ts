@@ -14,13 +14,15 @@ export type Frame = {
   wave: boolean;
   /** Places to read in a round, unless its teeth have a plan of their own. */
   usual: number;
+  /** Of the places, from the first, where they have any. */
+  names?: readonly string[] | undefined;
 };
 
 /** Marks on a smooth pulley or a carrier. */
 export const marks = 8;
 
 /** One part that comes round, without a second one's teeth. */
-export const oneTurn = (frame: Pick<Frame, "word" | "places" | "wave" | "usual">): Frame => ({
+export const oneTurn = (frame: Pick<Frame, "word" | "places" | "wave" | "usual" | "names">): Frame => ({
   belts: 1,
   teeth: null,
   ...frame,

@@ -116,7 +116,13 @@ export const lift: DemoMachine = {
       key: "emergency",
       name: "Emergency pinion",
       geometry: {
-        element: { kind: "gap", what: "pinion-clearance", places: 3, diameterMm: 280 },
+        element: {
+          kind: "gap",
+          what: "pinion-clearance",
+          places: 3,
+          names: ["witness mark", "a third on", "two thirds on"],
+          diameterMm: 280,
+        },
         clamps: { points: circle(2, 60), size: "M10 8.8", torqueNm: 45, passes: 2, compound: false },
       },
       adjuster: {

@@ -60,6 +60,7 @@ async function read(page: Page, path: string): Promise<Figure[]> {
   await expect(page.locator("[aria-busy=true]")).toHaveCount(0);
   await openFolds(page);
   // What lies in some folds is fetched when they are opened.
+  await expect(page.locator("[aria-busy=true]")).toHaveCount(0);
   for (const [fold, part] of fetchedWhenOpened)
     if ((await page.getByText(fold).count()) > 0) await expect(page.getByText(part).first()).toBeVisible();
   // biome-ignore lint/performance/useDomNodeTextContent: only what is seen counts, and line by line

@@ -8,6 +8,7 @@ export const shapeLook: Record<ShapeRole, { className: string; width: number; da
   axis: { className: "fill-none stroke-mid", width: 1, dash: "10 3 2 3" },
   belt: { className: "fill-none stroke-ink", width: 3 },
   chain: { className: "fill-none stroke-ink", width: 3, dash: "5 2" },
+  point: { className: "fill-copper stroke-ink", width: 1 },
   mark: { className: "fill-none stroke-ink", width: 1.3 },
   hidden: { className: "fill-none stroke-mid", width: 1 },
 };

@@ -86,7 +86,13 @@ export function DriveLine({
       )}
       {line?.solved.ok && (
         <Fold summary="Speeds, torque, directions, lost motion">
-          <Suspense fallback={<p className="text-mid pt-3">Working it out …</p>}>
+          <Suspense
+            fallback={
+              <p className="text-mid pt-3" aria-busy="true">
+                Working it out …
+              </p>
+            }
+          >
             <LineFigures line={line.solved.value} graph={line.graph} stages={line.stages} />
           </Suspense>
         </Fold>

@@ -49,6 +49,8 @@ describe("what is wrong is named at the field of its kind", () => {
     ["coupling", { rearFeet: "100" }, { rearFeet: "window-upside-down" }],
     ["coupling", { rpm: "0", allowAngular: "-1" }, { rpm: "too-small", allowAngular: "too-small" }],
     ["gap", { gapDiameter: "" }, { gapDiameter: "empty" }],
+    ["gap", { gapNames: "left, right" }, { gapNames: "places-not-named" }],
+    ["gap", { gapPlaces: "2", gapNames: "left; left" }, { gapNames: "places-not-named" }],
     ["gear-pair", { switches: "yes", gearName: "low", ...gears("") }, { gears: "one-gear-only" }],
     ["gear-pair", { switches: "yes", gearName: "low", ...gears("high 30") }, { "gears.0.z2": "empty" }],
     ["gear-pair", { switches: "yes", gearName: "", ...gears("high 30 30") }, { gearName: "missing" }],

@@ -51,7 +51,7 @@ export function TrendPane({
       {trend ? (
         <>
           <div ref={picture}>
-            <Suspense fallback={<div className="h-80 bg-panel" />}>
+            <Suspense fallback={<div className="h-80 bg-panel" aria-busy="true" />}>
               <TrendChart
                 trend={trend}
                 limits={limits}

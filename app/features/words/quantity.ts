@@ -31,10 +31,12 @@ export function sideIn(reader: Reader, quantity: SideQuantity): Spoken {
   return spoken(reader, unit, digits);
 }
 
-/** "tooth 5", "place 2", "link 12", "belt 2, place 1". */
+/** "tooth 5", "place 2", "link 12", "belt 2, place 1", or what people call it: "drive side". */
 export function placeWords(frame: Frame, place: number): string {
   const { belt, place: on } = onBelt(frame, place);
-  const where = frame.word === "turn" || frame.word === "round" ? shareWords(frame, on) : `${frame.word} ${on}`;
+  const counted = () =>
+    frame.word === "turn" || frame.word === "round" ? shareWords(frame, on) : `${frame.word} ${on}`;
+  const where = frame.names?.[on - 1] ?? counted();
   return frame.belts > 1 ? `belt ${belt}, ${where}` : where;
 }
 

@@ -130,6 +130,7 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
     `These planets cannot be put together: the teeth do not meet at every place. The nearest that go: ${facts.nearest || "another number of planets"}.`,
   "planets-touch": ({ facts }) =>
     `Neighbouring planets would touch. The nearest that go: ${facts.nearest || "fewer planets"}.`,
+  "places-not-named": "Name every place, each by a name of its own, or none of them.",
   "two-roles": "One member cannot be two of fixed, driven in and taken out.",
   "one-gear-only": "A switchable gear has two gears or more: name the others, one a line.",
   "gear-has-no-mesh": ({ facts }, number) =>

@@ -10,10 +10,10 @@ import { parseAmount } from "../../words/amount";
 import { Refused } from "../../words/refused";
 import { lengthUnit } from "../../words/spoken";
 import type { BesideProps } from "../kind-panes";
+import { DialClock, type DialPlace, dialPlaces } from "./dial-clock";
 import { InLinePicture } from "./in-line-picture";
 import { moveWords, notClosedWords, standWords } from "./in-line-words";
 
-const places = ["top", "right", "bottom", "left"] as const;
 const rounds = ["rim", "face"] as const;
 /** Off by more, the bracket was loose or a rim is not round (common practice). */
 const closureLimitMm = 0.02;
@@ -61,20 +61,24 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
         machine towards the coupling; plunger pushed in is plus. No foot may lift more than 0.05 mm when its screw is
         slackened (common practice).
       </p>
-      {rounds.map((round) => (
-        <fieldset key={round} className="grid grid-cols-2 sm:grid-cols-4 gap-3">
-          <legend className="font-semibold mb-1">{round === "rim" ? "On the rim" : "On the face"}</legend>
-          {places.map((place) =>
-            field(
-              `${round}.${place}`,
-              <>
-                <span className="sr-only">{round === "rim" ? "Rim," : "Face,"} </span>
-                {place}
-              </>,
-            ),
-          )}
-        </fieldset>
-      ))}
+      <div className="grid sm:grid-cols-2 gap-4">
+        {rounds.map((round) => (
+          <DialClock
+            key={round}
+            name={round === "rim" ? "On the rim" : "On the face"}
+            read={dials && placesOf(dials[round])}
+            field={(place) =>
+              field(
+                `${round}.${place}`,
+                <>
+                  <span className="sr-only">{round === "rim" ? "Rim," : "Face,"} </span>
+                  {place}
+                </>,
+              )
+            }
+          />
+        ))}
+      </div>
       <div className="grid grid-cols-2 gap-3">
         {field("face.diameter", "Face read on a diameter of", lengthUnit(reader))}
         {field("rim.sag", "Sag of the rim's bracket", "at the bottom on a stiff bar; empty: 0")}
@@ -132,7 +136,14 @@ function Feet({
   );
 }
 
-const fieldNames = [...rounds.flatMap((round) => places.map((place) => `${round}.${place}`)), "rim.sag"];
+const fieldNames = [...rounds.flatMap((round) => dialPlaces.map((place) => `${round}.${place}`)), "rim.sag"];
+
+const placesOf = ({ topMm, rightMm, bottomMm, leftMm }: DialRound): Record<DialPlace, number> => ({
+  top: topMm,
+  right: rightMm,
+  bottom: bottomMm,
+  left: leftMm,
+});
 
 /** What was typed, once every place of both rounds stands there. */
 function readDials(reader: Reader, texts: Record<string, string>) {

@@ -19,6 +19,11 @@ export function GapFields() {
         <TextField name="gapDiameter" label="Diameter of the faces" hint="mm, for the drawing" />
         <TextField name="gapPlaces" label="Read at" hint="places; empty: 1" inputMode="numeric" />
       </FieldRow>
+      <TextField
+        name="gapNames"
+        label="What the places are called"
+        hint="drive side, middle, far side; empty: place 1, place 2 …"
+      />
     </>
   );
 }

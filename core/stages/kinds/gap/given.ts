@@ -1,9 +1,13 @@
-import { accept } from "../../../quantity";
+import { accept, refuse } from "../../../quantity";
 import { recommendEndFloat, recommendRunout } from "../../rule";
 import type { KindGiven } from "../kind-given";
 
+export const everyPlaceNamed = (names: readonly string[], places: number): boolean =>
+  names.length === places && new Set(names).size === places;
+
 export const gapGiven: KindGiven<"gap"> = {
-  check: () => accept([]),
+  check: ({ places, names }) =>
+    !names || everyPlaceNamed(names, places) ? accept([]) : refuse("places-not-named", ["names"], {}),
   recommend: ({ what }, asked) => {
     switch (what) {
       case "pinion-clearance":

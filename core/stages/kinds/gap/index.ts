@@ -7,7 +7,7 @@ import type { Kind } from "../kind";
 export const gap: Kind<"gap"> = {
   felt: null,
   law: () => "geometry",
-  frame: ({ places }) => oneTurn({ word: "place", places, wave: false, usual: places }),
+  frame: ({ places, names }) => oneTurn({ word: "place", places, wave: false, usual: places, names }),
   judgedBy: () => "gap",
   waysToMeasure: () => ["gap"],
   limitWays: () => ["gap"],

@@ -1,8 +1,12 @@
 import { circle, cross, type Point, placed, type Shape, type StageShapes } from "../../../drawing";
 import { type GearBlank, toothCircles, toothOutlines } from "../../../gears";
+import { planetarySet } from "../../../planetary";
 import type { PlanetaryElement } from "./schema";
 
-/** A planetary set seen along its axis: sun, planets on their circle, ring 1; of stepped planets and ring 2 the pitch circles. */
+/**
+ * A planetary set seen along its axis: sun, planets on their circle, ring 1; of stepped planets and ring 2 the pitch circles. A dot on every
+ * planet shows how far it is clocked against the first, out along the arms where all are mounted alike.
+ */
 export function planetaryShapes({ set }: PlanetaryElement): StageShapes {
   const m = set.moduleMm ?? 1;
   const blank = (teeth: number, ring = false): GearBlank => ({
@@ -18,6 +22,13 @@ export function planetaryShapes({ set }: PlanetaryElement): StageShapes {
   const [planetTeeth, ringTeeth] = [set.planet[0], set.ring[0]];
   const arm = ((set.sun + planetTeeth) * m) / 2;
   const outer = toothCircles(blank(ringTeeth, true)).rootDiameterMm / 2 + 1.5 * m;
+  const solved = planetarySet(set);
+  const clocking = solved.ok ? solved.value.clockingSteps : null;
+  const markOn = ([x, y]: Point, k: number): Point => {
+    const turn = 2 * Math.PI * (k / set.planets + (k * (clocking ?? 0)) / planetTeeth);
+    const out = 0.34 * planetTeeth * m;
+    return [x + out * Math.sin(turn), y - out * Math.cos(turn)];
+  };
   const planets = Array.from({ length: set.planets }, (_, k): Shape[] => {
     const turn = (2 * Math.PI * k) / set.planets;
     const at: Point = [arm * Math.sin(turn), -arm * Math.cos(turn)];
@@ -28,6 +39,7 @@ export function planetaryShapes({ set }: PlanetaryElement): StageShapes {
       { role: "body", d: placed(toothOutlines(blank(planetTeeth), 3), at, (360 * k) / set.planets + toSun + rolled) },
       ...set.planet.slice(1).map((teeth): Shape => ({ role: "pitch", d: circle(at, (teeth * m) / 2) })),
       cross(at, 0.4 * m),
+      ...(clocking === null ? [] : [{ role: "point" as const, d: circle(markOn(at, k), 0.7 * m) }]),
     ];
   });
   const shapes: Shape[] = [
