@@ -19,7 +19,9 @@ export function meterShows(
   const found = toJudged(element, way);
   if (!found.ok) return found;
   const { convert } = found.value;
-  const [a, b] = [limits.lo, limits.hi].map((limit) => (limit > 0 ? fromJudged(convert, limit) : 0)) as [
+  const falls = convert(1) > convert(2);
+  // No deflection is great enough for no tension at all.
+  const [a, b] = [limits.lo, limits.hi].map((limit) => (falls && limit <= 0 ? 0 : fromJudged(convert, limit))) as [
     number,
     number,
   ];

@@ -49,7 +49,9 @@ describe.each(everyKind.map((element, i) => [element.kind, i, element] as const)
       const way = mustHold(toJudged(element, { quantity, indicatorRadiusMm: null, indicatorAngleDeg: 0, held: null }));
       // About what is read there: some hertz, newtons, millimetres, or the length of twenty pitches.
       const at =
-        { "span-frequency": 60, "span-force": 30, tension: 200, "tip-clearance": 0.6 }[quantity as string] ?? 1.2;
+        { "span-frequency": 60, "span-force": 30, tension: 200, "tip-clearance": 0.6, elongation: 320 }[
+          quantity as string
+        ] ?? 1.2;
       const step = 1e-5 * at;
       const slope = (way.convert(at + step) - way.convert(at - step)) / (2 * step);
       expect(Math.abs(way.factor(at) / slope), quantity).toBeCloseTo(1, quantity === "tip-clearance" ? 1 : 3);

@@ -12,10 +12,10 @@ export function MeterShows({ stage, method }: { stage: Stage; method: Method }) 
   const { quantity, indicatorRadiusMm, indicatorAngleDeg, held } = method;
   const found = meterShows(element, { quantity, indicatorRadiusMm, indicatorAngleDeg, held }, stage.limits);
   if (!found.ok) return null;
-  const { unit, factor, digits } = measuredUnit[quantity];
-  const meter = spoken(reader, unit, digits ?? 2);
+  const { unit, digits } = measuredUnit[quantity];
+  const meter = spoken(reader, unit, digits);
   const { lo, hi } = found.value;
-  const shows = `${meter.range(lo / factor, hi / factor)} ${meter.unit}`;
+  const shows = `${meter.range(lo, hi)} ${meter.unit}`;
   const judged = stageUnit(reader, element);
   const limits = `${judgedIn(reader, judged.quantity).range(stage.limits.lo, stage.limits.hi)} ${judged.unit}`;
   if (shows === limits) return null;

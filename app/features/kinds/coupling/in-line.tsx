@@ -61,7 +61,7 @@ export function InLine({ stage, element, texts, onText, onMove }: BesideProps<"c
         machine towards the coupling; plunger pushed in is plus. No foot may lift more than 0.05 mm when its screw is
         slackened (common practice).
       </p>
-      <div className="grid sm:grid-cols-2 gap-4">
+      <div className="grid gap-4">
         {rounds.map((round) => (
           <DialClock
             key={round}

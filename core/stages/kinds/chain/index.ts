@@ -10,6 +10,9 @@ import type { Kind } from "../kind";
 import type { ChainElement } from "./schema";
 import { isSteep } from "./steep";
 
+/** A chain never gets shorter: by so much less it was counted or read wrongly (common practice). */
+const leastOfNominal = 0.99;
+
 /** A chain over two sprockets and any idlers: judged by its sag, a steep one by its wear. */
 export const chain: Kind<"chain"> = {
   felt: null,
@@ -27,7 +30,7 @@ export const chain: Kind<"chain"> = {
     if (way.quantity !== "elongation") return accept(linear(1));
     const counted = (way.held ?? usualPitches) * pitchMm;
     return accept({
-      convert: (mm) => 100 * (mm / counted - 1),
+      convert: (mm) => (mm < leastOfNominal * counted ? Number.NaN : 100 * (mm / counted - 1)),
       factor: () => 100 / counted,
       ownUncertainty: 0,
       indicatorRadiusMm: null,
