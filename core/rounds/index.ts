@@ -40,4 +40,5 @@ export {
   type RoundValues,
   type TypedReading,
   typedRound,
+  wayOf,
 } from "./typed-round";

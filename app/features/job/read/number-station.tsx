@@ -39,6 +39,7 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
           quantity={method.quantity}
           view={now.taken}
           bareUnit={method.bareUnit}
+          canRead={now.canRead}
           onBareUnit={(unit) => {
             job.changeText("method.unit", unit);
             rememberUnit(data.person.id, unit);

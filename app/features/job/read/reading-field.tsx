@@ -111,6 +111,10 @@ function problemWords(problem: ReadingProblem, quantity: MeasuredQuantity): Reac
       return quantity === "circumferential-backlash"
         ? "Backlash is not below nothing. Zero it between the flanks and read again."
         : "That is below nothing. Read it again.";
+    case "cannot-read-so":
+      return quantity === "elongation"
+        ? "So many pitches are never so short. Count them, and read from the first pin to the last."
+        : "This stage cannot read so. Look at the way it is read, and read it again.";
     default:
       return <Refused refusal={problem} />;
   }

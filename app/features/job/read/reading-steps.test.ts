@@ -7,6 +7,7 @@ const plan: ReadingPlan = {
   positions: [1, 4, 7, 10],
   unit: measuredUnit["circumferential-backlash"],
   bareUnit: "mm",
+  canRead: (mm) => mm < 5,
   least: 3,
   stopsEarly: false,
 };
@@ -67,6 +68,7 @@ describe("blind reading", () => {
   test.each<[string, unknown]>([
     ["abc", { code: "not-a-number" }],
     ["-0.1", "below-nothing"],
+    ["7", "cannot-read-so"],
     [`0.${"1".repeat(40)}`, "too-long"],
     ["3 kg", { code: "wrong-dimension" }],
   ])("%s is not taken, and stays in the field", (text, problem) => {

@@ -19,7 +19,7 @@ export type ReadingStep =
   | { do: "keep-instead" };
 
 /** Why what stands in the field was not taken. */
-export type ReadingProblem = Refusal | "every-place-read" | "too-long" | "below-nothing";
+export type ReadingProblem = Refusal | "every-place-read" | "too-long" | "below-nothing" | "cannot-read-so";
 
 export type Reading = {
   round: RoundDraft;
@@ -35,6 +35,8 @@ export type ReadingPlan = {
   positions: readonly number[];
   unit: QuantityUnit;
   bareUnit: string;
+  /** Whether the stage can read so at all; in the unit of what is measured. */
+  canRead: (measured: number) => boolean;
   /** Fewest places that say how the stage stands. */
   least: number;
   /** Enough is enough: the tight spot alone ends it. */
@@ -116,6 +118,7 @@ function enter(now: Reading, plan: ReadingPlan): Reading {
   if (!parsed.ok) return refused(parsed.refusal);
   if (round.field.trim().length > longest) return refused("too-long");
   if (parsed.value.value < 0) return refused("below-nothing");
+  if (!plan.canRead(parsed.value.value * plan.unit.factor)) return refused("cannot-read-so");
   const first = here[0];
   return first === undefined ? keep(now, null, plan) : { ...now, asks: first, problem: null, done: false };
 }

@@ -38,6 +38,7 @@ function Pane({ stopsEarly = false }: { stopsEarly?: boolean }) {
       quantity="circumferential-backlash"
       view={null}
       bareUnit="mm"
+      canRead={() => true}
       onBareUnit={() => {}}
       least={3}
       stopsEarly={stopsEarly}

@@ -27,6 +27,7 @@ type Props = {
   /** Of the readings that were taken. */
   view: RoundView | null;
   bareUnit: string;
+  canRead: (measured: number) => boolean;
   onBareUnit: (unit: string) => void;
   least: number;
   /** Enough is enough: the tight spot alone ends it, the rest is there for who doubts. */

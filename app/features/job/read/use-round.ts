@@ -1,8 +1,8 @@
 import { useMemo } from "react";
 import { useWords } from "~/app/features/words/use-words";
 import { feltOfStage, type RoundPhase, sameTeeth } from "~/core/logbook";
-import { placesToRead } from "~/core/rounds";
-import { frameOf, placeCount, teethOf } from "~/core/stages";
+import { placesToRead, wayOf } from "~/core/rounds";
+import { frameOf, placeCount, teethOf, toJudged } from "~/core/stages";
 import type { DraftBody } from "~/operations/draft-body";
 import { inGear } from "~/operations/stage-as-read";
 import { usePreferences } from "../../people/use-preferences";
@@ -46,6 +46,11 @@ export function useRound(phase: RoundPhase) {
     return stand ? [stand, ...planned.filter((tooth) => tooth !== stand)] : planned;
   }, [read, frame, phase, recorded?.standTooth, feltTight, goesOn, even]);
 
+  const canRead = useMemo(() => {
+    const way = toJudged(read.geometry.element, wayOf(method, method.quantity));
+    return (measured: number) => !way.ok || Number.isFinite(way.value.convert(measured));
+  }, [read, method]);
+
   const asked = useMemo(
     () => ({
       stage: read,
@@ -86,6 +91,7 @@ export function useRound(phase: RoundPhase) {
     exchanged: readings.length > 0 && !sameTeeth(begun, mesh),
     positions,
     even,
+    canRead,
     asked,
     taken,
     ghost: last && job.record.asFound?.id !== last.id ? asFoundGhost : null,
