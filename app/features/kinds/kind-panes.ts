@@ -4,6 +4,9 @@ import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import type { Elements, StageKind } from "~/core/stages";
 
+/** What lies on either side, mm, null where nobody has said; and by how much this side is to change. */
+export type Shims = { hereMm: number | null; otherMm: number | null; changeMm: number };
+
 type Span = { min: number; max: number };
 
 export type BesideProps<K extends StageKind> = {
@@ -27,6 +30,7 @@ export type KindPanes<K extends StageKind> = {
         limits: { lo: number; hi: number };
         now: Span | null;
         then: Span | null;
+        shims: Shims | null;
       }) => ReactNode)
     | null;
   /** Under the next move: what is read, to scale. null: the round is enough. */

@@ -5,12 +5,12 @@ import type { Stage } from "~/core/records";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { StackPicture } from "../../stacks/stack-picture";
-import { piecesKept, piecesText, piecesTyped, readPieces } from "../../stacks/stack-words";
+import { piecesKept, piecesText, readPieces } from "../../stacks/stack-words";
 import { stageUnit } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useJobScreen } from "../entries/job-context";
-import { useTexts } from "../entries/use-draft";
+import { useLaidPieces } from "../entries/laid-shims";
 
 /** A part between two stacks is moved by carrying shims from one side to the other: their sum, and the end float, stay. */
 export function BothSides({
@@ -36,9 +36,7 @@ export function BothSides({
 }) {
   const reader = useWords();
   const { job } = useJobScreen();
-  const texts = useTexts();
-  const field = `stack.other.${job.record.moves.length}`;
-  const text = texts[field] ?? (known ? piecesTyped(reader, known) : "");
+  const { field, text } = useLaidPieces(stage).other;
   const other = readPieces(reader, text);
   const carried = other && text !== "" ? carryAcross(of, measured(other), wantedMm) : null;
   const { unit, range } = stageUnit(reader, stage.geometry.element);

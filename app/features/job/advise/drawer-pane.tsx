@@ -12,7 +12,7 @@ import {
   stacksToShow,
   totalOf,
 } from "~/core/advice";
-import { lastStack, type MovedStack } from "~/core/logbook";
+import type { MovedStack } from "~/core/logbook";
 import type { Refusal, Result } from "~/core/quantity";
 import type { Stage, StoreItem } from "~/core/records";
 import type { Stack, StackAnswer } from "~/core/stacks";
@@ -28,6 +28,7 @@ import { stageUnit } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useJobScreen } from "../entries/job-context";
+import { useLaidPieces } from "../entries/laid-shims";
 import { useTexts } from "../entries/use-draft";
 import { type RoundView, seenAfter } from "../read/round-view";
 import { BothSides } from "./both-sides";
@@ -62,16 +63,11 @@ export function DrawerPane({
   onTake: (chosen: ChosenStack) => void;
 }) {
   const reader = useWords();
-  const { data, before, job } = useJobScreen();
+  const { data, job } = useJobScreen();
   const texts = useTexts();
   const { adjuster } = stage.adjuster;
-  const known = useMemo(() => {
-    const here = job.entries.filter((entry) => entry.kind === "move" && entry.stageId === stage.id);
-    return here.length > 0 ? lastStack(job.entries, stage.id) : (before.stack ?? null);
-  }, [job.entries, stage.id, before.stack]);
-  // After a move something else lies in it.
-  const wasField = `stack.was.${job.record.moves.length}`;
-  const wasText = texts[wasField] ?? (known ? piecesTyped(reader, known.here) : "");
+  const laid = useLaidPieces(stage);
+  const { field: wasField, text: wasText } = laid.here;
   const items = useMemo(() => itemsFor(stage, data.stock ?? []), [stage, data.stock]);
   const present = useMemo(() => {
     const typed = readPieces(reader, wasText);
@@ -185,7 +181,7 @@ export function DrawerPane({
         <BothSides
           stage={stage}
           of={of}
-          known={known?.other ?? null}
+          known={laid.known?.other ?? null}
           wantedMm={view.move.amount}
           measured={(pieces) => asMeasured(pieces, items)}
           then={(outcome) => seenAfter(view, outcome)}

@@ -8,6 +8,7 @@ import { frameOf, partOutline, placeCount } from "~/core/stages";
 import { RoundDial } from "~/ui/round-dial/round-dial";
 import { stateWord } from "~/ui/state-mark";
 import { placeOf, stageUnit } from "../../words/quantity";
+import type { LaidShims } from "../entries/laid-shims";
 import { LevelPicture } from "./level-picture";
 import { type RoundView, seenAfter } from "./round-view";
 
@@ -18,12 +19,15 @@ export function RoundPane({
   ghost,
   currentTooth,
   counterClockwise,
+  laid = null,
 }: {
   stage: Stage;
   view: RoundView | null;
   ghost: ((angleDeg: number) => number) | null;
   currentTooth: number | null;
   counterClockwise: boolean;
+  /** The shims that lie in it now, on a job. */
+  laid?: LaidShims | null;
 }) {
   const reader = useWords();
   const { element } = stage.geometry;
@@ -63,6 +67,7 @@ export function RoundPane({
             limits={{ lo, hi }}
             now={view?.seen ?? null}
             then={view?.move && view.move.amount !== 0 ? seenAfter(view, view.move) : null}
+            shims={laid && { ...laid, changeMm: view?.move?.amount ?? 0 }}
           />
         </div>
         <div className="grow basis-3/5 min-h-0">{places ?? dial()}</div>

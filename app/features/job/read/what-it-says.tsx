@@ -6,6 +6,7 @@ import { withUnit } from "../../words/spoken";
 import { OtherWay, ReadAgain } from "../advise/after-move";
 import { MovePane } from "../advise/move-pane";
 import { useJobScreen } from "../entries/job-context";
+import { useLaidShims } from "../entries/laid-shims";
 import { useTyped } from "../entries/use-draft";
 import { Onward } from "../stations/onward";
 import { MeterShows } from "./meter-shows";
@@ -56,6 +57,7 @@ export function WhatItSays({
     if (!arrived.current || (document.activeElement && document.activeElement !== document.body)) return;
     (soButton.current ?? document.querySelector<HTMLElement>("[data-onward]"))?.focus({ preventScroll: true });
   }, [soButton]);
+  const laid = useLaidShims(now.read);
   const meter = useMemo(() => <MeterShows stage={now.read} method={now.method} />, [now.read, now.method]);
   return (
     <>
@@ -68,6 +70,7 @@ export function WhatItSays({
           ghost={waitingForReading ? (recorded?.fitted ?? now.ghost) : now.ghost}
           currentTooth={asking ? tooth : null}
           counterClockwise={now.method.sense === "counter-clockwise"}
+          laid={laid}
         />
       </div>
       <div className="lg:p-5 max-lg:py-2 min-h-0 lg:overflow-y-auto max-lg:order-1">

@@ -1,13 +1,18 @@
 import { useMemo } from "react";
+import type { Reader } from "~/app/features/words/reader";
+import { lengthWords } from "~/app/features/words/spoken";
+import { useWords } from "~/app/features/words/use-words";
 import type { BevelElement } from "~/core/stages";
 import { Shapes } from "../../drawing/shapes-drawing";
 import { drawnStage } from "../../drawing/stage-drawing";
+import type { Shims } from "../kind-panes";
 
 const width = 520;
 const most = 190;
 
 /** Both cones cut through their axes, with the mounting distance of each and whose shims are moved. */
-export function ConesPicture({ element }: { element: BevelElement }) {
+export function ConesPicture({ element, shims }: { element: BevelElement; shims: Shims | null }) {
+  const reader = useWords();
   const drawn = useMemo(() => drawnStage(element), [element]);
   if (!drawn) return null;
   const { left, top, right, bottom } = drawn.box;
@@ -40,10 +45,22 @@ export function ConesPicture({ element }: { element: BevelElement }) {
         gear’s
       </text>
       <text x={width / 2} y={below + 26} textAnchor="middle" fontSize="16" className="fill-now font-bold">
-        shims are moved behind the {element.shimmed}
+        {shimWords(reader, element, shims)}
       </text>
     </svg>
   );
+}
+
+/** "shims behind the gear 1.00 mm, then 1.20 mm", with those on its other side. */
+function shimWords(reader: Reader, { shimmed }: BevelElement, shims: Shims | null): string {
+  const mm = (value: number) => lengthWords(reader, value, 2);
+  if (!shims) return `its shims lie behind the ${shimmed}`;
+  const { hereMm, otherMm, changeMm } = shims;
+  const here =
+    hereMm === null
+      ? `${changeMm === 0 ? "" : `${mm(Math.abs(changeMm))} ${changeMm < 0 ? "out" : "in"}, of `}shims nobody has said yet`
+      : `shims ${mm(hereMm)}${changeMm === 0 || hereMm + changeMm < 0 ? "" : `, then ${mm(hereMm + changeMm)}`}`;
+  return `behind the ${shimmed}: ${here}${otherMm === null ? "" : `; other side ${mm(otherMm)}`}`;
 }
 
 const label = ({ shimmed }: BevelElement) =>

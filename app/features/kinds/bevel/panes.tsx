@@ -5,7 +5,7 @@ import { ConesPicture } from "./cones-picture";
 
 export const bevel: KindPanes<"bevel"> = {
   ...noPanes,
-  part: ({ element }) => <ConesPicture element={element} />,
+  part: ({ element, shims }) => <ConesPicture element={element} shims={shims} />,
   /** The same can be had by the shims of the other member, at another contact. */
   otherMember: (reader, { element, changeMm }) => {
     const perAxial = bevelPair(element.bevel).backlashPerAxialMm;
