@@ -10,8 +10,12 @@ const fields = "input:not([type=hidden]):not([type=checkbox]):not([type=file]):n
  * finger, where a keyboard would cover the page unasked.
  */
 export function useArrival(): void {
-  const { pathname } = useLocation();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a page is arrived at when its path is another
+  useDoNow(useLocation().pathname);
+}
+
+/** The same where a page stays and what to do on it becomes another: live now, the last clamp home, signed. */
+export function useDoNow(now: unknown): void {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it is arrived at anew when it is another
   useEffect(() => {
     const frame = requestAnimationFrame(() => {
       if (document.activeElement && document.activeElement !== document.body) return;
@@ -21,5 +25,5 @@ export function useArrival(): void {
       (first ?? key)?.focus({ preventScroll: true });
     });
     return () => cancelAnimationFrame(frame);
-  }, [pathname]);
+  }, [now]);
 }

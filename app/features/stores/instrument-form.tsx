@@ -90,12 +90,7 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
     <SavedForm of={saved} label="Instrument">
       <div className="grid sm:grid-cols-2 gap-4">
         <TextField name="name" label="Name" hint="as people here call it" />
-        <TextField name="kind" label="Kind" list="instrument-kinds" hint="dial indicator, caliper, feeler set …" />
-        <datalist id="instrument-kinds">
-          {instrumentKinds.map((kind) => (
-            <option key={kind} value={kind} />
-          ))}
-        </datalist>
+        <TextField name="kind" label="Kind" usual={instrumentKinds} className="sm:col-span-2" />
         <ShownField />
         <TextField name="serial" label="Serial number" />
         <CertificateFields />

@@ -4,6 +4,7 @@ import { circleOrder, passesOf, pointsOrder } from "~/core/fastening";
 import type { ClampState } from "~/core/logbook";
 import type { ClampPattern } from "~/core/records";
 import { Button, buttonClass } from "~/ui/button";
+import { useDoNow } from "../../shell/use-arrival";
 import { compoundWords, threadWords, torqueWords } from "../../words/torque";
 import { useJobScreen } from "../entries/job-context";
 import { ReadingStation } from "../read/reading-station";
@@ -23,6 +24,7 @@ export function LockUp() {
   const touches = allTouches(pattern);
   const next = nextTouch(touches, clamps);
   const touched = entriesHere.filter((entry) => entry.kind === "clamp").length;
+  useDoNow(next === null);
   if (search.get("round") === "check") return <ReadingStation phase="check" />;
 
   const here = stationPath("lock-up");

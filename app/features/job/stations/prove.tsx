@@ -9,6 +9,8 @@ import { gearNames } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
+import { UsualWords } from "~/ui/usual-words";
+import { useDoNow } from "../../shell/use-arrival";
 import { capital } from "../../words/count";
 import { outcomeWords } from "../../words/entry";
 import { unprovenWords } from "../../words/proof";
@@ -29,6 +31,7 @@ export function Prove() {
   const [asking, setAsking] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const texts = useTexts();
+  useDoNow(job.record.power?.state);
   const direction = directions.find((d) => d === texts["proof.direction"]) ?? "forwards";
   const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
   const gears = gearsToProve(stage);
@@ -131,12 +134,15 @@ export function Prove() {
             <Field label="Current" hint="A, or mA" {...field("current")} />
             <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
           </div>
-          <Field label="Noise, in words" list="noises" {...field("noise")} />
-          <datalist id="noises">
-            {noises.map((noise) => (
-              <option key={noise} value={noise} />
-            ))}
-          </datalist>
+          <div>
+            <Field label="Noise, in words" {...field("noise")} />
+            <UsualWords
+              label="Noises"
+              words={noises}
+              value={texts["proof.noise"] ?? ""}
+              onPick={(noise) => job.changeText("proof.noise", noise)}
+            />
+          </div>
           {refusal && !["current", "temperature", "noise"].includes(String(refusal.path[0])) && (
             <p role="alert" className="text-outside font-semibold">
               {refusalWords(reader, refusal)}

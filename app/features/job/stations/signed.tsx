@@ -6,6 +6,7 @@ import { Exports } from "../../export/exports";
 import type { TapeEntry } from "../../logbook/tape";
 import { ConfirmSignature } from "../../offline/confirm-signature";
 import { useOutbox } from "../../offline/outbox-state";
+import { useDoNow } from "../../shell/use-arrival";
 import { leftWords } from "../../words/provisional";
 import { clock, dateWords, day } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
@@ -17,6 +18,7 @@ export function Signed() {
   const { data, job } = useJobScreen();
   const { items } = useOutbox();
   const signatures = job.entries.filter(isKind("signature"));
+  useDoNow(signatures.length);
   const signature = signatures[0];
   if (!signature) return null;
   const corrections = job.entries.filter(isKind("correction"));
@@ -60,7 +62,7 @@ export function Signed() {
       {!waits && <Countersign />}
       {!waits && <Exports path={`/jobs/${data.job.id}/record`} />}
       <div className="flex flex-wrap gap-3">
-        <Link to={`/machines/${data.machine.id}`} className={buttonClass("line", true)}>
+        <Link to={`/machines/${data.machine.id}`} className={buttonClass("now", true)}>
           To the machine's logbook
         </Link>
         {data.stages.map((stage) => (
