@@ -15,6 +15,7 @@ writeFileSync(
     if (record === "dies") throw new Error("died of it");
     if (record === "fails") return parentPort.postMessage({ failure: "cannot" });
     if (record === "slow") return setTimeout(() => parentPort.postMessage({ paper: new Uint8Array([3]) }), 150);
+    if (record === "pages") for (const page of [1, 2]) parentPort.postMessage({ page: [page, 2] });
     parentPort.postMessage({ paper: new Uint8Array([1]) });
     if (record === "dies later") setImmediate(() => { throw new Error("died afterwards"); });
   });`,
@@ -41,4 +42,13 @@ test("the same paper is made once; one more than two in line is told to come aga
   await expect(print("s3", "slow")).rejects.toBeInstanceOf(Busy);
   const made = await Promise.all(asked);
   expect(made[0]).toBe(made[1]);
+});
+
+test("every page is told of while a paper is made; of one that was kept there is none to tell", async () => {
+  const pages: string[] = [];
+  const told = () =>
+    printer.print("p", { record: "pages" } as unknown as Printed, (page, of) => pages.push(`${page} of ${of}`));
+  expect([...(await told())]).toEqual([1]);
+  expect([...(await told())]).toEqual([1]);
+  expect(pages).toEqual(["1 of 2", "2 of 2"]);
 });

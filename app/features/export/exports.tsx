@@ -1,4 +1,5 @@
 import { buttonClass } from "~/ui/button";
+import { PaperLink } from "./paper-link";
 
 /** A record to take away: printed, as PDF, as a table, or as everything there is with its hashes. */
 export function Exports({ path, printed = false }: { path: string; printed?: boolean }) {
@@ -9,9 +10,7 @@ export function Exports({ path, printed = false }: { path: string; printed?: boo
           Print
         </a>
       )}
-      <a className={buttonClass("quiet")} href={`${path}.pdf`} download>
-        PDF
-      </a>
+      <PaperLink path={`${path}.pdf`} />
       <a className={buttonClass("quiet")} href={`${path}.csv`} download>
         CSV
       </a>

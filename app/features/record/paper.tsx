@@ -16,6 +16,7 @@ import { stateWord } from "~/ui/state-mark";
 import type { StageGlance } from "../stage/stage-glance";
 import { headWords } from "./head-words";
 import { PaperGauge, PaperRounds } from "./paper-pictures";
+import type { OnPage } from "./printed";
 
 const font = (file: string) => createRequire(import.meta.url).resolve(`@fontsource/archivo/files/archivo-${file}.woff`);
 for (const set of ["latin", "latin-ext"] as const)
@@ -79,22 +80,23 @@ export type PaperOfMachine = {
 };
 
 /** The record of a job on paper: as found, what was done, as left, every reading, who signed it and what stayed open. */
-export const recordAsPdf = (reader: Reader, record: PaperOfJob): Promise<Buffer> =>
+export const recordAsPdf = (reader: Reader, record: PaperOfJob, onPage: OnPage = () => {}): Promise<Buffer> =>
   renderToBuffer(
     (
       <ReaderContext value={reader}>
-        <JobDocument {...record} />
+        <JobDocument {...record} onPage={onPage} />
       </ReaderContext>
     ) as ReactElement<never>,
   );
 
 /** The newest part of a machine's logbook on paper. */
-export const logbookAsPdf = (reader: Reader, record: PaperOfMachine): Promise<Buffer> =>
+export const logbookAsPdf = (reader: Reader, record: PaperOfMachine, onPage: OnPage = () => {}): Promise<Buffer> =>
   renderToBuffer(
     (
       <ReaderContext value={reader}>
         <Paper
           title={`${record.machine.name}, ${record.machine.tag}`}
+          onPage={onPage}
           printed={`Printed ${day(reader, record.now)}, ${headWords(record.head)}`}
           more={Array.from({ length: Math.max(0, Math.ceil(record.entries.length / sheetOf) - 1) }, (_, i) => (
             <Entries
@@ -127,11 +129,13 @@ const sheetOf = 60;
 function Paper({
   title,
   printed,
+  onPage,
   children,
   more = [],
 }: {
   title: string;
   printed: string;
+  onPage: OnPage;
   children: ReactNode;
   /** What begins on a sheet of its own. */
   more?: readonly ReactNode[];
@@ -146,7 +150,12 @@ function Paper({
             <Text>
               Harmostat. {title}. {printed}
             </Text>
-            <Text render={({ pageNumber, totalPages }) => `${pageNumber} of ${totalPages}`} />
+            <Text
+              render={({ pageNumber, totalPages }) => {
+                onPage(pageNumber, totalPages);
+                return `${pageNumber} of ${totalPages}`;
+              }}
+            />
           </View>
         </Page>
       ))}
@@ -154,13 +163,14 @@ function Paper({
   ) as ReactElement<never>;
 }
 
-function JobDocument({ machine, job, stages, entries, now, head }: PaperOfJob) {
+function JobDocument({ machine, job, stages, entries, now, head, onPage }: PaperOfJob & { onPage: OnPage }) {
   const reader = useWords();
   const signatures = entries.filter(isKind("signature"));
   const signature = signatures[0];
   return (
     <Paper
       title={`${machine.name}, ${machine.tag}`}
+      onPage={onPage}
       printed={`Printed ${day(reader, now)}, ${headWords(head)}`}
       more={Array.from({ length: Math.ceil(entries.length / sheetOf) }, (_, i) => (
         <View key={i}>

@@ -7,11 +7,16 @@ export type Printed = { reader: Reader } & (
   | { of: "machine"; record: PaperOfMachine }
 );
 
+/** A page was laid out; of how many is known once all were laid out for the first time. */
+export type OnPage = (page: number, of: number | undefined) => void;
+
 /** The PDF of a job's record, or of the newest part of a machine's logbook. */
-export async function printed(asked: Printed): Promise<Uint8Array> {
+export async function printed(asked: Printed, onPage: OnPage = () => {}): Promise<Uint8Array> {
   const { logbookAsPdf, recordAsPdf } = await import("./paper");
   const { reader } = asked;
   return new Uint8Array(
-    asked.of === "job" ? await recordAsPdf(reader, asked.record) : await logbookAsPdf(reader, asked.record),
+    asked.of === "job"
+      ? await recordAsPdf(reader, asked.record, onPage)
+      : await logbookAsPdf(reader, asked.record, onPage),
   );
 }

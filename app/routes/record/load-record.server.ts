@@ -2,7 +2,7 @@ import { data } from "react-router";
 import type { Printer } from "~/app/background/printer.server";
 import { download, fileName } from "~/app/features/export/download.server";
 import { headWords } from "~/app/features/record/head-words";
-import type { Printed } from "~/app/features/record/printed";
+import type { OnPage, Printed } from "~/app/features/record/printed";
 import { glanceOf } from "~/app/features/stage/stage-glance";
 import { stageUnit } from "~/app/features/words/quantity";
 import { readerOf } from "~/app/features/words/reader";
@@ -107,13 +107,14 @@ export async function printedPaper(
   asked: Context,
   printer: Printer,
   paper: Omit<Printed, "reader">,
+  onPage?: OnPage,
 ): Promise<Uint8Array> {
   const { machine, head, now } = (paper as Printed).record;
   const reader = readerOf(asked.person, machine);
   const of =
     "job" in (paper as Printed).record ? (paper as { record: { job: { id: string } } }).record.job.id : machine.id;
   const key = [of, head.hash, dayIn(now, reader.zone), reader.decimal, reader.units, reader.asMachine].join(" ");
-  return printer.print(key, { ...paper, reader } as Printed);
+  return printer.print(key, { ...paper, reader } as Printed, onPage);
 }
 
 const endOf = async (db: Database, machineId: string) => {
