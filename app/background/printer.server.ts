@@ -1,5 +1,6 @@
 import { Worker } from "node:worker_threads";
-import { type OnPage, type Printed, printed } from "~/app/features/record/printed";
+import type { OnPage } from "~/app/features/record/on-page";
+import { type Printed, printed } from "~/app/features/record/printed";
 import { Busy, queueOf } from "~/operations/queue";
 
 /** Makes papers; the same paper asked for again is the one of before. */

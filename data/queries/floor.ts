@@ -1,11 +1,8 @@
 import type { Machine } from "../../core/records";
+import { type FloorState, floorStates } from "../../core/records/floor-state";
 import type { StageKind } from "../../core/stages";
 import { containing, type Database, many, type Row, type Statement, sql } from "../postgres";
 import { toMachine } from "./machines";
-
-/** In what machines are counted and looked for; one machine may be in several. */
-export const floorStates = ["outside", "near", "due", "unread", "open"] as const;
-export type FloorState = (typeof floorStates)[number];
 
 /** What machines are looked for: words in name, tag, site, hall or place; one site or hall, one kind of stage, those of one's open jobs. */
 export type FloorFilter = {

@@ -27,10 +27,14 @@ export type JobNow = {
 };
 export type OpenJob = Job & { openedByName: string; now: JobNow };
 
+/** What no correction voids. */
+const counts = sql`not exists (
+    select 1 from entry k where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)`;
+
 const jobNow = sql`
   (select json_build_object('kind', e.kind, 'phase', e.body->>'phase', 'state', e.body->>'state', 'by', coalesce(e.made_by_name, q.name))
    from entry e join person q on q.id = e.made_by
-   where e.job_id = j.id and e.kind in ('job-opened', 'isolated', 'live', 'round', 'feel', 'move', 'clamp', 'proof')
+   where e.job_id = j.id and e.kind in ('job-opened', 'isolated', 'live', 'round', 'feel', 'move', 'clamp', 'proof') and ${counts}
    order by e.seq desc limit 1) as last,
   (select json_build_object('kind', e.kind, 'lock', e.body->>'lock') from entry e
    where e.job_id = j.id and e.kind in ('isolated', 'live') order by e.seq desc limit 1) as power`;

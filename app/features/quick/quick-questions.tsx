@@ -30,13 +30,13 @@ type Asked = {
 };
 
 /** Whether it is safe, and what holds it off. */
-export function SafeFirst({ typed: { safe, lock, noLock }, change, problem }: Asked) {
+export function SafeFirst({ kit, typed: { safe, lock, noLock }, change, problem }: Asked) {
   return (
     <section className="grid gap-2">
       <Tick
         label={
           <span className="text-lg">
-            <b>Safe:</b> {quickSafe.text} <span className="text-mid">Local rules come first.</span>
+            <b>Safe:</b> {quickSafe(kit.machine).text} <span className="text-mid">Local rules come first.</span>
           </span>
         }
         checked={safe}

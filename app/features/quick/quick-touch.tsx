@@ -40,7 +40,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     setTyped((was) => ({ ...was, ...what }));
   };
   const { way, found, left, comment, nextDate } = typed;
-  const work = () => quickWork(reader, stage, method, tooth, typed);
+  const work = () => quickWork(reader, { machine: kit.machine, stage }, method, tooth, typed);
   const finish = async (event: React.FormEvent) => {
     event.preventDefault();
     const fault = quickFault(reader, stage, typed);

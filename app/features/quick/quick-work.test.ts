@@ -9,7 +9,8 @@ const stage = testStage("one");
 const method = methodOf(reader, stage, {}, [testInstrument("i")]);
 const typed = (more: Partial<QuickTyped>): QuickTyped => ({ ...nothingTyped("numbers"), safe: true, ...more });
 const number = (text: string) => ({ typed: text, felt: null });
-const work = (more: Partial<QuickTyped>) => quickWork(reader, stage, method, 7, typed(more));
+const work = (more: Partial<QuickTyped>) =>
+  quickWork(reader, { machine: { air: "no" }, stage }, method, 7, typed(more));
 const fault = (more: Partial<QuickTyped>) => {
   const refused = quickFault(reader, stage, typed(more));
   return refused && `${refused.code} ${refused.path.join(".")}`;
@@ -19,7 +20,7 @@ test("what was done goes into the logbook in the order in which it was done", ()
   const all = { found: number("0.3"), moved: "plus", amount: "0.1", clamped: true, left: number("0.2") } as const;
   expect(work(all).map(({ kind }) => kind)).toEqual(["isolated", "round", "move", "clamp", "round"]);
   expect(work(all)).toMatchObject([
-    { lock: "", noLock: null, acknowledged: [quickSafe] },
+    { lock: "", noLock: null, acknowledged: [quickSafe({ air: "no" })] },
     { phase: "as-found", carries: true, readings: [{ tooth: 7, typed: "0.3" }] },
     { amount: 0.1, did: "otherwise", adjusterId: stage.adjuster.id },
     { clamp: 1, pass: 2, state: "firm" },
@@ -56,4 +57,10 @@ test("the first thing that is missing is named at its field", () => {
   expect(fault({ ...read, moved: "plus", amount: "a bit" })).toMatch(/ amount$/);
   expect(fault({ ...read, nextDate: "soon" })).toBe("not-understood nextDate");
   expect(fault({ ...read, nextDate: "2027-01-31" })).toBeNull();
+});
+
+test("compressed air is asked about where there is some or may be, and nowhere else", () => {
+  expect(quickSafe({ air: "yes" }).text).toContain("air vented");
+  expect(quickSafe({}).text).toContain("air, if there is any, vented");
+  expect(quickSafe({ air: "no" }).text).not.toContain("air");
 });

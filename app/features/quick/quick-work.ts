@@ -1,7 +1,7 @@
 import type { Reader } from "~/app/features/words/reader";
 import { unitOf } from "~/core/advice";
 import { type Refusal, refuse } from "~/core/quantity";
-import type { Stage } from "~/core/records";
+import type { Machine, Stage } from "~/core/records";
 import type { Work } from "~/operations/build-entry";
 import { isDay } from "~/ui/date-field";
 import { type Method, methodInput } from "../job/read/method";
@@ -43,11 +43,17 @@ export const nothingTyped = (way: Way): QuickTyped => ({
   nextDate: "",
 });
 
-/** The one thing that is asked here; nothing else is said to have been acknowledged. */
-export const quickSafe = {
-  key: "quick-safe",
-  text: "Supply isolated and proved dead, air vented, loads and springs held.",
+const airWords: Record<Machine["air"], string> = {
+  yes: "air vented, ",
+  unknown: "air, if there is any, vented, ",
+  no: "",
 };
+
+/** The one thing that is asked here; nothing else is said to have been acknowledged. A machine kept on a tablet by an earlier release says nothing of air. */
+export const quickSafe = ({ air = "unknown" }: Partial<Pick<Machine, "air">>) => ({
+  key: "quick-safe",
+  text: `Supply isolated and proved dead, ${airWords[air]}loads and springs held.`,
+});
 
 const amountOf = (reader: Reader, { adjuster: { adjuster } }: Stage, { amount }: QuickTyped) =>
   parseAmount(reader, amount, adjuster ? unitOf(adjuster) : "mm");
@@ -67,7 +73,13 @@ export function quickFault(reader: Reader, stage: Stage, typed: QuickTyped): Ref
 }
 
 /** The entries that it makes, in the order in which it was done. */
-export function quickWork(reader: Reader, stage: Stage, method: Method, tooth: number, typed: QuickTyped): Work[] {
+export function quickWork(
+  reader: Reader,
+  { machine, stage }: { machine: Partial<Pick<Machine, "air">>; stage: Stage },
+  method: Method,
+  tooth: number,
+  typed: QuickTyped,
+): Work[] {
   const { way, safe, lock, noLock, found, left, moved, clamped } = typed;
   const reading = (read: Read, phase: "as-found" | "check"): Work[] => {
     if (!hasRead(way, read)) return [];
@@ -87,7 +99,7 @@ export function quickWork(reader: Reader, stage: Stage, method: Method, tooth: n
     kind: "isolated",
     lock: noLock ? "" : lock,
     noLock: noLock && { key: noLock.key, text: noLock.text },
-    acknowledged: [quickSafe],
+    acknowledged: [quickSafe(machine)],
     notAcknowledged: [],
   };
   const before = [...(safe ? [isolated] : []), ...reading(found, "as-found")];

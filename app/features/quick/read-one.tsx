@@ -12,7 +12,7 @@ import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import type { Method } from "../job/read/method";
 import { usePreferences } from "../people/use-preferences";
-import { moveWords } from "../words/amount";
+import { namedMoveWords } from "../words/amount";
 import { feltState, feltWords } from "../words/feel";
 import { stageUnit } from "../words/quantity";
 import { withUnit } from "../words/spoken";
@@ -124,7 +124,7 @@ export function ReadOne({
           {view.carried && "all round, carried over from the last round"}
           {view.move && view.move.amount !== 0 && adjuster.adjuster && after && (
             <span className="block">
-              {adjuster.name} {moveWords(reader, adjuster, view.move.amount)}: it should then read{" "}
+              {namedMoveWords(reader, adjuster, view.move.amount)}. It should then read{" "}
               {spoken.range(after.min, after.max)} {spoken.unit}.
             </span>
           )}

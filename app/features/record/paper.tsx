@@ -15,8 +15,8 @@ import type { Job, Machine, Stage } from "~/core/records";
 import { stateWord } from "~/ui/state-mark";
 import type { StageGlance } from "../stage/stage-glance";
 import { headWords } from "./head-words";
+import type { OnPage } from "./on-page";
 import { PaperGauge, PaperRounds } from "./paper-pictures";
-import type { OnPage } from "./printed";
 
 const font = (file: string) => createRequire(import.meta.url).resolve(`@fontsource/archivo/files/archivo-${file}.woff`);
 for (const set of ["latin", "latin-ext"] as const)

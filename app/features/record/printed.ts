@@ -1,4 +1,5 @@
 import type { Reader } from "../words/reader";
+import type { OnPage } from "./on-page";
 import type { PaperOfJob, PaperOfMachine } from "./paper";
 
 /** What is to be printed, and for whom figures are written. */
@@ -6,9 +7,6 @@ export type Printed = { reader: Reader } & (
   | { of: "job"; record: PaperOfJob }
   | { of: "machine"; record: PaperOfMachine }
 );
-
-/** A page was laid out; of how many is known once all were laid out for the first time. */
-export type OnPage = (page: number, of: number | undefined) => void;
 
 /** The PDF of a job's record, or of the newest part of a machine's logbook. */
 export async function printed(asked: Printed, onPage: OnPage = () => {}): Promise<Uint8Array> {

@@ -20,6 +20,14 @@ export const moveWords = (reader: Reader, by: MovedBy, amount: number): string =
   return `${before}${size}${after}`;
 };
 
+/** "Slotted plate 0.05 mm apart", "Shims behind the gear: add 0.20 mm of shim". */
+export function namedMoveWords(reader: Reader, by: MovedBy & { name: string }, amount: number): string {
+  const words = moveWords(reader, by, amount);
+  return moveParts(reader, by, amount, by.adjuster ? unitOf(by.adjuster) : "mm").before
+    ? `${by.name}: ${words}`
+    : `${by.name} ${words}`;
+}
+
 /** The same with its size by itself, so that the size can stand out. What lies in a stack is added or taken out. */
 export function moveParts(
   reader: Reader,

@@ -1,8 +1,5 @@
+import { type FloorState, floorStates } from "~/core/records/floor-state";
 import { type StageKind, stageKinds } from "~/core/stages";
-
-/** In what machines are counted, each with its word and what it means. */
-export const stateKeys = ["outside", "near", "due", "unread", "open"] as const;
-export type StateKey = (typeof stateKeys)[number];
 
 /** What is asked of the floor, as it stands in the address; null or empty: not asked. */
 export type FloorAsked = {
@@ -11,7 +8,7 @@ export type FloorAsked = {
   hall: string | null;
   kind: StageKind | null;
   mine: boolean;
-  state: StateKey | null;
+  state: FloorState | null;
 };
 export const nothingAsked: FloorAsked = { words: "", site: null, hall: null, kind: null, mine: false, state: null };
 
@@ -21,7 +18,7 @@ export const floorAsked = (search: URLSearchParams): FloorAsked => ({
   hall: search.get("hall"),
   kind: stageKinds.find((kind) => kind === search.get("kind")) ?? null,
   mine: search.get("mine") === "yes",
-  state: stateKeys.find((state) => state === search.get("state")) ?? null,
+  state: floorStates.find((state) => state === search.get("state")) ?? null,
 });
 
 /** The same in an address; a site or hall without a name is one all the same. Nothing asked is said too, so that it is not taken for what was chosen last. */

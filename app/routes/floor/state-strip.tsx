@@ -1,9 +1,10 @@
 import { Link } from "react-router";
+import { type FloorState, floorStates } from "~/core/records/floor-state";
 import type { FloorGroup } from "~/data/queries/floor";
 import { MarkShape } from "~/ui/state-mark";
-import { type FloorAsked, floorAddress, type StateKey, stateKeys } from "./asked";
+import { type FloorAsked, floorAddress } from "./asked";
 
-const words: Record<StateKey, string> = {
+const words: Record<FloorState, string> = {
   outside: "Outside",
   near: "Near the edge",
   due: "Due",
@@ -13,10 +14,10 @@ const words: Record<StateKey, string> = {
 
 /** How many machines are in each state; a press shows those alone, a second one all again. */
 export function StateStrip({ fitting, asked }: { fitting: readonly FloorGroup[]; asked: FloorAsked }) {
-  const count = (state: StateKey) => fitting.reduce((sum, group) => sum + group[state], 0);
+  const count = (state: FloorState) => fitting.reduce((sum, group) => sum + group[state], 0);
   return (
     <ul aria-label="Machines by state" className="flex flex-wrap gap-x-2 gap-y-1">
-      {stateKeys.map((state) => {
+      {floorStates.map((state) => {
         const here = asked.state === state;
         return (
           <li key={state}>
@@ -37,7 +38,7 @@ export function StateStrip({ fitting, asked }: { fitting: readonly FloorGroup[];
 }
 
 /** Told by shape before colour: the marks of the stages, a calendar leaf for what is due, an open ring for what was left. */
-function StateSign({ state }: { state: StateKey }) {
+function StateSign({ state }: { state: FloorState }) {
   return (
     <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true" className="bg-panel">
       {state === "outside" && <MarkShape state="outside" x={8} y={8} r={5} />}

@@ -1,6 +1,6 @@
 import { downloadHeaders } from "~/app/features/export/download.server";
 import type { PaperProgress } from "~/app/features/export/paper-progress";
-import type { OnPage } from "~/app/features/record/printed";
+import type { OnPage } from "~/app/features/record/on-page";
 
 /** A paper as a file; or, asked for its progress, how far it is, a line a page, until it is made. */
 export async function paperAnswer(
