@@ -98,13 +98,14 @@ export async function copyMachine(
       });
       await insertGeometry(db, revision, { ...geometry, id: ids.geometryId, revision: 1 });
       await insertAdjuster(db, revision, { ...adjuster, id: ids.adjusterId, revision: 1 });
-      await insertLimits(db, revision, { ...stage.limits, id: ids.limitsId, revision: 1 });
+      if (stage.limits) await insertLimits(db, revision, { ...stage.limits, id: ids.limitsId, revision: 1 });
       for (const side of stage.sideLimits)
         await insertSideLimits(db, revision, { ...side, id: own(`side ${side.quantity}`) });
       const unwise = checkElement(geometry.element);
       await appendEntry(db, head, {
         ...by,
         ...ids,
+        limitsId: stage.limits && ids.limitsId,
         id: own("entry"),
         stageId: revision.stageId,
         kind: "change",

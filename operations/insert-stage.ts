@@ -25,7 +25,7 @@ export async function insertWholeStage(
   });
   await insertGeometry(db, revision, geometryRow(stage.geometryId, 1, stage.geometry));
   await insertAdjuster(db, revision, adjusterRow(stage.adjusterId, 1, stage.adjuster));
-  await insertLimits(db, revision, limitsRow(stage.limitsId, 1, stage.limits));
+  if (stage.limits) await insertLimits(db, revision, limitsRow(stage.limitsId, 1, stage.limits));
   for (const side of stage.sideLimits) await insertSideLimits(db, revision, side);
   await appendEntry(db, head, {
     id: stage.entryId,
@@ -38,7 +38,7 @@ export async function insertWholeStage(
     recordedAt: of.now,
     geometryId: stage.geometryId,
     adjusterId: stage.adjusterId,
-    limitsId: stage.limitsId,
+    limitsId: stage.limits && stage.limitsId,
   });
   await refreshStanding(db, stage.id);
 }

@@ -72,7 +72,7 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
         recordedAt: now,
         geometryId: stage.geometry.id,
         adjusterId: stage.adjuster.id,
-        limitsId: stage.limits.id,
+        limitsId: stage.limits?.id ?? null,
       });
       if (isKind("move")(entry)) {
         await moveAdjuster(db, stage.adjuster.id, entry.body.amount);

@@ -36,7 +36,14 @@ const sides = z.array(sideLimitsFields).max(sideQuantities.length).optional();
 const reviseInput = z.discriminatedUnion("what", [
   z.object({ what: z.literal("geometry"), ...revision, geometry: geometryFields }),
   z.object({ what: z.literal("adjuster"), ...revision, adjuster: adjusterInput }),
-  z.object({ what: z.literal("limits"), ...revision, limits: limitsFields, sideLimits: sides }),
+  z.object({
+    what: z.literal("limits"),
+    ...revision,
+    /** 0: it had none yet. */
+    seenRevision: z.number().int().gte(0),
+    limits: limitsFields,
+    sideLimits: sides,
+  }),
   z.object({ what: z.literal("stage"), ...envelope, name: words(80) }),
   z.object({ what: z.literal("retired"), ...envelope }),
 ]);
@@ -87,7 +94,7 @@ export async function reviseStage({ pool, person, now }: Context, input: unknown
       recordedAt: now,
       geometryId: after?.geometry.id ?? null,
       adjusterId: after?.adjuster.id ?? null,
-      limitsId: after?.limits.id ?? null,
+      limitsId: after?.limits?.id ?? null,
     });
     if (value.what === "retired") await dropStanding(db, stage.id);
     else await refreshStanding(db, stage.id);
@@ -118,8 +125,9 @@ async function revise(
       return accept(`Adjuster ${value.adjuster.name}, revision ${next}`);
     }
     case "limits": {
-      if (stage.limits.revision !== value.seenRevision) return refuse("revised-meanwhile", ["limits"]);
-      const next = stage.limits.revision + 1;
+      const before = stage.limits?.revision ?? 0;
+      if (before !== value.seenRevision) return refuse("revised-meanwhile", ["limits"]);
+      const next = before + 1;
       const fit = limitsFit(stage.geometry.element, value.limits, value.sideLimits ?? []);
       if (!fit.ok) return fit;
       await insertLimits(db, at, limitsRow(value.revisionId, next, value.limits));

@@ -116,7 +116,7 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
         recordedAt: now,
         geometryId: stage.geometry.id,
         adjusterId: stage.adjuster.id,
-        limitsId: stage.limits.id,
+        limitsId: stage.limits?.id ?? null,
       });
       first ??= entry;
       await settlePoints(db, stage, record, entry);
@@ -144,7 +144,9 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
   const still = record.provisional.filter(remembered);
   const worked = record.moves.length > 0 || record.clamps.some((clamp) => clamp.state !== "unknown");
   const settled = open.filter(
-    (point) => !still.includes(point.code as Provisional) && (worked || point.code === "not-inside"),
+    (point) =>
+      !still.includes(point.code as Provisional) &&
+      (worked || point.code === "not-inside" || point.code === "not-judged"),
   );
   await closePoints(
     db,

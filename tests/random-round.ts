@@ -2,7 +2,7 @@ import { recordedView } from "~/app/features/job/read/round-view";
 import { limitsInWork } from "~/core/limits";
 import { type Entry, type EntryOf, type ReadingRecord, stageTrend, standingOf } from "~/core/logbook";
 import { seededRandom } from "~/core/practice";
-import type { Instrument, Stage } from "~/core/records";
+import type { Instrument, Stage, StageLimits } from "~/core/records";
 import type { KnownRound } from "~/core/rounds";
 import {
   frameOf,
@@ -19,6 +19,8 @@ import { buildRound } from "~/operations/entries/round";
 import { everyKind } from "./elements";
 import { type NaiveJudgement, naiveJudgement, naiveWave } from "./naive-judgement";
 import { testInstrument, testStage } from "./stage";
+
+type JudgedStage = Stage & { limits: StageLimits };
 
 /** One round of any kind and quantity, as entry, screen, floor, trend and a naive second judgement say of it. */
 export type Judgements = {
@@ -54,7 +56,7 @@ export function randomRound(seed: number): Judgements | null {
   const limitWay = (limitWays(element)[0] ?? way) as MeasuredQuantity;
   const base = testStage("s");
   const work = limitsInWork(element, { quantity: limitWay, held: null, lo, aim: null, hi });
-  const stage: Stage = {
+  const stage: JudgedStage = {
     ...base,
     kind: element.kind,
     geometry: { ...base.geometry, element },
@@ -131,9 +133,9 @@ export function randomRound(seed: number): Judgements | null {
     kind: element.kind,
     quantity,
     carried: result.carriedFrom !== null,
-    entry: { verdict: result.verdict, holds: String(result.holds) },
-    screen: { verdict: view.judged.verdict, holds: view.judged.holds },
-    floor: { verdict: verdictOf[standing.state] ?? "", holds: standing.judged.holds },
+    entry: { verdict: String(result.verdict), holds: String(result.holds) },
+    screen: { verdict: String(view.judged.verdict), holds: String(view.judged.holds) },
+    floor: { verdict: verdictOf[standing.state] ?? "", holds: String(standing.judged.holds) },
     trend: trend && { least: trend.points[0]?.min ?? Number.NaN, greatest: trend.points[0]?.max ?? Number.NaN },
     ends: { least: view.judged.least, greatest: view.judged.greatest },
     naive: naive(stage, built.value.readings, known, carries, result.expandedUncertainty),
@@ -158,7 +160,7 @@ const entryOf = (body: EntryOf<"round">["body"], readings: ReadingRecord[]): Ent
 
 /** The same from the readings alone: carried over, fitted and judged by hand. */
 function naive(
-  stage: Stage,
+  stage: JudgedStage,
   readings: readonly ReadingRecord[],
   known: KnownRound | null,
   carries: boolean,

@@ -1,8 +1,8 @@
 import { spurPair } from "~/core/gears";
-import type { Instrument, InstrumentId, MachineId, Stage, StageId } from "~/core/records";
+import type { Instrument, InstrumentId, MachineId, Stage, StageId, StageLimits } from "~/core/records";
 
 /** A gear stage for tests that need no database: 20 : 40, module 2, 0.1 to 0.24 mm, a slide that opens the centres. */
-export const testStage = (id: string): Stage => ({
+export const testStage = (id: string): Stage & { limits: StageLimits } => ({
   id: id as StageId,
   machineId: "m" as MachineId,
   position: 0,

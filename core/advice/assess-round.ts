@@ -15,7 +15,8 @@ import type { Response } from "./response";
 import { tensionFirst } from "./tension-first";
 
 export type RoundToAssess = Omit<RoundToJudge, "limits"> & {
-  limits: { lo: number; aim?: number | undefined; hi: number };
+  /** null: not known; then no move is advised. */
+  limits: { lo: number; aim?: number | undefined; hi: number } | null;
   /** null: nothing on this stage can be adjusted. */
   adjuster: Adjuster | null;
   /** What was held to it: the slack of a chain shows otherwise by hand than hanging. */
@@ -46,7 +47,12 @@ export function assessRound(round: RoundToAssess): Result<Assessment> {
   const { element, limits, adjuster, expandedUncertainty } = round;
   const ends = judged.least + judged.greatest;
   const strand = strandRead(round.read);
-  const sensitivity = sensitivityOf(element, ends / 2, limits.aim ?? (limits.lo + limits.hi) / 2, strand);
+  const sensitivity = sensitivityOf(
+    element,
+    ends / 2,
+    limits ? (limits.aim ?? (limits.lo + limits.hi) / 2) : ends / 2,
+    strand,
+  );
   const quantity = advised[judged.quantity];
   const response =
     round.response && quantity
@@ -56,7 +62,7 @@ export function assessRound(round: RoundToAssess): Result<Assessment> {
     judged,
     sensitivity,
     advice:
-      adjuster && sensitivity && quantity
+      adjuster && sensitivity && quantity && limits
         ? adviseSafely(element, judged, {
             quantity,
             readings: judged.counting,

@@ -202,7 +202,8 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: Sta
   const inside = feel
     ? feltOfStage(feel, geometry).verdict === "inside"
     : (record.lastRound?.body.result.verdict ?? "conforms") === "conforms";
-  if (!inside) result.push("not-inside");
+  if (!feel && record.lastRound?.body.result.verdict === null) result.push("not-judged");
+  else if (!inside) result.push("not-inside");
   if (record.sides.some(({ body }) => body.verdict !== null && body.verdict !== "conforms"))
     result.push("side-not-inside");
   if (record.changedSinceRound && record.changedSinceFeel && worked) result.push("no-check-round");

@@ -43,8 +43,9 @@ const roundResult = z.object({
   worstMax: finite.nullable(),
   tightTooth: count.nullable(),
   expandedUncertainty: finite,
-  verdict,
-  /** Whether one setting can hold all of it; null: an earlier release judged it on a scale that did not hold for its quantity. */
+  /** null: no limits were known to judge it by. */
+  verdict: verdict.nullable(),
+  /** Whether one setting can hold all of it; null: there were no limits, or an earlier release judged it on a scale that did not hold for its quantity. */
   holds: z.enum(bandFits).nullable(),
   /** Of a switchable gear, which one was read. */
   gear: z.string().optional(),

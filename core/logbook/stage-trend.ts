@@ -39,7 +39,7 @@ export type TrendAxis = "time" | "usage";
  */
 export function stageTrend(
   entries: readonly Entry[],
-  limits: { lo: number; hi: number },
+  limits: { lo: number; hi: number } | null,
   axis: TrendAxis,
   meter: readonly MeterReading[] = [],
 ): StageTrend | null {
@@ -75,11 +75,11 @@ export function stageTrend(
       resets,
       limit,
     );
-  const tightest = of((point) => point.min, limits.lo);
+  const tightest = of((point) => point.min, limits?.lo);
   const mean = of((point) => point.mean);
-  const loosest = of((point) => point.max, limits.hi);
+  const loosest = of((point) => point.max, limits?.hi);
   if (!tightest || !mean || !loosest) return null;
-  return { axis, points, resets, tightest, mean, loosest, drift: driftOf(tightest, loosest, limits, axis) };
+  return { axis, points, resets, tightest, mean, loosest, drift: limits && driftOf(tightest, loosest, limits, axis) };
 }
 
 /**

@@ -102,6 +102,14 @@ test.each<[string, string]>([
   ["s ok", "unknown"],
 ])("%s: %s", (text, state) => expect(standingOf(log(text), { limits, element }).state).toBe(state));
 
+test("without limits what was read stands, and is not judged; given later, they judge it", () => {
+  const unjudged = standingOf(log("r 0.14"), { limits: null, element });
+  expect(unjudged).toMatchObject({ state: "unknown", judged: { verdict: null }, result: { min: 0.14 }, drift: null });
+  expect(unjudged.readAt).not.toBeNull();
+  expect(standingOf(log("r 0.14, s out"), { limits: null, element }).state).toBe("outside");
+  expect(standingOf(log("r 0.14"), { limits, element }).state).toBe("inside");
+});
+
 describe("what makes it so is named", () => {
   test("a side that is worse than the round, and only then", () => {
     const because = (text: string) => standingOf(log(text), { limits, element }).because;

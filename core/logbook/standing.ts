@@ -30,7 +30,8 @@ export type Standing = {
 };
 
 type StageNow = {
-  limits: { lo: number; hi: number };
+  /** null: not known yet; what was read is not judged. */
+  limits: { lo: number; hi: number } | null;
   element: StageElement;
   arcDeg?: readonly [number, number] | null | undefined;
 };
@@ -51,7 +52,11 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
   const read = byFeel ?? round?.entry;
   const changedSince = read !== undefined && counting.some((entry) => entry.seq > read.seq && changesTheMesh(entry));
   const felt = byFeel && feltOf(byFeel.body, element, arcDeg);
-  const stands: StageState = felt ? stateOfFeel[felt.verdict] : round ? stateOf[round.judged.verdict] : "unknown";
+  const stands: StageState = felt
+    ? stateOfFeel[felt.verdict]
+    : round?.judged.verdict
+      ? stateOf[round.judged.verdict]
+      : "unknown";
   const main = changedSince ? "unknown" : stands;
   const lasts = lastSides(counting);
   const judgedSides = lasts.flatMap(({ body }) =>
@@ -85,17 +90,20 @@ const lastOfGears = (rounds: readonly EntryOf<"round">[]): EntryOf<"round">[] =>
 /** The last round of each gear, judged by the limits of today; of them the worst, the newest of equals. */
 function worstOfGears(
   rounds: readonly EntryOf<"round">[],
-  limits: { lo: number; hi: number },
+  limits: { lo: number; hi: number } | null,
 ): { entry: EntryOf<"round">; judged: JudgedEnds } | null {
   return lastOfGears(rounds)
     .map((entry) => ({ entry, judged: judgeEnds(entry.body.result, limits) }))
     .sort((a, b) => b.entry.seq - a.entry.seq)
     .reduce<{ entry: EntryOf<"round">; judged: JudgedEnds } | null>(
-      (worst, now) =>
-        worst && worstVerdict([worst.judged.verdict, now.judged.verdict]) === worst.judged.verdict ? worst : now,
+      (worst, now) => (worst && isWorse(worst.judged, now.judged) ? worst : now),
       null,
     );
 }
+
+/** Or as bad; of those that are not judged the first stands. */
+const isWorse = ({ verdict: a }: JudgedEnds, { verdict: b }: JudgedEnds): boolean =>
+  a === null || b === null || worstVerdict([a, b]) === a;
 
 const stateOfFeel: Record<FeltJudged["verdict"], StageState> = {
   inside: "inside",

@@ -30,6 +30,7 @@ export type ChangedThing = (typeof changedThings)[number];
 export const provisionals = [
   "no-as-found",
   "not-inside",
+  "not-judged",
   "side-not-inside",
   "no-check-round",
   "things-left-in",

@@ -127,7 +127,8 @@ export const stageRecord = z.object({
 export type Stage = z.output<typeof stageRecord> & {
   geometry: Geometry;
   adjuster: StageAdjuster;
-  limits: StageLimits;
+  /** null: nobody has said them yet; what is read is kept and not judged. */
+  limits: StageLimits | null;
   sideLimits: SideLimits[];
 };
 
@@ -136,7 +137,8 @@ export const stageFields = z.object({
   name: words(80),
   geometry: geometryFields,
   adjuster: adjusterFields,
-  limits: limitsFields,
+  /** null: not known yet. */
+  limits: limitsFields.nullable(),
   sideLimits: z.array(sideLimitsFields).max(sideQuantities.length).default([]),
 });
 

@@ -14,7 +14,8 @@ const placesForPinion = 10;
 /** What was read, in the unit of the judged quantity, and what it is judged by. */
 export type RoundToJudge = {
   element: StageElement;
-  limits: { lo: number; hi: number };
+  /** null: nobody has said them, and it is not judged. */
+  limits: { lo: number; hi: number } | null;
   /** Of a stage that turns only so far; the worst is looked for there alone. */
   arcDeg?: readonly [number, number] | null | undefined;
   readings: readonly { tooth: number; angleDeg: number; value: number; struck: boolean }[];
@@ -37,9 +38,10 @@ export type RoundEnds = {
 };
 
 export type JudgedEnds = {
-  verdict: Verdict;
+  /** null: there are no limits to judge it by. */
+  verdict: Verdict | null;
   /** Whether one setting can hold all of it. */
-  holds: BandFit;
+  holds: BandFit | null;
   /** Least and greatest of what was read and what was fitted. */
   least: number;
   greatest: number;
@@ -67,12 +69,18 @@ export const limitsThatJudge = (quantity: JudgedQuantity, { lo, hi }: { lo: numb
 
 export const scaleOf = (quantity: JudgedQuantity): ShiftScale => (quantity === "sag" ? "square" : "linear");
 
-/** The verdict of a round from its ends: of what was read and of what was fitted, by the limits given. */
-export function judgeEnds(ends: RoundEnds, limits: { lo: number; hi: number }): JudgedEnds {
+/** The verdict of a round from its ends: of what was read and of what was fitted, by the limits given, if any. */
+export function judgeEnds(
+  ends: RoundEnds,
+  limits: { lo: number; hi: number },
+): JudgedEnds & { verdict: Verdict; holds: BandFit };
+export function judgeEnds(ends: RoundEnds, limits: { lo: number; hi: number } | null): JudgedEnds;
+export function judgeEnds(ends: RoundEnds, limits: { lo: number; hi: number } | null): JudgedEnds {
   const { quantity, expandedUncertainty } = ends;
-  const bounds = limitsThatJudge(quantity, limits);
   const seen = [ends.min, ends.max, ends.worstMin, ends.worstMax].filter((value) => value !== null);
   const [least, greatest] = [Math.min(...seen), Math.max(...seen)];
+  if (!limits) return { verdict: null, holds: null, least, greatest, beyond: { lo: false, hi: false } };
+  const bounds = limitsThatJudge(quantity, limits);
   return {
     verdict: worstVerdict([least, greatest].map((value) => judge(value, bounds, expandedUncertainty).verdict)),
     holds: bandFit({ min: least, max: greatest }, bounds, expandedUncertainty, scaleOf(quantity)),

@@ -69,6 +69,7 @@ export {
   type MeasuredQuantity,
   measuredQuantities,
   measuredUnit,
+  middleOf,
   onlyUpper,
   type QuantityUnit,
   type SideQuantity,

@@ -102,3 +102,7 @@ export const aimOf = (
   quantity: JudgedQuantity,
   { lo, aim, hi }: { lo: number; aim: number | null; hi: number },
 ): number | null => aim ?? (onlyUpper(quantity) ? null : (lo + hi) / 2);
+
+/** The aim of limits, else their middle: where a stage is thought of while it is set. null where there are no limits. */
+export const middleOf = (limits: { lo: number; aim: number | null; hi: number } | null): number | null =>
+  limits && (limits.aim ?? (limits.lo + limits.hi) / 2);

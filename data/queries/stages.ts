@@ -20,7 +20,7 @@ const stagesWhere = (db: Database, condition: Statement, part: Statement = sql``
       from stage s
       join lateral (select * from stage_geometry where stage_id = s.id order by revision desc limit 1) g on true
       join lateral (select * from stage_adjuster where stage_id = s.id order by revision desc limit 1) a on true
-      join lateral (select * from stage_limits where stage_id = s.id order by revision desc limit 1) l on true
+      left join lateral (select * from stage_limits where stage_id = s.id order by revision desc limit 1) l on true
       join lateral (
         select coalesce(jsonb_agg(to_jsonb(one) order by one.quantity), '[]') as sides from (
           select distinct on (quantity) * from side_limits where stage_id = s.id order by quantity, revision desc) one
@@ -80,7 +80,7 @@ const toStage = (row: Row): Stage => ({
     hasScale: row.has_scale,
     seenFrom: row.seen_from,
   },
-  limits: {
+  limits: row.limits_id && {
     id: row.limits_id,
     revision: row.limits_revision,
     ...toLimits(row, toElement(row)),

@@ -58,14 +58,17 @@ export const limitsSheet: Sheet<Line> = {
       if (!machine) fates.push(refuse("no-machine-tagged", ["tag"], { tag: line.tag }));
       else if (!stage) fates.push(refuse("no-stage-named", ["stage"], { name: line.stage }));
       else {
-        const { given, sourceKind, source, revision } = stage.limits;
+        const { limits: known } = stage;
         const { tag: _, stage: __, ...said } = line;
-        const stays = given.quantity === said.quantity ? given : { aim: null, held: null };
+        const stays = known?.given.quantity === said.quantity ? known.given : { aim: null, held: null };
         const limits = { aim: stays.aim, held: stays.held, ...said };
-        const before = { ...given, sourceKind, source };
-        const same = (Object.keys(limits) as (keyof typeof limits)[]).every((key) => before[key] === limits[key]);
+        const before = known && { ...known.given, sourceKind: known.sourceKind, source: known.source };
+        const same =
+          before !== null &&
+          (Object.keys(limits) as (keyof typeof limits)[]).every((key) => before[key] === limits[key]);
         const input = { what: "limits", entryId: v7(), stageId: stage.id, text: "by CSV", revisionId: v7() };
-        const kept = same ? accept(null) : await reviseStage(context, { ...input, seenRevision: revision, limits });
+        const seenRevision = known?.revision ?? 0;
+        const kept = same ? accept(null) : await reviseStage(context, { ...input, seenRevision, limits });
         fates.push(kept.ok ? accept(same ? "same" : "changed") : kept);
       }
     }
@@ -77,16 +80,16 @@ export const limitsSheet: Sheet<Line> = {
       pool,
       machines.map(({ id }) => id),
     );
-    return stages.map(({ machineId, name, limits: { given, sourceKind, source } }) => [
+    return stages.map(({ machineId, name, limits }) => [
       machines.find(({ id }) => id === machineId)?.tag ?? "",
       name,
-      given.quantity,
-      given.lo,
-      given.aim ?? "",
-      given.hi,
-      given.held ?? "",
-      sourceKind,
-      source,
+      limits?.given.quantity ?? "",
+      limits?.given.lo ?? "",
+      limits?.given.aim ?? "",
+      limits?.given.hi ?? "",
+      limits?.given.held ?? "",
+      limits?.sourceKind ?? "",
+      limits?.source ?? "",
     ]);
   },
 };

@@ -7,6 +7,7 @@ import { readLimits, readSideLimits } from "~/app/features/stage-form/limits-tex
 import { readGeometry, textsOf } from "~/app/features/stage-form/texts";
 import { readerOf } from "~/app/features/words/reader";
 import { mustHold } from "~/core/quantity";
+import type { StageLimits } from "~/core/records";
 import { adjusterMeans } from "~/core/records/adjuster-means";
 import { driveGraph, ratiosOf, stageKinds } from "~/core/stages";
 import { driveLine } from "~/core/trains";
@@ -90,7 +91,7 @@ test("a stage opened for revising and saved untouched stays what it was, to the 
     expect(read).toEqual({ of: stage.name, ...geometry, clamps: { ...clamps, points } });
     const { id: ___, revision: ____, ...adjuster } = stage.adjuster;
     expect({ of: stage.name, ...readAdjuster(texts).value }).toEqual({ of: stage.name, ...adjuster });
-    const { lo, aim, hi, quantity } = stage.limits.given;
+    const { lo, aim, hi, quantity } = (stage.limits as StageLimits).given;
     expect({ of: stage.name, ...readLimits(texts).value }).toMatchObject({ of: stage.name, lo, aim, hi, quantity });
     expect(readSideLimits(texts).value).toHaveLength(stage.sideLimits.length);
   }

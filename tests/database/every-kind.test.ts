@@ -14,8 +14,10 @@ import {
 import { driveLineOf } from "~/data/queries/drive-lines";
 import { stageHistory } from "~/data/queries/entries";
 import { insertInstrument } from "~/data/queries/instruments";
+import { stageById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { addStage } from "~/operations/add-stage";
+import { reviseStage } from "~/operations/revise-stage";
 import { saveDriveLine } from "~/operations/save-drive-line";
 import type { InstrumentId } from "../../core/records";
 import { everyKind } from "../elements";
@@ -109,6 +111,24 @@ describe("what has no geometry is refused at its field, with the nearest that wo
     const added = (await stageHistory(works.pool, stageId, 1)).at(-1);
     expect(added?.body).toMatchObject({ warnings: [{ code: "odd-links", even: 102 }] });
   });
+});
+
+test("a stage of which nobody knows the limits is kept and read without a verdict, and judged once somebody gives them", async () => {
+  const gap = stageOf({ kind: "gap", what: "running-clearance", diameterMm: 40 }, "Bare");
+  const { stageId } = mustHold(await addStage(works.as(), { ...gap, limits: null }));
+  expect((await stageById(works.pool, stageId))?.limits).toBeNull();
+  const jobId = await works.openJob([stageId]);
+  const entry = mustHold(await works.entry(jobId, { ...works.round(["0.11"]), stageId }));
+  expect(entry).toMatchObject({ limitsId: null, body: { result: { verdict: null, holds: null, min: 0.11 } } });
+  const state = async () => (await standingsOfStages(works.pool, [stageId]))[0];
+  expect(await state()).toMatchObject({ state: "unknown", result: { min: 0.11 } });
+  const limits = { ...limitsOf.gap, sourceKind: "house rule", source: "R" };
+  const give = () =>
+    reviseStage(works.as(), { what: "limits", stageId, entryId: v7(), revisionId: v7(), seenRevision: 0, limits });
+  mustHold(await give());
+  expect((await stageById(works.pool, stageId))?.limits).toMatchObject({ revision: 1, lo: 0.05, hi: 0.2 });
+  expect(await state()).toMatchObject({ state: "inside" });
+  expect(refusalOf(await give())).toBe("revised-meanwhile limits");
 });
 
 describe("the drive line", () => {

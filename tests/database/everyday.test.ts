@@ -212,7 +212,7 @@ describe("stages", () => {
         seenRevision,
         limits: { quantity: "circumferential-backlash", lo, hi, aim: null, sourceKind: "house rule", source: "R" },
       });
-    const seen = stage?.limits.revision ?? 0;
+    const seen = stage?.limits?.revision ?? 0;
     mustHold(await revise(0.3, 0.4, seen));
     expect((await standingsOfStages(works.pool, [works.stageId]))[0]?.state).toBe("outside");
     expect((await lastOf<EntryOf<"round">>(job)).body.result.verdict).toBe("conforms");

@@ -86,7 +86,7 @@ test("how a stage is kept to stand is what its whole logbook says, whatever was 
             sourceKind: "drawing",
             source: "T",
           };
-          const seenRevision = stage?.limits.revision;
+          const seenRevision = stage?.limits?.revision;
           mustHold(
             await reviseStage(works.as(), {
               what: "limits",

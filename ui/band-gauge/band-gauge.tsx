@@ -1,8 +1,8 @@
 import { formatNumber } from "~/core/quantity";
 import type { MarkState } from "../state-mark";
-import { gaugeScale, type Span } from "./layout";
+import { type Band, bandOrSpans, gaugeScale, type Span } from "./layout";
 
-type Gauge = { lo: number; hi: number; now: Span | null; state: MarkState; label: string };
+type Gauge = { now: Span | null; state: MarkState; label: string };
 
 const fills: Record<MarkState, string> = {
   inside: "fill-inside",
@@ -11,20 +11,24 @@ const fills: Record<MarkState, string> = {
   unknown: "fill-mid",
 };
 
-/** The small gauge of lists: the band and the bar of what was read. */
-export function SmallBandGauge({ lo, hi, now, state, label }: Gauge) {
+/** The small gauge of lists: the band, where there are limits, and the bar of what was read. */
+export function SmallBandGauge({ limits, now, state, label }: Gauge & { limits: Band | null }) {
   const width = 150;
-  const { at } = gaugeScale(lo, hi, now ? [now] : [], width);
+  const spans = now ? [now] : [];
+  const { lo, hi, drawn } = bandOrSpans(limits, spans);
+  const { at } = gaugeScale(lo, hi, spans, width);
   return (
     <svg width={width} height="26" viewBox={`0 0 ${width} 26`} role="img" aria-label={label}>
-      <rect
-        x={at(lo)}
-        y="3"
-        width={at(hi) - at(lo)}
-        height="20"
-        className="fill-band stroke-band-line"
-        strokeWidth="1.5"
-      />
+      {drawn && (
+        <rect
+          x={at(lo)}
+          y="3"
+          width={at(hi) - at(lo)}
+          height="20"
+          className="fill-band stroke-band-line"
+          strokeWidth="1.5"
+        />
+      )}
       {now && bar({ from: at(now.min), to: at(now.max), y: 9.5, height: 7, fill: fills[state] })}
     </svg>
   );
@@ -43,18 +47,19 @@ export function BandGauge({
   figure = (value) => formatNumber(value, 2),
   per = 1,
   beside = null,
-}: Gauge & {
-  /** null: none is shown. */
-  aim: number | null;
-  then: Span | null;
-  unit: string;
-  /** How a value is written on the scale. */
-  figure?: (value: number) => string;
-  /** How much of the values one of the unit written is. */
-  per?: number;
-  /** What another gauge shows, when both are to have one scale. */
-  beside?: Span | null;
-}) {
+}: Gauge &
+  Band & {
+    /** null: none is shown. */
+    aim: number | null;
+    then: Span | null;
+    unit: string;
+    /** How a value is written on the scale. */
+    figure?: (value: number) => string;
+    /** How much of the values one of the unit written is. */
+    per?: number;
+    /** What another gauge shows, when both are to have one scale. */
+    beside?: Span | null;
+  }) {
   const width = 440;
   const { at, ticks } = gaugeScale(
     lo,

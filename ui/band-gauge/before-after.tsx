@@ -1,5 +1,5 @@
 import { MarkShape, type MarkState } from "../state-mark";
-import { gaugeScale, type Span } from "./layout";
+import { type Band, bandOrSpans, gaugeScale, type Span } from "./layout";
 
 export type GaugeRow = {
   name: string;
@@ -24,16 +24,15 @@ const top = 20;
 
 /** As found and as left under each other on one scale, each with its figures: what a job has changed, in one look. */
 export function BeforeAfter({
-  lo,
-  hi,
+  limits,
   aim,
   rows,
   figure,
   per,
   label,
 }: {
-  lo: number;
-  hi: number;
+  /** null: there are none, and no band is drawn. */
+  limits: Band | null;
   aim: number | null;
   rows: readonly GaugeRow[];
   figure: (value: number) => string;
@@ -41,19 +40,22 @@ export function BeforeAfter({
   label: string;
 }) {
   const spans = rows.flatMap(({ span }) => (span ? [span] : []));
+  const { lo, hi, drawn } = bandOrSpans(limits, spans);
   const { at, ticks } = gaugeScale(lo, hi, spans, wide, per);
   const foot = top + rows.length * rowPx;
   const x = (value: number) => from + at(value);
   return (
     <svg viewBox={`0 0 620 ${foot + 34}`} className="w-full max-w-3xl h-auto" role="img" aria-label={label}>
-      <rect
-        x={x(lo)}
-        y={top - 6}
-        width={x(hi) - x(lo)}
-        height={foot - top + 6}
-        className="fill-band stroke-band-line"
-        strokeWidth="1.5"
-      />
+      {drawn && (
+        <rect
+          x={x(lo)}
+          y={top - 6}
+          width={x(hi) - x(lo)}
+          height={foot - top + 6}
+          className="fill-band stroke-band-line"
+          strokeWidth="1.5"
+        />
+      )}
       {aim !== null && <path d={`M${x(aim)} ${top - 10}V${foot}`} className="stroke-ink" strokeWidth="1.2" />}
       {rows.map(({ name, span, state, words }, i) => {
         const y = top + (i + 0.5) * rowPx - 3;

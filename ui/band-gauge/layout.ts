@@ -1,4 +1,15 @@
 export type Span = { min: number; max: number };
+export type Band = { lo: number; hi: number };
+
+/** For what a scale is drawn: the limits; or, where there are none, what was read with room about it, and then no band is drawn. */
+export function bandOrSpans(limits: Band | null, spans: readonly Span[]): Band & { drawn: boolean } {
+  if (limits) return { lo: limits.lo, hi: limits.hi, drawn: true };
+  const [least, most] = [Math.min(...spans.map(({ min }) => min)), Math.max(...spans.map(({ max }) => max))];
+  if (spans.length === 0) return { lo: 0, hi: 1, drawn: false };
+  const room = 0.5 * (most - least) || 0.1 * Math.abs(most) || 1;
+  return { lo: least - room, hi: most + room, drawn: false };
+}
+
 export type GaugeScale = { at: (value: number) => number; from: number; to: number; ticks: number[] };
 
 /**

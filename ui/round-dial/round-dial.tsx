@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { type Band, bandOrSpans } from "../band-gauge/layout";
 import { MarkShape, type MarkState } from "../state-mark";
 import { curvePath, type DialPoint, dialScale, onCircle, outlinePath, widestGap } from "./layout";
 import { limitLabels } from "./limit-labels";
@@ -19,7 +20,8 @@ export type DialProps = {
   marks?: readonly (readonly DialPoint[])[] | undefined;
   tipRadius: number;
   rootRadius: number;
-  band: { lo: number; hi: number };
+  /** null: there are no limits, and none are drawn. */
+  limits: Band | null;
   readings: readonly DialReading[];
   /** Values round the turn, by angle. */
   fitted: ((angleDeg: number) => number) | null;
@@ -43,12 +45,17 @@ const size = 250;
 
 /** Readings round the turn, drawn inside the part itself; the witness mark stands at the top. */
 export function RoundDial(props: DialProps) {
-  const { readings, band, fitted, fittedSpread = 0, predicted, ghost, counterClockwise } = props;
+  const { readings, fitted, fittedSpread = 0, predicted, ghost, counterClockwise } = props;
   const scaleOfPart = size / props.tipRadius;
   const ring = { inner: 92, outer: props.rootRadius * scaleOfPart - 13 };
   const sampled = [predicted, ghost, fitted].flatMap((curve) => (curve ? [0, 60, 120, 180, 240, 300].map(curve) : []));
   const counted = readings.filter((reading) => !reading.struck);
-  const scale = dialScale(band, [...counted.map((r) => r.value), ...sampled], ring, counterClockwise);
+  const values = [...counted.map((r) => r.value), ...sampled];
+  const band = bandOrSpans(
+    props.limits,
+    values.map((value) => ({ min: value, max: value })),
+  );
+  const scale = dialScale(band, values, ring, counterClockwise);
   const painted = props.paintedTooth;
   const marks = props.marks ?? props.outline;
   const side = counterClockwise ? -1 : 1;
@@ -56,8 +63,12 @@ export function RoundDial(props: DialProps) {
   const labelAngle = side * widestGap(readings.map((reading) => reading.angleDeg));
   return (
     <svg viewBox="-268 -268 536 536" className="w-full h-full" role="img" aria-label={props.label}>
-      <circle r={scale.radius(band.hi)} className="fill-band stroke-band-line" strokeWidth="2" />
-      <circle r={scale.radius(band.lo)} className="fill-panel stroke-band-line" strokeWidth="2" />
+      {band.drawn && (
+        <>
+          <circle r={scale.radius(band.hi)} className="fill-band stroke-band-line" strokeWidth="2" />
+          <circle r={scale.radius(band.lo)} className="fill-panel stroke-band-line" strokeWidth="2" />
+        </>
+      )}
       <Part outline={props.outline} scale={scaleOfPart} mirror={counterClockwise} />
       {painted !== null && (
         <>
@@ -108,7 +119,7 @@ export function RoundDial(props: DialProps) {
           </g>
         );
       })}
-      {limitLabels(labelAngle, [band.hi, band.lo], scale.radius, props.figure).map((label) => (
+      {(band.drawn ? limitLabels(labelAngle, [band.hi, band.lo], scale.radius, props.figure) : []).map((label) => (
         <text
           key={`${label.text} ${label.y}`}
           x={label.x}

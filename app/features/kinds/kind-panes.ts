@@ -27,7 +27,7 @@ export type KindPanes<K extends StageKind> = {
   part:
     | ((props: {
         element: Elements[K];
-        limits: { lo: number; hi: number };
+        limits: { lo: number; hi: number } | null;
         now: Span | null;
         then: Span | null;
         shims: Shims | null;
@@ -37,7 +37,7 @@ export type KindPanes<K extends StageKind> = {
   read:
     | ((props: {
         element: Elements[K];
-        limits: { lo: number; hi: number };
+        limits: { lo: number; hi: number } | null;
         now: Span | null;
         then: Span | null;
       }) => ReactNode)

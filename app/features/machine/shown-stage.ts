@@ -24,10 +24,9 @@ export type OpenedStage = {
   name: string;
   state: MarkState;
   opening: {
-    range: string;
-    unit: string;
+    /** null: not known yet. */
+    limits: { range: string; unit: string; source: string } | null;
     quantity: string;
-    source: string;
     /** null: nothing on it can be adjusted. */
     adjuster: string | null;
     clamps: string;
@@ -43,10 +42,8 @@ export function openedStage(reader: Reader, { stage, standing }: StageStands): O
     name: stage.name,
     state: standing?.state ?? "unknown",
     opening: {
-      range: range(limits.lo, limits.hi),
-      unit,
+      limits: limits && { range: range(limits.lo, limits.hi), unit, source: limits.source },
       quantity: name,
-      source: limits.source,
       adjuster: adjuster.adjuster ? adjuster.name : null,
       clamps: clampCountWords(clamps),
     },

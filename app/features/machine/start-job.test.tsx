@@ -21,10 +21,8 @@ const stageOf = (id: string, name: string, adjuster: string | null) =>
     id,
     name,
     opening: {
-      range: "0.14 to 0.28",
-      unit: "mm",
+      limits: { range: "0.14 to 0.28", unit: "mm", source: "drawing D 114" },
       quantity: "backlash",
-      source: "drawing D 114",
       adjuster,
       clamps: "4 clamps M8",
     },

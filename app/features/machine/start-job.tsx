@@ -6,6 +6,7 @@ import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
+import { noLimits } from "../words/limit-words";
 import { Refused } from "../words/refused";
 import type { OpenedStage } from "./shown-stage";
 
@@ -30,7 +31,7 @@ export function StartJob({
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
   if (!stage) return null;
   const others = stages.filter((other) => other !== stage);
-  const { range, unit, quantity, source, adjuster, clamps } = stage.opening;
+  const { limits, quantity, adjuster, clamps } = stage.opening;
   return (
     <Form method="post" action={to} className="grid gap-3">
       <input type="hidden" name="what" value="open" />
@@ -47,8 +48,15 @@ export function StartJob({
         />
       )}
       <p>
-        <b className="text-lg">{stage.name}.</b> Limits <span className="figure">{range}</span> {unit} of {quantity},{" "}
-        {source}. {adjuster ? `Set by ${adjuster.toLowerCase()}, ${clamps}` : "Nothing to adjust"}.
+        <b className="text-lg">{stage.name}.</b>{" "}
+        {limits ? (
+          <>
+            Limits <span className="figure">{limits.range}</span> {limits.unit} of {quantity}, {limits.source}.
+          </>
+        ) : (
+          `Judged by its ${quantity}, with ${noLimits}.`
+        )}{" "}
+        {adjuster ? `Set by ${adjuster.toLowerCase()}, ${clamps}` : "Nothing to adjust"}.
       </p>
       <div className="flex flex-wrap gap-3 items-end">
         <Field

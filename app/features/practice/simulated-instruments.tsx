@@ -39,7 +39,13 @@ export function SimulatedInstruments() {
     const into = field.current;
     if (!into?.isConnected) return setSaid("Put the cursor into a field first.");
     const place = Number(into.dataset.place ?? 1);
-    const text = wedgeReading(key, hiddenOf(stage.id, stage.geometry.element, stage.limits), moved, place, random);
+    const text = wedgeReading(
+      key,
+      hiddenOf(stage.id, stage.geometry.element, stage.limits ?? anywhere),
+      moved,
+      place,
+      random,
+    );
     setSaid(text === null ? "It reads nothing on such a stage." : `Sent ${text}`);
     if (text !== null) typeAsWedge(into, text);
   };
@@ -89,3 +95,6 @@ const seedOf = (text: string): number => {
   for (const letter of text) seed = Math.imul(seed ^ letter.charCodeAt(0), 16_777_619);
   return seed >>> 0;
 };
+
+/** About what a stage reads of which nobody has said the limits. */
+const anywhere = { lo: 0.1, hi: 0.2 };

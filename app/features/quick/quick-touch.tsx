@@ -12,6 +12,7 @@ import { methodOf } from "../job/read/method";
 import { useWedgeGuard } from "../practice/wedge-guard";
 import { readWords } from "../words/entry";
 import { feltWords } from "../words/feel";
+import { noLimits } from "../words/limit-words";
 import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
 import { provisionalWords } from "../words/state";
@@ -71,7 +72,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
         {standing?.readAt
           ? `Last read ${day(reader, standing.readAt)}: ${standing.felt ? feltWords(standing.felt) : standing.result ? readWords(reader, standing.result) : ""}.`
           : "Never read before."}{" "}
-        Limits {range(stage.limits.lo, stage.limits.hi)} {unit}.
+        {stage.limits ? `Limits ${range(stage.limits.lo, stage.limits.hi)} ${unit}.` : `It has ${noLimits}.`}
       </p>
       <SafeFirst {...asked} />
       <AsItIs {...asked} />

@@ -5,7 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { type Entry, type JobRecord, wholeRound } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import type { GaugeRow } from "~/ui/band-gauge/before-after";
-import { gaugeScale } from "~/ui/band-gauge/layout";
+import { bandOrSpans, gaugeScale } from "~/ui/band-gauge/layout";
 import { curvePath, dialScale } from "~/ui/round-dial/layout";
 import { type MarkState, stateWord } from "~/ui/state-mark";
 
@@ -20,9 +20,9 @@ const rowPt = 20;
 /** As found and as left on one scale, each with its figures. */
 export function PaperGauge({ stage, rows }: { stage: Stage; rows: readonly GaugeRow[] }) {
   const reader = useWords();
-  const { lo, hi } = stage.limits;
   const { figure, per } = stageUnit(reader, stage.geometry.element);
   const spans = rows.flatMap(({ span }) => (span ? [span] : []));
+  const { lo, hi, drawn } = bandOrSpans(stage.limits, spans);
   const { at, ticks } = gaugeScale(lo, hi, spans, wide, per);
   const foot = rows.length * rowPt;
   return (
@@ -36,7 +36,7 @@ export function PaperGauge({ stage, rows }: { stage: Stage; rows: readonly Gauge
       </View>
       <View style={{ width: wide + 10 }}>
         <Svg width={wide} height={foot + 14} viewBox={`0 0 ${wide} ${foot + 14}`}>
-          <Rect x={at(lo)} y={0} width={at(hi) - at(lo)} height={foot} {...band} />
+          {drawn && <Rect x={at(lo)} y={0} width={at(hi) - at(lo)} height={foot} {...band} />}
           {rows.map(
             ({ name, span, state }, i) =>
               span && (
@@ -92,14 +92,18 @@ export function PaperRounds({
   });
   if (drawn.length === 0) return null;
   const values = drawn.flatMap(({ view }) => view.readings.filter(({ struck }) => !struck).map(({ value }) => value));
-  const scale = dialScale(stage.limits, values, ring);
+  const limits = bandOrSpans(
+    stage.limits,
+    values.map((value) => ({ min: value, max: value })),
+  );
+  const scale = dialScale(limits, values, ring);
   return (
     <View style={{ flexDirection: "row", gap: 24, marginTop: 4 }} wrap={false}>
       {drawn.map(({ name, view }) => (
         <View key={name} style={{ alignItems: "center" }}>
           <Svg width={2 * size} height={2 * size} viewBox={`${-size} ${-size} ${2 * size} ${2 * size}`}>
-            <Circle cx={0} cy={0} r={scale.radius(stage.limits.hi)} {...band} />
-            <Circle cx={0} cy={0} r={scale.radius(stage.limits.lo)} {...band} fill="#FFFFFF" />
+            {limits.drawn && <Circle cx={0} cy={0} r={scale.radius(limits.hi)} {...band} />}
+            {limits.drawn && <Circle cx={0} cy={0} r={scale.radius(limits.lo)} {...band} fill="#FFFFFF" />}
             <Path d={`M0 ${-size + 1}l-3 -1h6Z`} fill={ink} />
             {view.fitted && <Path d={curvePath(scale, view.fitted)} stroke={ink} strokeWidth={0.8} fill="none" />}
             {view.readings

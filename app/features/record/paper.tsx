@@ -14,6 +14,7 @@ import { clampsTouched, type Entry, isKind, jobRecord } from "~/core/logbook";
 import type { Job, Machine, Stage } from "~/core/records";
 import { stateWord } from "~/ui/state-mark";
 import type { StageGlance } from "../stage/stage-glance";
+import { noLimits } from "../words/limit-words";
 import { headWords } from "./head-words";
 import type { OnPage } from "./on-page";
 import { PaperGauge, PaperRounds } from "./paper-pictures";
@@ -111,7 +112,7 @@ export const logbookAsPdf = (reader: Reader, record: PaperOfMachine, onPage: OnP
               <Text style={{ fontWeight: 700 }}>
                 {name} {size}
               </Text>
-              : {stateWord[state]}, {read}, limits {within}
+              : {stateWord[state]}, {read}, {within}
             </Text>
           ))}
           <Text style={{ ...look.mid, marginTop: 10 }}>
@@ -216,8 +217,9 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[]
         {stage.name}, {elementWords(reader, stage.geometry.element)}
       </Text>
       <Text style={look.mid}>
-        Limits {spoken.range(limits.lo, limits.hi)} {spoken.unit} of {spoken.name}. {limits.source}, revision{" "}
-        {limits.revision}.
+        {limits
+          ? `Limits ${spoken.range(limits.lo, limits.hi)} ${spoken.unit} of ${spoken.name}. ${limits.source}, revision ${limits.revision}.`
+          : `Its ${spoken.name} has ${noLimits}: what was read is not judged.`}
       </Text>
       <PaperGauge stage={stage} rows={beforeAndAfter(reader, stage, record)} />
       <PaperRounds stage={stage} entries={entries} record={record} />

@@ -11,8 +11,8 @@ import { limitQuantityOf, limitUnit, readLimits, ruleLimits, sourceKinds } from 
 import { Recommend } from "./recommend";
 import { SideLimitsFields } from "./side-limits-fields";
 
-/** Lower, aim, upper, and where they come from; filled in from the rules of the trade where no maker says. */
-export function LimitsFields() {
+/** Lower, aim, upper, and where they come from; filled in from the rules of the trade where no maker says. `revised`: of a stage that is there; then they are wanted. */
+export function LimitsFields({ revised = false }: { revised?: boolean }) {
   const reader = useWords();
   const texts = useFormTexts();
   const write = useWriteTexts();
@@ -32,11 +32,13 @@ export function LimitsFields() {
       <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
         <legend className="text-xl font-bold mb-2">
           Limits of {element ? judgedWords[judgedBy(element)] : "what is read"}{" "}
-          <span className="font-normal text-mid">
-            {!element || ruleLimits(element)
-              ? "optional: left empty, a rule's stand as an open point"
-              : "no rule knows them here"}
-          </span>
+          {!revised && (
+            <span className="font-normal text-mid">
+              {!element || ruleLimits(element)
+                ? "optional: left empty, a rule's stand as an open point"
+                : "optional: no rule knows them here; left empty, it is read and not judged until somebody says them"}
+            </span>
+          )}
         </legend>
         <div className="grid gap-4 content-start">
           {ways.length > 1 && (

@@ -58,8 +58,13 @@ export const limitsGivenAs: Partial<Record<JudgedQuantity, MeasuredQuantity>> = 
 /** What is left to be found out of a stage whose fields are these. */
 export function leftOpen(texts: Texts): string[] {
   const means = kindForms[kindIn(texts)].means.length > 0 && texts["adjuster.means"] !== "none";
+  const ruled = byRule(texts, readElement(texts).value) !== null;
   return [
-    noLimitsTyped(texts) ? "Limits were not given: a rule's stand until somebody has found the right ones" : "",
+    noLimitsTyped(texts)
+      ? ruled
+        ? "Limits were not given: a rule's stand until somebody has found the right ones"
+        : "Limits were not given and no rule knows them: what is read is not judged until somebody has found them"
+      : "",
     means && !texts["clamps.count"] && texts["clamps.way"] !== "points"
       ? "Its clamps and their torque are not entered"
       : "",
@@ -82,12 +87,13 @@ function byRule(texts: Texts, element: StageElement | null): LimitsInput | null 
   };
 }
 
-/** @param isNew of a stage that has none yet a rule's may stand; those it has are never taken away unsaid */
-export function readLimits(texts: Texts, isNew = false): Read<LimitsInput> {
+/** @param isNew of a stage that has none yet a rule's may stand, or none where no rule says any; those it has are never taken away unsaid */
+export function readLimits(texts: Texts, isNew: true): Read<LimitsInput | null>;
+export function readLimits(texts: Texts, isNew?: boolean): Read<LimitsInput>;
+export function readLimits(texts: Texts, isNew = false): Read<LimitsInput | null> {
   const read = new TextReader(texts);
   const element = readElement(texts).value;
-  const recommended = isNew && noLimitsTyped(texts) ? byRule(texts, element) : null;
-  if (recommended) return read.done(recommended);
+  if (isNew && noLimitsTyped(texts)) return { value: byRule(texts, element), problems: null };
   const quantity = limitQuantityOf(texts, element);
   const value = (name: string) =>
     quantity === "elongation" ? read.number(name) : read.measured(name, measuredUnit[quantity]);

@@ -12,7 +12,7 @@ import { type GeometryInput, readGeometry } from "./texts";
 export type StagePart = "geometry" | "adjuster" | "limits" | "stage";
 export const stageParts: readonly StagePart[] = ["geometry", "adjuster", "limits", "stage"];
 
-type SaidLimits = { limits: LimitsInput; sideLimits: (SideLimitsInput & { id: string })[] | undefined };
+type SaidLimits = { limits: LimitsInput | null; sideLimits: (SideLimitsInput & { id: string })[] | undefined };
 
 const readName = (texts: Texts): Read<{ name: string }> => {
   const read = new TextReader(texts);
@@ -27,7 +27,8 @@ const named = <K extends string, T>(name: K, read: Read<T>): Read<Record<K, T>> 
   read.problems === null ? { value: { [name]: read.value } as Record<K, T>, problems: null } : read;
 
 function readAllLimits(texts: Texts, isNew = false): Read<SaidLimits> {
-  const [limits, sides] = [readLimits(texts, isNew), readSideLimits(texts)];
+  const limits: Read<LimitsInput | null> = isNew ? readLimits(texts, true) : readLimits(texts);
+  const sides = readSideLimits(texts);
   if (limits.problems !== null || sides.problems !== null)
     return { value: null, problems: { ...limits.problems, ...sides.problems } };
   return {

@@ -34,13 +34,13 @@ export function textsOf(
     name: string;
     geometry: Geometry;
     adjuster: StageAdjuster;
-    limits: StageLimits;
+    limits: StageLimits | null;
     sideLimits: readonly SideLimits[];
   },
 ): Texts {
   const { element, clamps, arcDeg, turnedBy } = stage.geometry;
   const { adjuster: law, ...adjuster } = stage.adjuster;
-  const { given, ...limits } = stage.limits;
+  const { limits } = stage;
   return {
     name: stage.name,
     ...textsOfElement(reader, element),
@@ -73,13 +73,7 @@ export function textsOf(
         [`adjuster.also.${stageId}.perMm`, n(reader, perMm)],
       ]),
     ),
-    "limits.quantity": given.quantity,
-    "limits.held": n(reader, given.held),
-    lo: n(reader, given.lo),
-    aim: n(reader, given.aim),
-    hi: n(reader, given.hi),
-    sourceKind: limits.sourceKind,
-    source: limits.source,
+    ...(limits && limitsTexts(reader, limits)),
     ...Object.fromEntries(
       stage.sideLimits.flatMap(({ quantity, lo, hi, sourceKind, source }) => [
         [`side.${quantity}.lo`, n(reader, lo)],
@@ -90,3 +84,13 @@ export function textsOf(
     ),
   };
 }
+
+const limitsTexts = (reader: Reader, { given, sourceKind, source }: StageLimits): Texts => ({
+  "limits.quantity": given.quantity,
+  "limits.held": n(reader, given.held),
+  lo: n(reader, given.lo),
+  aim: n(reader, given.aim),
+  hi: n(reader, given.hi),
+  sourceKind,
+  source,
+});

@@ -3,7 +3,7 @@ import { nothingToAdjust, sensitivityWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
 import type { Stage } from "~/core/records";
-import { sensitivityOf } from "~/core/stages";
+import { middleOf, sensitivityOf } from "~/core/stages";
 import { Fold } from "~/ui/fold";
 import { movedWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
@@ -31,9 +31,8 @@ export function LearntPane({
   const { adjuster } = stage;
   const { element } = stage.geometry;
   const spoken = stageUnit(reader, element);
-  const { lo, aim, hi } = stage.limits;
-  const middle = aim ?? (lo + hi) / 2;
-  const sensitivity = sensitivityOf(element, middle, middle);
+  const middle = middleOf(stage.limits);
+  const sensitivity = middle === null ? null : sensitivityOf(element, middle, middle);
   if (!adjuster.adjuster || !learnt)
     return (
       <section aria-labelledby="adjuster">

@@ -24,6 +24,7 @@ export function LimitsHistory({
 }) {
   const reader = useWords();
   const unit = stageUnit(reader, stage.geometry.element);
+  const { limits } = stage;
   const only = onlyUpper(unit.quantity);
   const f = (value: number) =>
     formatNumber(reader, value, 3)
@@ -35,29 +36,32 @@ export function LimitsHistory({
         <h2 id="limits" className="text-xl font-bold">
           Limits
         </h2>
-        {mayEdit && <Link to={`/stages/${stage.id}/limits`}>Revise the limits</Link>}
+        {mayEdit && <Link to={`/stages/${stage.id}/limits`}>{limits ? "Revise the limits" : "Give its limits"}</Link>}
       </div>
       <ol>
-        {revisions.map((limits, i) => (
-          <li key={limits.id} className={`border-t border-rule py-1.5 ${i > 0 ? "text-mid" : ""}`}>
+        {revisions.map((revised, i) => (
+          <li key={revised.id} className={`border-t border-rule py-1.5 ${i > 0 ? "text-mid" : ""}`}>
             <span className="figure font-semibold">
-              {only ? "up to" : `${f(limits.given.lo)} to`} {f(limits.given.hi)}
+              {only ? "up to" : `${f(revised.given.lo)} to`} {f(revised.given.hi)}
             </span>{" "}
-            {givenUnit(limits.given.quantity)}
-            {limits.given.aim !== null ? `, aim ${f(limits.given.aim)}` : only ? "" : ", aim the middle"}.{" "}
-            {limits.source} <span className="text-mid">({limits.sourceKind})</span>
+            {givenUnit(revised.given.quantity)}
+            {revised.given.aim !== null ? `, aim ${f(revised.given.aim)}` : only ? "" : ", aim the middle"}.{" "}
+            {revised.source} <span className="text-mid">({revised.sourceKind})</span>
             <span className="block text-mid">
-              Revision {limits.revision}, from {day(reader, limits.effectiveFrom)}, {limits.madeByName}
+              Revision {revised.revision}, from {day(reader, revised.effectiveFrom)}, {revised.madeByName}
             </span>
           </li>
         ))}
       </ol>
-      {stage.limits.given.quantity !== waysToMeasure(stage.geometry.element)[0] && unit.quantity !== "lost-motion" && (
-        <p className="text-mid">
-          Given as {measuredWords[stage.limits.given.quantity].name.toLowerCase()}; judged as{" "}
-          {unit.range(stage.limits.lo, stage.limits.hi)} {unit.unit} of {unit.name}.
-        </p>
-      )}
+      {!limits && <p className="text-lg">Nobody has said them yet. Until then what is read is kept and not judged.</p>}
+      {limits &&
+        limits.given.quantity !== waysToMeasure(stage.geometry.element)[0] &&
+        unit.quantity !== "lost-motion" && (
+          <p className="text-mid">
+            Given as {measuredWords[limits.given.quantity].name.toLowerCase()}; judged as{" "}
+            {unit.range(limits.lo, limits.hi)} {unit.unit} of {unit.name}.
+          </p>
+        )}
       {stage.sideLimits.length > 0 && (
         <ul aria-label="Limits of what is read beside it" className="border-t border-rule">
           {stage.sideLimits.map((side) => (

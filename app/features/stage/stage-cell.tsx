@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { SmallBandGauge } from "~/ui/band-gauge/band-gauge";
 import { StateMark } from "~/ui/state-mark";
+import { noLimits } from "../words/limit-words";
 import type { StageGlance } from "./stage-glance";
 
 /** A stage at a glance: name, teeth, band gauge, state in a word, what was read. */
@@ -12,9 +13,9 @@ export function StageCell({ id, name, size, state, read, limits, now, label }: S
           {name} <span className="figure">{size}</span>
         </Link>
       </p>
-      <SmallBandGauge lo={limits.lo} hi={limits.hi} now={now} state={state} label={label} />
+      <SmallBandGauge limits={limits} now={now} state={state} label={label} />
       <p className="flex flex-wrap gap-x-3 items-baseline">
-        <StateMark state={state} />
+        <StateMark state={state} word={limits || state !== "unknown" ? undefined : noLimits} />
         <span className="figure text-mid">{read}</span>
       </p>
     </div>

@@ -5,6 +5,7 @@ import type { StageStanding } from "~/data/queries/standings";
 import { type MarkState, stateWord } from "~/ui/state-mark";
 import { readWords } from "../words/entry";
 import { feltWords } from "../words/feel";
+import { noLimits } from "../words/limit-words";
 import { stageUnit } from "../words/quantity";
 
 /** A stage as a list shows it, in words: no more of it travels. */
@@ -15,7 +16,8 @@ export type StageGlance = {
   state: MarkState;
   /** What was read of it, or felt. */
   read: string;
-  limits: { lo: number; hi: number };
+  /** null: not known yet. */
+  limits: { lo: number; hi: number } | null;
   now: { min: number; max: number } | null;
   label: string;
 };
@@ -23,7 +25,7 @@ export type StageGlance = {
 /** @param reader of the stage's machine */
 export function glanceOf(
   reader: Reader,
-  { id, name, limits: { lo, hi }, geometry: { element } }: Stage,
+  { id, name, limits, geometry: { element } }: Stage,
   standing: StageStanding | null,
 ): StageGlance {
   const state = standing?.state ?? "unknown";
@@ -35,8 +37,8 @@ export function glanceOf(
     size: sizeWords(reader, element),
     state,
     read,
-    limits: { lo, hi },
+    limits: limits && { lo: limits.lo, hi: limits.hi },
     now: result && !standing?.felt ? { min: result.min, max: result.max } : null,
-    label: `${name}: ${read}, limits ${stageUnit(reader, element).range(lo, hi)}, ${stateWord[state]}`,
+    label: `${name}: ${read}, ${limits ? `limits ${stageUnit(reader, element).range(limits.lo, limits.hi)}, ${stateWord[state]}` : noLimits}`,
   };
 }

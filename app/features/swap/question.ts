@@ -27,10 +27,10 @@ export function gearOf(item: StoreItem): SwapGear | null {
 
 const usualRange = 12;
 
-/** What is searched, from the form; or what is wrong in it. Of a stage without gears there is none. */
+/** What is searched, from the form; or what is wrong in it. Of a stage without gears, or without limits to reach, there is none. */
 export function swapQuestion(stage: Stage, stock: readonly StoreItem[], texts: Texts) {
   const element = asGearPair(stage.geometry.element);
-  if (!element) return null;
+  if (!element || !stage.limits) return null;
   const { pair } = element;
   const read = new TextReader(texts);
   const made = texts.from === "range";

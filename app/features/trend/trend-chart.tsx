@@ -11,7 +11,7 @@ import {
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { daysToIso, type StageTrend } from "~/core/logbook";
-import { niceTicks } from "~/ui/band-gauge/layout";
+import { type Band, bandOrSpans, niceTicks } from "~/ui/band-gauge/layout";
 import type { Spoken } from "../words/spoken";
 import { shortDay } from "../words/times";
 import { trendRows } from "./trend-lines";
@@ -25,7 +25,7 @@ export function TrendChart({
   today,
 }: {
   trend: StageTrend;
-  limits: { lo: number; hi: number };
+  limits: Band | null;
   unit: string;
   spoken: Spoken;
   /** On its axis; null: over usage there is no today. */
@@ -34,9 +34,13 @@ export function TrendChart({
   const reader = useWords();
   const { rows, from, to } = trendRows(trend, today ?? undefined);
   const values = rows.flatMap(({ t: _, ...row }) => Object.values(row));
-  const spread = limits.hi - limits.lo;
-  const low = Math.max(Math.min(limits.lo, ...values), limits.lo - 1.5 * spread) - 0.12 * spread;
-  const high = Math.min(Math.max(limits.hi, ...values), limits.hi + 1.5 * spread) + 0.12 * spread;
+  const { lo, hi, drawn } = bandOrSpans(
+    limits,
+    values.map((value) => ({ min: value, max: value })),
+  );
+  const spread = hi - lo;
+  const low = Math.max(Math.min(lo, ...values), lo - 1.5 * spread) - 0.12 * spread;
+  const high = Math.min(Math.max(hi, ...values), hi + 1.5 * spread) + 0.12 * spread;
   const tick = (t: number) =>
     trend.axis === "time"
       ? `${shortDay(reader, daysToIso(t))} ${daysToIso(t).slice(2, 4)}`
@@ -47,9 +51,9 @@ export function TrendChart({
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={rows} accessibilityLayer={false} margin={{ top: 8, right: 16, bottom: 4, left: 4 }}>
           <CartesianGrid stroke="var(--room-rule)" strokeOpacity={0.5} vertical={false} />
-          <ReferenceArea y1={limits.lo} y2={limits.hi} fill="var(--room-band)" fillOpacity={1} ifOverflow="hidden" />
-          <ReferenceLine y={limits.lo} stroke="var(--room-band-line)" strokeWidth={2} />
-          <ReferenceLine y={limits.hi} stroke="var(--room-band-line)" strokeWidth={2} />
+          {drawn && <ReferenceArea y1={lo} y2={hi} fill="var(--room-band)" fillOpacity={1} ifOverflow="hidden" />}
+          {drawn && <ReferenceLine y={lo} stroke="var(--room-band-line)" strokeWidth={2} />}
+          {drawn && <ReferenceLine y={hi} stroke="var(--room-band-line)" strokeWidth={2} />}
           {trend.resets
             .filter((reset) => reset >= from)
             .map((reset) => (

@@ -25,7 +25,7 @@ export function TrendPane({
   trend: StageTrend | null;
   axis: TrendAxis;
   roundsRead: number;
-  limits: { lo: number; hi: number };
+  limits: { lo: number; hi: number } | null;
   spoken: StageUnit;
   unit: string;
   now: string;

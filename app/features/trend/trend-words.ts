@@ -14,12 +14,13 @@ export function trendNews(
   reader: Reader,
   trend: StageTrend,
   unit: string,
-  limits: { lo: number; hi: number },
+  limits: { lo: number; hi: number } | null,
   quantity: JudgedQuantity = "backlash",
   now?: string,
 ): string {
   const { drift, axis, points } = trend;
   const last = points[points.length - 1];
+  if (!limits) return "How it went; without limits there is nothing for it to drift out of";
   if (last && (last.min < limits.lo || last.max > limits.hi)) return "It lies outside its limits already";
   if (!drift) return "It does not drift out by what was read so far";
   // A day that has gone by is no forecast any more.

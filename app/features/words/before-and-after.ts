@@ -6,7 +6,7 @@ import { capital } from "./count";
 import { readWords } from "./entry";
 import { feltState, feltWords } from "./feel";
 import { placeOf, stageUnit } from "./quantity";
-import { verdictState } from "./state";
+import { stateOfVerdict } from "./state";
 
 /** What a job found on a stage and what it left, each with its figures, or with why there are none. */
 export function beforeAndAfter(reader: Reader, stage: Stage, record: JobRecord): GaugeRow[] {
@@ -44,7 +44,7 @@ function row(
     return {
       name,
       span: { min: result.min, max: result.max },
-      state: verdictState[result.verdict],
+      state: stateOfVerdict(result.verdict),
       words: `${readWords(reader, result)}${result.carriedFrom ? ", carried over" : ""}`,
     };
   const judged = felt && feltOfStage(felt, stage.geometry);

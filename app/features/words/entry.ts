@@ -49,7 +49,7 @@ const placeIn = (element: StageElement | undefined, place: number): string =>
   element ? placeWords(frameOf(element), place) : `tooth ${place}`;
 
 const resultWords = (reader: Reader, result: RoundResult) =>
-  `${result.gear ? `${result.gear}: ` : ""}${readWords(reader, result)}, ${stateWord[verdictState[result.verdict]]}${result.holds === "too-wide" ? ", wider than its limits" : ""}`;
+  `${result.gear ? `${result.gear}: ` : ""}${readWords(reader, result)}, ${result.verdict ? stateWord[verdictState[result.verdict]] : "not judged"}${result.holds === "too-wide" ? ", wider than its limits" : ""}`;
 
 const overdueWords = (reader: Reader, { overdue }: { overdue?: string }): string =>
   overdue ? `; an instrument was overdue, since ${dateWords(reader, overdue)}` : "";

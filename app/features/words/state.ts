@@ -8,9 +8,13 @@ export const verdictState: Record<Verdict, MarkState> = {
   "does-not-conform": "outside",
 };
 
+/** Of what there are no limits for nothing is known. */
+export const stateOfVerdict = (verdict: Verdict | null): MarkState => (verdict ? verdictState[verdict] : "unknown");
+
 export const provisionalWords: Record<Provisional, string> = {
   "no-as-found": "Nothing was read as found",
   "not-inside": "Left outside its limits, near their edge, or felt at too few places",
+  "not-judged": "Its limits are not known: what was read was not judged",
   "side-not-inside": "Something else that was measured is outside its limits, or near their edge",
   "no-check-round": "No round was read after the last move or clamp",
   "things-left-in": "Something is left in",

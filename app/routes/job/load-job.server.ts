@@ -77,7 +77,7 @@ export async function loadEntries(
     stageId: stage.id,
     geometryId: stage.geometry.id,
     adjusterId: stage.adjuster.id,
-    limitsId: stage.limits.id,
+    limitsId: stage.limits?.id ?? null,
   }));
   return { entries, revisions };
 }

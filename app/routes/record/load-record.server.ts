@@ -5,6 +5,7 @@ import { headWords } from "~/app/features/record/head-words";
 import type { OnPage } from "~/app/features/record/on-page";
 import type { Printed } from "~/app/features/record/printed";
 import { glanceOf } from "~/app/features/stage/stage-glance";
+import { noLimits } from "~/app/features/words/limit-words";
 import { stageUnit } from "~/app/features/words/quantity";
 import { readerOf } from "~/app/features/words/reader";
 import { findJob } from "~/app/routes/job/load-job.server";
@@ -98,7 +99,9 @@ export async function loadMachineRecord(asked: Context, machineId: string) {
   const reader = readerOf(asked.person, machine);
   const stands = stages.map((stage) => ({
     ...glanceOf(reader, stage, standings.find(({ stageId }) => stageId === stage.id) ?? null),
-    within: stageUnit(reader, stage.geometry.element).range(stage.limits.lo, stage.limits.hi),
+    within: stage.limits
+      ? `limits ${stageUnit(reader, stage.geometry.element).range(stage.limits.lo, stage.limits.hi)}`
+      : noLimits,
   }));
   return { machine, stages, stands, entries, head, now: asked.now.toISOString() };
 }

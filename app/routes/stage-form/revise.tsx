@@ -55,8 +55,10 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
   const { part, stage, machine, openJobBy, others } = loaderData;
   const reader = useWords();
   const [ids] = useState(() => ({ entryId: v7(), revisionId: v7() }));
+  /** 0: there were no limits yet. */
+  const revision = part === "stage" ? 0 : (stage[part]?.revision ?? 0);
   const saved = useSavedForm({
-    key: `stage ${stage.id} ${part} ${part === "stage" ? "" : stage[part].revision}`,
+    key: `stage ${stage.id} ${part} ${part === "stage" ? "" : revision}`,
     initial: textsOf(reader, stage),
     read: (texts) => {
       const read = readPart(part, texts);
@@ -68,7 +70,7 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
     send: (said) => ({
       what: part,
       ...ids,
-      ...(part === "stage" ? {} : { seenRevision: stage[part].revision }),
+      ...(part === "stage" ? {} : { seenRevision: revision }),
       ...said,
     }),
   });
@@ -81,8 +83,7 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
         </h1>
         <p className="text-mid mb-4">
           {machine.name}.{" "}
-          {part !== "stage" &&
-            `Saved as revision ${stage[part].revision + 1}; what was judged by the ones before stays as it is.`}
+          {part !== "stage" && `Saved as revision ${revision + 1}; what was judged by the ones before stays as it is.`}
         </p>
         {openJobBy && (
           <p role="status" className="border-l-4 border-near pl-3 text-lg mb-4">
@@ -97,7 +98,7 @@ export default function ReviseStage({ loaderData }: Route.ComponentProps) {
             </>
           )}
           {part === "adjuster" && <AdjusterFields others={others} />}
-          {part === "limits" && <LimitsFields />}
+          {part === "limits" && <LimitsFields revised />}
           {part === "stage" && <TextField name="name" label="Name of the stage" className="max-w-md" />}
           <TextField name="why" label="Why it is changed" hint="goes into the logbook" className="max-w-xl" />
           <FormEnd save="Save" busy={saved.busy} back={`/stages/${stage.id}`} backWord="Leave it as it is" />

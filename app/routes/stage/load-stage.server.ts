@@ -28,7 +28,7 @@ const learntFrom = { rounds: 12, moves: 20 };
 function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number | null {
   const worn = wearLimitOf(element);
   if (worn === null) return null;
-  if (judgedBy(element) === "elongation") return limits.hi;
+  if (judgedBy(element) === "elongation") return limits?.hi ?? worn;
   return sideLimits.find(({ quantity }) => quantity === "elongation")?.hi ?? worn;
 }
 
@@ -74,7 +74,7 @@ export async function loadStage(
     stage,
     machine,
     standing: standings[0] ?? null,
-    trend: stageTrend(counting, { lo: stage.limits.lo, hi: stage.limits.hi }, asked.axis, meter),
+    trend: stageTrend(counting, stage.limits, asked.axis, meter),
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {

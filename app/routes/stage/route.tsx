@@ -113,7 +113,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               trend={loaderData.trend}
               axis={loaderData.axis}
               roundsRead={loaderData.roundsRead}
-              limits={{ lo: stage.limits.lo, hi: stage.limits.hi }}
+              limits={stage.limits}
               spoken={stageUnit(reader, element)}
               unit={machine.usageUnit}
               now={now}

@@ -79,17 +79,26 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             </Link>
           </p>
           <h1 className="text-3xl font-bold">
-            {asked?.value ? swapNews(search.answer) : "What is looked for is not clear yet"}
+            {!stage.limits
+              ? "Other gears can be looked for once its limits are known"
+              : asked?.value
+                ? swapNews(search.answer)
+                : "What is looked for is not clear yet"}
           </h1>
           {pair && present?.ok && (
             <p className="text-lg">
               Now <b className="figure">{pair.teeth.join(" : ")}</b>, module {formatNumber(reader, pair.moduleMm, 3)},
-              at <span className="figure">{lengthWords(reader, present.value.centreDistanceMm, 2)}</span>; wanted is a
-              backlash of{" "}
-              <span className="figure">
-                {spoken(reader, "mm", 2).range(stage.limits.lo, stage.limits.hi)} {spoken(reader, "mm", 2).unit}
-              </span>
-              , {stage.limits.source}.
+              at <span className="figure">{lengthWords(reader, present.value.centreDistanceMm, 2)}</span>
+              {stage.limits && (
+                <>
+                  ; wanted is a backlash of{" "}
+                  <span className="figure">
+                    {spoken(reader, "mm", 2).range(stage.limits.lo, stage.limits.hi)} {spoken(reader, "mm", 2).unit}
+                  </span>
+                  , {stage.limits.source}
+                </>
+              )}
+              .
             </p>
           )}
         </div>

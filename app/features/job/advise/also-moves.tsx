@@ -1,7 +1,7 @@
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import type { Stage } from "~/core/records";
-import { sensitivityOf } from "~/core/stages";
+import { middleOf, sensitivityOf } from "~/core/stages";
 import { stageUnit } from "../../words/quantity";
 import { useJobScreen } from "../entries/job-context";
 
@@ -28,9 +28,9 @@ export function AlsoMoves({ stage, changeMm }: { stage: Stage; changeMm: number 
 }
 
 function effectWords(reader: Reader, { geometry: { element }, limits }: Stage, changeMm: number): string {
-  const middle = limits.aim ?? (limits.lo + limits.hi) / 2;
-  const slope = sensitivityOf(element, middle, middle);
   const { said, name } = stageUnit(reader, element);
+  const middle = middleOf(limits);
+  const slope = middle === null ? null : sensitivityOf(element, middle, middle);
   if (slope === null) return "";
   const change = slope * changeMm;
   return `, its ${name} by about ${change > 0 ? "+" : "−"}${said(Math.abs(change))}`;

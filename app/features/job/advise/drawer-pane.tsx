@@ -75,7 +75,7 @@ export function DrawerPane({
   }, [reader, wasText, items]);
   const sensitivity = view.sensitivity;
   const of = useMemo((): DrawerStage | null => {
-    if (adjuster?.type !== "shims" || sensitivity === null || present === null) return null;
+    if (adjuster?.type !== "shims" || sensitivity === null || present === null || !stage.limits) return null;
     const { lo, aim, hi } = stage.limits;
     return {
       now: view.now,
@@ -89,7 +89,7 @@ export function DrawerPane({
   const question = useMemo(() => of && drawerQuestion(of, stockOf(items), most), [of, items, most]);
   const found = useWorker<Result<StackAnswer>>(start, question);
   const [chosen, setChosen] = useState(0);
-  if (adjuster?.type !== "shims") return null;
+  if (adjuster?.type !== "shims" || !stage.limits) return null;
   const answer = found.answer?.ok ? found.answer.value : null;
   const fitting = answer?.best ? [answer.best, ...answer.alternatives] : [];
   const stacks =

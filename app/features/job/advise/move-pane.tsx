@@ -23,6 +23,7 @@ import { later } from "~/ui/use-later";
 import { WhenHere } from "~/ui/when-here";
 import { amountWords, moveParts, moveWords } from "../../words/amount";
 import { capital } from "../../words/count";
+import { noLimits } from "../../words/limit-words";
 import { placeOf, stageUnit } from "../../words/quantity";
 import { judgedWords } from "../../words/quantity-names";
 import { verdictState } from "../../words/state";
@@ -113,7 +114,7 @@ export function MovePane(props: Props) {
       <div>
         <p className="text-mid font-semibold mb-1 flex gap-3 items-center">
           Next move, from {counted(view)} {counted(view) === 1 ? "reading" : "readings"}{" "}
-          <StateMark state={view.state} />
+          <StateMark state={view.state} word={limits ? undefined : noLimits} />
         </p>
         {props.questioned ? (
           <p className="text-2xl font-semibold leading-snug">
@@ -138,18 +139,20 @@ export function MovePane(props: Props) {
           (2 sd){move.verdict === "conforms" ? "." : `: ${stateWord[verdictState[move.verdict]]}.`}
         </p>
       )}
-      <BandGauge
-        lo={limits.lo}
-        hi={limits.hi}
-        aim={aimOf(judgedBy(element), limits)}
-        now={view.seen}
-        then={then}
-        state={view.state}
-        unit={unit.unit}
-        figure={unit.figure}
-        per={unit.per}
-        label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${unit.range(view.seen.min, view.seen.max)}`}
-      />
+      {limits && (
+        <BandGauge
+          lo={limits.lo}
+          hi={limits.hi}
+          aim={aimOf(judgedBy(element), limits)}
+          now={view.seen}
+          then={then}
+          state={view.state}
+          unit={unit.unit}
+          figure={unit.figure}
+          per={unit.per}
+          label={`Limits ${unit.figure(limits.lo)} to ${unit.figure(limits.hi)}, now ${unit.range(view.seen.min, view.seen.max)}`}
+        />
+      )}
       {readPicture(view.seen, then)}
       {props.meter}
       {move && stage.adjuster.alsoMoves.length > 0 && (
@@ -308,6 +311,8 @@ function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
   const { advice, state, judged } = view;
   const { adjuster } = stage;
   const { element } = stage.geometry;
+  if (!stage.limits)
+    return "Nobody has said its limits yet: it is not judged, and no move is worked out. What you read and move is kept, and teaches.";
   if (!adjuster.adjuster || !advice)
     return `${nothingToAdjust(element)} ${state === "inside" ? "It reads inside all the way round." : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
   if (judged.holds === "too-wide")

@@ -32,7 +32,7 @@ export function RollerPane({
   const onText = useJobScreen().job.changeText;
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { adjuster, limits } = stage;
-  if (!adjuster.adjuster) return null;
+  if (!adjuster.adjuster || !limits) return null;
   const sizes = (name: string): Result<number[]> | null => {
     const read = severalQuantities(texts[name] ?? "").map((text) => parseQuantity(text, "length", "mm"));
     const wrong = read.find((one) => !one.ok);

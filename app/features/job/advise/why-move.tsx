@@ -12,6 +12,7 @@ export function WhyMove(props: WhyProps) {
   const reader = useWords();
   const { stage, view } = props;
   const { limits } = stage;
+  if (!limits) return null;
   const { element } = stage.geometry;
   const unit = stageUnit(reader, element);
   const { advice, judged } = view;
@@ -21,6 +22,8 @@ export function WhyMove(props: WhyProps) {
   const held = (): string => {
     const wide = `It reads ${unit.range(judged.least, judged.greatest)}${judged.fit ? ", the fitted line with it" : ""}`;
     switch (judged.holds) {
+      case null:
+        return `${wide}.`;
       case "too-wide":
         return `${wide} and the limits lie ${apart} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`;
       case "fits":

@@ -6,6 +6,7 @@ import { shownIn } from "~/core/practice";
 import type { Instrument, Stage } from "~/core/records";
 import { frameOf, strandRead } from "~/core/stages";
 import { exactAmount } from "../../words/amount";
+import { noLimits } from "../../words/limit-words";
 import { stageUnit } from "../../words/quantity";
 import { responseWords } from "../../words/response";
 import { lengthUnit, lengthWords } from "../../words/spoken";
@@ -35,8 +36,9 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 mt-2">
       <Fact name="Limits">
-        {upper ? "up to " : `${unit.figure(limits.lo)} to `}
-        {unit.figure(limits.hi)} {unit.unit}, {limits.source}, revision {limits.revision}
+        {limits
+          ? `${upper ? "up to " : `${unit.figure(limits.lo)} to `}${unit.figure(limits.hi)} ${unit.unit}, ${limits.source}, revision ${limits.revision}`
+          : noLimits}
       </Fact>
       <Fact name="Uncertainty of a reading">
         ±{unit.said(view.expandedUncertainty, 1)} (k = 2): {instrument.name}, step {shows.shown(instrument.resolution)}{" "}

@@ -1,6 +1,6 @@
 import { type LearntResponse, learnFromMoves, type PastMove } from "~/core/advice";
 import type { Stage } from "~/core/records";
-import { sensitivityOf } from "~/core/stages";
+import { middleOf, sensitivityOf } from "~/core/stages";
 
 /**
  * What a unit of a stage's adjuster does: by its law before any move has taught, then as learnt. Of sag the change of its square is learnt
@@ -10,9 +10,8 @@ import { sensitivityOf } from "~/core/stages";
  */
 export function learnStage(entered: Stage, moves: readonly PastMove[]): LearntResponse | null {
   const { element } = entered.geometry;
-  const { lo, aim, hi } = entered.limits;
   // The slope of a sag's square is the same everywhere: that of the sag itself at half a millimetre.
-  const sensitivity = sensitivityOf(element, 0.5, aim ?? (lo + hi) / 2);
+  const sensitivity = sensitivityOf(element, 0.5, middleOf(entered.limits) ?? 0);
   const { adjuster } = entered.adjuster;
   if (!adjuster || sensitivity === null) return null;
   return learnFromMoves(element, adjuster, sensitivity, moves);

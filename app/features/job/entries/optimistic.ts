@@ -51,7 +51,7 @@ export function optimistic(payload: Waiting["payload"], entries: readonly Entry[
     kind: work.value.kind,
     geometryId: stage.geometry.id,
     adjusterId: stage.adjuster.id,
-    limitsId: stage.limits.id,
+    limitsId: stage.limits?.id ?? null,
     ...built.value,
   } as Entry);
 }
@@ -101,7 +101,7 @@ function signatures(payload: Waiting["payload"], entries: readonly Entry[], maki
       },
       geometryId: stage.geometry.id,
       adjusterId: stage.adjuster.id,
-      limitsId: stage.limits.id,
+      limitsId: stage.limits?.id ?? null,
     } as Entry;
   });
 }

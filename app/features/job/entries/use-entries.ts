@@ -206,12 +206,14 @@ const entryIn = (body: unknown): Entry[] => {
   return entry ? [entry] : [];
 };
 
-export type Revisions = { stageId: string; geometryId: string; adjusterId: string; limitsId: string };
+export type Revisions = { stageId: string; geometryId: string; adjusterId: string; limitsId: string | null };
 
 const isRevised = (stage: Stage, revisions: readonly Revisions[]): boolean => {
   const now = revisions.find((revision) => revision.stageId === stage.id);
   return (
     now !== undefined &&
-    (now.geometryId !== stage.geometry.id || now.adjusterId !== stage.adjuster.id || now.limitsId !== stage.limits.id)
+    (now.geometryId !== stage.geometry.id ||
+      now.adjusterId !== stage.adjuster.id ||
+      now.limitsId !== (stage.limits?.id ?? null))
   );
 };

@@ -56,6 +56,7 @@ export function BudgetPane({ stage, view, budget, instrument, instruments }: Pro
 function Settles({ stage, view, budget, instrument, instruments }: Props) {
   const reader = useWords();
   const { element } = stage.geometry;
+  if (!stage.limits) return null;
   const limits = limitsThatJudge(judgedBy(element), stage.limits);
   const places = new Map<number, number[]>();
   for (const reading of view.readings)

@@ -60,3 +60,19 @@ test.each(readAsJudged.map((element) => [element.kind, element] as const))(
     expect(advised?.max).toBeGreaterThan(result.max);
   },
 );
+
+test("without limits it is read, not judged, and no move is worked out; what is moved is logged all the same", async () => {
+  const stage = { ...testStage("one"), limits: null };
+  const job = showJob(<ReadingStation phase="as-found" />, { stages: [stage] });
+  await field();
+  for (let i = 0; (await field()).getAttribute("aria-label") !== "Every place is read" && i < 60; i++)
+    await userEvent.type(await field(), "0.2{Enter}");
+  const says = within(await screen.findByRole("region", { name: "Next move" }));
+  expect(await says.findByText(/Nobody has said its limits yet/)).toBeTruthy();
+  expect(says.queryByRole("button", { name: "Done as said" })).toBeNull();
+  expect(says.getByRole("button", { name: "Moved it all the same" })).toBeTruthy();
+  await userEvent.type(await field(), "{Enter}");
+  await waitFor(() => expect(bodiesOf(job.entries, "round")).toHaveLength(1));
+  const [{ result }] = bodiesOf(job.entries, "round") as [Bodies["round"]];
+  expect(result).toMatchObject({ min: 0.2, verdict: null, holds: null });
+});

@@ -1,7 +1,6 @@
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { partingWay } from "~/app/features/kinds";
-import { useWords } from "~/app/features/words/use-words";
 import {
   type FeltAt,
   type FeltJudged,
@@ -20,7 +19,7 @@ import { RoundDial } from "~/ui/round-dial/round-dial";
 import { StateMark } from "~/ui/state-mark";
 import { capital } from "../../words/count";
 import { feltState, feltWords } from "../../words/feel";
-import { placeOf, stageUnit } from "../../words/quantity";
+import { placeOf } from "../../words/quantity";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { Onward } from "../stations/onward";
@@ -33,7 +32,6 @@ const firstPlaces = 6;
 
 /** A round by feel, where nothing is measured: it is kept beside numeric ones, and says that it is by feel. */
 export function FeelStation({ phase }: { phase: RoundPhase }) {
-  const reader = useWords();
   const { stage, job, stationPath } = useJobScreen();
   const texts = useTexts();
   const [problem, setProblem] = useState<Refusal | null>(null);
@@ -55,7 +53,6 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
   const lastJudged = last && feltOfStage(last, stage.geometry);
   const judged = useMemo(() => judgeFelt(felt, teeth, arc), [felt, teeth, arc]);
   const shown = felt.length > 0 ? felt : (last?.body.places ?? []);
-  const { lo, hi } = stage.limits;
   const done = async () => {
     const result = await job.put({ kind: "feel", phase, method, places: felt, ...(gear ? { gear } : {}) });
     setProblem(result.ok ? null : result.refusal);
@@ -86,15 +83,15 @@ export function FeelStation({ phase }: { phase: RoundPhase }) {
       <div className="bg-panel min-h-0 p-2 max-lg:h-[18.5rem] flex items-center justify-center">
         <RoundDial
           {...part}
-          band={{ lo: lo, hi: hi }}
-          readings={feltMarks(shown, { lo: lo, hi: hi }, teeth)}
+          limits={feltBand}
+          readings={feltMarks(shown, feltBand, teeth)}
           fitted={null}
           predicted={null}
           ghost={null}
           paintedTooth={tight === null ? null : tight - 1}
           currentTooth={next === null || last ? null : next - 1}
           counterClockwise={false}
-          figure={stageUnit(reader, stage.geometry.element).figure}
+          figure={() => ""}
           headline="by feel"
           subline="marks are not to scale"
           label={`Gear of ${teeth} teeth, ${shown.length} places felt${tight === null ? "" : `, tight spot at tooth ${tight}`}`}
@@ -163,3 +160,6 @@ function readFelt(text: string | undefined): FeltAt[] {
     return tooth && feel ? [{ tooth, feel }] : [];
   });
 }
+
+/** Between what is felt as loose and as tight; not to scale. */
+const feltBand = { lo: 0, hi: 1 };

@@ -1,5 +1,5 @@
 import { type Frame, onBelt } from "~/core/stages";
-import { gaugeScale } from "~/ui/band-gauge/layout";
+import { type Band, bandOrSpans, gaugeScale } from "~/ui/band-gauge/layout";
 import { MarkShape } from "~/ui/state-mark";
 import { placeWords } from "../../words/quantity";
 import type { Spoken } from "../../words/spoken";
@@ -7,7 +7,7 @@ import type { RoundView } from "./round-view";
 
 type Props = {
   frame: Frame;
-  limits: { lo: number; hi: number };
+  limits: Band | null;
   view: RoundView | null;
   current: number | null;
   spoken: Spoken;
@@ -29,7 +29,8 @@ export function LevelPicture({ frame, limits, view, current, spoken, headline, l
   const columnOf = (place: number) =>
     frame.belts > 1 ? onBelt(frame, place).belt - 1 : along ? ((place - 1) / frame.places) * columns : place - 1;
   const seen = view ? [view.seen, ...(view.move ? [{ min: view.move.min, max: view.move.max }] : [])] : [];
-  const { at, ticks } = gaugeScale(limits.lo, limits.hi, seen, foot - top, spoken.per);
+  const { lo, hi, drawn: hasBand } = bandOrSpans(limits, seen);
+  const { at, ticks } = gaugeScale(lo, hi, seen, foot - top, spoken.per);
   const y = (value: number) => foot - at(value);
   const step = (width - 120) / columns;
   const middle = (column: number) => 90 + step * (column + 0.5);
@@ -40,20 +41,22 @@ export function LevelPicture({ frame, limits, view, current, spoken, headline, l
       <text x={width / 2} y="34" textAnchor="middle" fontSize="24" className="fill-ink figure font-[650]">
         {headline}
       </text>
-      <rect
-        x="60"
-        y={y(limits.hi)}
-        width={width - 80}
-        height={y(limits.lo) - y(limits.hi)}
-        className="fill-band stroke-band-line"
-        strokeWidth="2"
-      />
+      {hasBand && (
+        <rect
+          x="60"
+          y={y(hi)}
+          width={width - 80}
+          height={y(lo) - y(hi)}
+          className="fill-band stroke-band-line"
+          strokeWidth="2"
+        />
+      )}
       {ticks.map((tick) => (
         <text key={tick} x="56" y={y(tick) + 6} textAnchor="end" fontSize="17" className="fill-mid figure">
           {spoken.figure(tick)}
         </text>
       ))}
-      <text x="56" y={y(ticks[ticks.length - 1] ?? limits.hi) - 14} textAnchor="end" fontSize="17" className="fill-mid">
+      <text x="56" y={y(ticks[ticks.length - 1] ?? hi) - 14} textAnchor="end" fontSize="17" className="fill-mid">
         {spoken.unit}
       </text>
       {Array.from({ length: columns }, (_, column) => (

@@ -10,14 +10,15 @@ export function MeterShows({ stage, method }: { stage: Stage; method: Method }) 
   const reader = useWords();
   const { element } = stage.geometry;
   const { quantity, indicatorRadiusMm, indicatorAngleDeg, held } = method;
-  const found = meterShows(element, { quantity, indicatorRadiusMm, indicatorAngleDeg, held }, stage.limits);
-  if (!found.ok) return null;
+  const { limits: known } = stage;
+  const found = known && meterShows(element, { quantity, indicatorRadiusMm, indicatorAngleDeg, held }, known);
+  if (!known || !found?.ok) return null;
   const { unit, digits } = measuredUnit[quantity];
   const meter = spoken(reader, unit, digits);
   const { lo, hi } = found.value;
   const shows = `${meter.range(lo, hi)} ${meter.unit}`;
   const judged = stageUnit(reader, element);
-  const limits = `${judgedIn(reader, judged.quantity).range(stage.limits.lo, stage.limits.hi)} ${judged.unit}`;
+  const limits = `${judgedIn(reader, judged.quantity).range(known.lo, known.hi)} ${judged.unit}`;
   if (shows === limits) return null;
   return (
     <p className="text-lg">

@@ -36,7 +36,7 @@ export function RoundPane({
   const spoken = stageUnit(reader, element);
   const { unit } = spoken;
   const words = drawnWords(element, placeCount(frameOf(element)));
-  const { lo, hi } = stage.limits;
+  const { limits } = stage;
   const headline = view ? spoken.range(view.seen.min, view.seen.max) : "no reading";
   const how = `${unit} read`;
   const frame = frameOf(element);
@@ -50,7 +50,7 @@ export function RoundPane({
     <LevelPicture
       frame={frame}
       low={Part !== undefined && Part !== null}
-      limits={{ lo, hi }}
+      limits={limits}
       view={view}
       current={currentTooth}
       spoken={spoken}
@@ -64,7 +64,7 @@ export function RoundPane({
         <div className="basis-2/5 min-h-0 grid place-items-center [&_svg]:max-h-full">
           <Part
             element={element}
-            limits={{ lo, hi }}
+            limits={limits}
             now={view?.seen ?? null}
             then={view?.move && view.move.amount !== 0 ? seenAfter(view, view.move) : null}
             shims={laid && { ...laid, changeMm: view?.move?.amount ?? 0 }}
@@ -79,7 +79,7 @@ export function RoundPane({
     return (
       <RoundDial
         {...part}
-        band={{ lo: lo, hi: hi }}
+        limits={limits}
         readings={(view?.readings ?? []).map((reading) => ({
           key: String(reading.index),
           angleDeg: reading.angleDeg,

@@ -17,7 +17,7 @@ import type { ReadingBudget } from "~/core/statistics";
 import type { RoundDraft } from "~/operations/draft-body";
 import { inGear } from "~/operations/stage-as-read";
 import type { MarkState } from "~/ui/state-mark";
-import { verdictState } from "../../words/state";
+import { stateOfVerdict } from "../../words/state";
 
 export type ViewReading = {
   index: number;
@@ -210,7 +210,7 @@ function assessValues(
   const assessed = assessRound({
     element,
     arcDeg: geometry.arcDeg,
-    limits: { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
+    limits: limits && { lo: limits.lo, aim: limits.aim ?? undefined, hi: limits.hi },
     readings: all,
     expandedUncertainty: of.expandedUncertainty,
     how: of.how,
@@ -223,15 +223,16 @@ function assessValues(
   if (!assessed.ok) return null;
   const { judged, advice, sensitivity } = assessed.value;
   const { fit } = judged;
-  const bounds = limitsThatJudge(judged.quantity, limits);
-  const move = adjuster.adjuster ? roundedMove(advice, adjuster.adjuster, adjuster.step, judged, limits) : null;
+  const bounds = limits && limitsThatJudge(judged.quantity, limits);
+  const move =
+    adjuster.adjuster && limits ? roundedMove(advice, adjuster.adjuster, adjuster.step, judged, limits) : null;
   const ofPart = fit && { ...fit.harmonics, pinion: null };
   const fitted = ofPart ? (angle: number) => fittedAt(ofPart, angle, 1) : null;
   const shift = move ? move.min - judged.least : 0;
   return {
     readings: all.map((reading) => ({
       ...reading,
-      state: verdictState[judge(reading.value, bounds, of.expandedUncertainty).verdict],
+      state: stateOfVerdict(bounds && judge(reading.value, bounds, of.expandedUncertainty).verdict),
       questioned: judged.questioned.includes(reading.index),
       open: reading.index === of.openIndex,
     })),
@@ -244,7 +245,7 @@ function assessValues(
     seen: { min: judged.min, max: judged.max },
     standTooth: judged.counting.length >= leastPlaces(frame) ? judged.tight.tooth : null,
     carried: judged.carriedFrom !== null,
-    state: verdictState[judged.verdict],
+    state: stateOfVerdict(judged.verdict),
     fitted,
     fittedSpread: fit?.harmonics.pinion?.amplitude ?? 0,
     read: of.read,

@@ -7,6 +7,7 @@ import { StateMark, stateWord } from "~/ui/state-mark";
 import { beforeAndAfter, tightestWords } from "../../words/before-and-after";
 import { clampLines } from "../../words/clamp-lines";
 import { entryWords, sideValueWords } from "../../words/entry";
+import { noLimits } from "../../words/limit-words";
 import { unprovenWords } from "../../words/proof";
 import { stageUnit } from "../../words/quantity";
 import { verdictState } from "../../words/state";
@@ -32,13 +33,12 @@ export function StageOnPage({
     <section className="grid gap-4" aria-label={stage.name}>
       {named && <h3 className="text-xl font-bold border-b-2 border-ink">{stage.name}</h3>}
       <BeforeAfter
-        lo={limits.lo}
-        hi={limits.hi}
-        aim={aimOf(judgedBy(element), limits)}
+        limits={limits}
+        aim={limits && aimOf(judgedBy(element), limits)}
         rows={rows}
         figure={figure}
         per={per}
-        label={`${rows.map(({ name, words, state }) => `${name}: ${words}, ${stateWord[state]}`).join("; ")}; limits ${figure(limits.lo)} to ${figure(limits.hi)} ${unit}`}
+        label={`${rows.map(({ name, words, state }) => `${name}: ${words}, ${stateWord[state]}`).join("; ")}; ${limits ? `limits ${figure(limits.lo)} to ${figure(limits.hi)} ${unit}` : noLimits}`}
       />
       <p className="text-mid -mt-3">{tightestWords(reader, stage, record)}</p>
       <section>

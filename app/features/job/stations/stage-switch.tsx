@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { StateMark } from "~/ui/state-mark";
-import { verdictState } from "../../words/state";
+import { stateOfVerdict } from "../../words/state";
 import { pathOf, useJobScreen } from "../entries/job-context";
 import type { StationKey } from "./stations";
 
@@ -23,7 +23,7 @@ export function StageSwitch({ here }: { here: StationKey }) {
               >
                 {item.name}
                 {record.lastRound ? (
-                  <StateMark state={read ? verdictState[read.body.result.verdict] : "unknown"} />
+                  <StateMark state={stateOfVerdict(read?.body.result.verdict ?? null)} />
                 ) : (
                   <span className="text-mid font-normal">to do</span>
                 )}

@@ -16,7 +16,7 @@ export function SagPicture({
   then,
 }: {
   chain: ChainElement;
-  limits: { lo: number; hi: number };
+  limits: { lo: number; hi: number } | null;
   now: Span | null;
   then: Span | null;
 }) {
@@ -25,9 +25,10 @@ export function SagPicture({
   const [d1, d2] = runDiameters(chain);
   const scale = (width - 40) / (span + (d1 + d2) / 2);
   // Drawn deeper than it is, where it would hardly be seen.
-  const times = Math.max(1, Math.round(most / (Math.max(limits.hi, now?.max ?? 0) * scale)));
+  const greatest = Math.max(limits?.hi ?? 0, now?.max ?? 0) || 0.02 * span;
+  const times = Math.max(1, Math.round(most / (greatest * scale)));
   const drop = scale * times;
-  const deepest = Math.max(limits.hi, now?.max ?? 0) * drop;
+  const deepest = greatest * drop;
   const from = (d1 / 2) * scale + 20;
   const to = from + span * scale;
   const y = 30;
@@ -41,11 +42,13 @@ export function SagPicture({
         role="img"
         aria-label={`Sag in the middle of the slack span of ${lengthWords(reader, span, 0)}, from the straight line`}
       >
-        <path
-          d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * drop} ${from} ${y}Z`}
-          className="fill-band stroke-band-line"
-          strokeWidth="1.2"
-        />
+        {limits && (
+          <path
+            d={`${hang(limits.lo)}Q${middle} ${y + 2 * limits.hi * drop} ${from} ${y}Z`}
+            className="fill-band stroke-band-line"
+            strokeWidth="1.2"
+          />
+        )}
         <circle
           cx={from}
           cy={y + 8}
@@ -73,7 +76,7 @@ export function SagPicture({
             strokeDasharray="9 5"
           />
         )}
-        <path d={`M${middle} ${y}v${(now?.max ?? limits.hi) * drop}`} className="stroke-ink" strokeWidth="1.2" />
+        <path d={`M${middle} ${y}v${(now?.max ?? greatest) * drop}`} className="stroke-ink" strokeWidth="1.2" />
         <text x={middle} y={y - 9} textAnchor="middle" fontSize="16" className="fill-mid">
           straight line{times > 1 && `; sag drawn ${times} times as deep`}
         </text>
