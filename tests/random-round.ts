@@ -194,7 +194,10 @@ function naive(
   }
   const values = counting.map(({ value }) => value);
   const angles = counting.map(({ angleDeg }) => angleDeg);
-  const enough = counting.length >= 3 && new Set(angles.map((angle) => angle % 360)).size >= 3;
+  const enough =
+    counting.length >= 3 &&
+    new Set(angles.map((angle) => angle % 360)).size >= 3 &&
+    (stage.geometry.arcDeg !== null || !hasUnreadHalf(angles));
   const wave = frame.wave && enough ? naiveWave(angles, values, frame.teeth ? frame.teeth[1] : frame.places) : null;
   return naiveJudgement({
     quantity: judgedBy(element),
@@ -213,3 +216,13 @@ export function allAgree({ entry, screen, floor, naive: second, trend, ends }: J
   );
   return same && (!trend || (trend.least === ends.least && trend.greatest === ends.greatest));
 }
+
+/** From every place read, some other one lies within the half turn after it, or none does. */
+const hasUnreadHalf = (angles: readonly number[]): boolean =>
+  angles.some(
+    (from) =>
+      !angles.some((to) => {
+        const on = (((to - from) % 360) + 360) % 360;
+        return on > 1e-6 && on < 360 - 1e-6 && on <= 180 + 1e-6;
+      }),
+  );

@@ -3,6 +3,7 @@ import { accept, type Result, refuse } from "../quantity";
 import { frameOf, isTighter, type JudgedQuantity, judgedBy, onlyUpper, type StageElement } from "../stages";
 import { type CountingReading, countingReadings, type HowCounted, type KnownRound } from "./counting";
 import { fitRound, type RoundFit } from "./fit-round";
+import { goesRound } from "./goes-round";
 import { questionable } from "./outliers";
 
 /**
@@ -54,10 +55,12 @@ export type JudgedRound = RoundEnds &
     /** The readings that count: as taken, or the whole round carried over. */
     counting: CountingReading[];
     carriedFrom: string | null;
+    /** The places go round the turn, or none comes round: of less, what was not read is not known. */
+    covered: boolean;
     mean: number;
     spread: number;
     tight: CountingReading;
-    /** null below three readings, or where nothing comes round in waves or the positions do not determine a fit. */
+    /** null below three readings, or where nothing comes round in waves, or the positions do not go round or do not determine a fit. */
     fit: RoundFit | null;
     /** Indices into `readings` of those to be questioned. */
     questioned: number[];
@@ -103,12 +106,14 @@ export function judgeRound(round: RoundToJudge): Result<JudgedRound> {
   const quantity = judgedBy(element);
   const frame = frameOf(element);
   const places = new Set(readings.map((reading) => reading.gearAngleDeg)).size;
-  const fitted = frame.wave
-    ? fitRound(frame.teeth ?? [1, frame.places], readings, {
-        separatePinion: frame.teeth !== null && places >= placesForPinion,
-        arcDeg: round.arcDeg ?? undefined,
-      })
-    : null;
+  const covered = !frame.wave || Boolean(round.arcDeg) || goesRound(readings.map(({ gearAngleDeg }) => gearAngleDeg));
+  const fitted =
+    frame.wave && covered
+      ? fitRound(frame.teeth ?? [1, frame.places], readings, {
+          separatePinion: frame.teeth !== null && places >= placesForPinion,
+          arcDeg: round.arcDeg ?? undefined,
+        })
+      : null;
   const fit = fitted?.ok ? fitted.value : null;
   const values = readings.map((reading) => reading.value);
   const ends: RoundEnds = {
@@ -127,6 +132,7 @@ export function judgeRound(round: RoundToJudge): Result<JudgedRound> {
     ...judged,
     counting: readings,
     carriedFrom,
+    covered,
     mean: fit?.harmonics.mean ?? values.reduce((a, b) => a + b, 0) / values.length,
     spread: judged.greatest - judged.least,
     tight: readings.reduce((a, b) => (isTighter(quantity, b.value, a.value) ? b : a)),

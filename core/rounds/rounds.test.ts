@@ -3,6 +3,7 @@ import { spurPair } from "../gears";
 import { mustHold } from "../quantity";
 import type { StageElement } from "../stages";
 import { carryRound } from "./carry";
+import { goesRound } from "./goes-round";
 import { questionable } from "./outliers";
 import { typedRound } from "./typed-round";
 
@@ -81,3 +82,14 @@ describe("typed readings", () => {
     expect(refused).toMatchObject({ ok: false, refusal: { code: "no-such-tooth", path: ["readings", 0, "tooth"] } });
   });
 });
+
+test.each([
+  [[0, 90, 180], true],
+  [[0, 120, 240], true],
+  [[0, 57, 114], false],
+  [[0, 180], true],
+  [[10], false],
+  // Read on over several turns.
+  [[0, 400, 560], true],
+  [[0, 360, 720], false],
+])("places at %j go round: %s", (angles, round) => expect(goesRound(angles)).toBe(round));

@@ -306,6 +306,10 @@ function nearestWords(reader: Reader, stage: Stage, view: RoundView, other: Sett
   return `That is the nearest it can be set. ${capital(moveWords(reader, adjuster, other.amount))}: it would read ${reads}.`;
 }
 
+/** Of less than half a turn only what was read is known. */
+const insideWords = (covered: boolean): string =>
+  covered ? "It reads inside all the way round." : "It reads inside where it was read. Read on round the turn.";
+
 /** What is said where no move is asked for; where it is outside it is never said to be left. */
 function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
   const { advice, state, judged } = view;
@@ -314,10 +318,10 @@ function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
   if (!stage.limits)
     return "Nobody has said its limits yet: it is not judged, and no move is worked out. What you read and move is kept, and teaches.";
   if (!adjuster.adjuster || !advice)
-    return `${nothingToAdjust(element)} ${state === "inside" ? "It reads inside all the way round." : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
+    return `${nothingToAdjust(element)} ${state === "inside" ? insideWords(judged.covered) : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
   if (judged.holds === "too-wide")
     return `No setting can hold it: ${notRound(element)}. It stands as well as it can; get it seen to.`;
-  if (state === "inside") return "It reads inside all the way round. Leave it.";
+  if (state === "inside") return `${insideWords(judged.covered)}${judged.covered ? " Leave it." : ""}`;
   const leave = state === "outside" ? "" : "Leave it. ";
   const out = state === "outside" ? " It stays outside: get it seen to, or read it with a finer instrument." : "";
   if (advice.reasons.includes("tight-risk"))
