@@ -316,7 +316,9 @@ function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
   const { adjuster } = stage;
   const { element } = stage.geometry;
   if (!stage.limits)
-    return "Nobody has said its limits yet: it is not judged, and no move is worked out. What you read and move is kept, and teaches.";
+    return adjuster.adjuster
+      ? "Nobody has said its limits yet: it is not judged, and no move is worked out. What you read and move is kept, and teaches."
+      : "Nobody has said its limits yet: it is not judged. What you read is kept, and its trend with it.";
   if (!adjuster.adjuster || !advice)
     return `${nothingToAdjust(element)} ${state === "inside" ? insideWords(judged.covered) : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
   if (judged.holds === "too-wide")

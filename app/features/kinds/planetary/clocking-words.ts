@@ -5,6 +5,6 @@ import type { Reader } from "~/app/features/words/reader";
 export function clockingWords(reader: Reader, steps: number | null, planetTeeth: number): string | null {
   if (steps === null) return null;
   if (steps === 0) return "Planets all mounted alike: marks outwards.";
-  const degrees = formatNumber(reader, (360 * steps) / planetTeeth, 1);
-  return `Planets by their marks: each ${formatNumber(reader, steps, 3)} teeth (${degrees}°) on from the one before, seen from its arm.`;
+  const short = (value: number, digits: number) => formatNumber(reader, value, digits).replace(/[.,]?0+$/, "");
+  return `By their marks: each planet ${short(steps, 3)} teeth (${short((360 * steps) / planetTeeth, 1)}°) on from the one before.`;
 }

@@ -4,6 +4,7 @@ import { planetarySet } from "~/core/planetary";
 import { count, pitch, type Reading } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import type { Figure, KindForm } from "../kind-form";
+import { clockingWords } from "./clocking-words";
 import { PlanetaryFields } from "./fields";
 
 const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
@@ -64,9 +65,8 @@ export const planetary: KindForm<"planetary"> = {
     const { ratio, neighbourGapMm, clockingSteps } = set.value;
     const gap: Figure[] =
       neighbourGapMm === undefined ? [] : [["Between planets", `${f(reader, neighbourGapMm, 2)} mm`]];
-    const clocking: Figure[] = clockingSteps
-      ? [["Clocking", `each planet ${f(reader, clockingSteps, 3)} teeth on from the one before`]]
-      : [];
+    const marks = clockingWords(reader, clockingSteps, given.planet[0]);
+    const clocking: Figure[] = marks ? [["Clocking", marks]] : [];
     return [
       ["Ratio", ratio === null ? "none" : `${f(reader, ratio)}${ratio < 0 ? ", reversed" : ""} (Willis)`],
       ...gap,

@@ -13,13 +13,13 @@ function SetDrawn({ element }: { element: PlanetaryElement }) {
   const solved = planetarySet(element.set);
   const clocked = solved.ok ? clockingWords(reader, solved.value.clockingSteps, element.set.planet[0]) : null;
   return (
-    <figure className="m-0 grid justify-items-center gap-1">
+    <figure className="m-0 h-full min-h-0 grid grid-rows-[minmax(0,1fr)_auto] justify-items-center gap-1">
       <StageDrawing
         element={element}
         fit={{ widthPx: 420, heightPx: 200 }}
         label={`Sun, planets and ring, to scale. ${clocked ?? ""}`}
       />
-      {clocked && <figcaption className="text-mid text-center">{clocked}</figcaption>}
+      {clocked && <figcaption className="text-mid text-center leading-tight">{clocked}</figcaption>}
     </figure>
   );
 }
