@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { gaugeScale, niceTicks } from "./band-gauge/layout";
-import { dialScale, widestGap } from "./round-dial/layout";
+import { clearOf, dialScale } from "./round-dial/layout";
 import { limitLabels } from "./round-dial/limit-labels";
 
 test("the dial: tooth positions clockwise from the top, larger values further out, mirrored when counted the other way", () => {
@@ -27,9 +27,19 @@ test("the gauge shows band and bars on one scale, with round figures under it", 
   expect(niceTicks(0.043, 0.297, 6)).toEqual([0.05, 0.1, 0.15, 0.2, 0.25]);
 });
 
-test("a label goes where no reading stands", () => {
-  expect(widestGap([0, 30, 60, 90])).toBe(225);
-  expect(widestGap([])).toBe(50);
+test("a label goes where no reading stands, and not beside the words in the middle", () => {
+  expect(clearOf([0, 30, 60, 90])).toBe(225);
+  expect(clearOf([])).toBe(50);
+  for (const angles of [
+    [0, 20, 40, 180, 200],
+    [0, 90, 180],
+    [0, 180],
+    [350, 10, 170, 190],
+  ]) {
+    const at = clearOf(angles);
+    expect(Math.abs(Math.sin((at * Math.PI) / 180)), `${angles}`).toBeLessThan(0.95);
+    for (const angle of angles) expect(Math.abs(((at - angle + 540) % 360) - 180), `${angles}`).toBeGreaterThan(20);
+  }
 });
 
 test("in another unit the figures under the gauge are round in that one", () => {

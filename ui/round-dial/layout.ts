@@ -58,11 +58,21 @@ export function outlinePath(runs: readonly (readonly DialPoint[])[], scale: numb
   return turned.length === 0 ? "" : `${openPath(turned)}Z`;
 }
 
-/** The middle of the widest gap between angles, where a label hides nothing; 50° where there are none. */
-export function widestGap(anglesDeg: readonly number[]): number {
+/**
+ * Where a label on the ring hides nothing: in a wide gap between angles, and away from the sides, where it would reach into the words in
+ * the middle; 50° where there are none.
+ */
+export function clearOf(anglesDeg: readonly number[]): number {
   const sorted = [...new Set(anglesDeg.map((angle) => ((angle % 360) + 360) % 360))].sort((a, b) => a - b);
   if (sorted.length < 2) return 50;
-  const gaps = sorted.map((angle, i) => ({ angle, gap: ((sorted[(i + 1) % sorted.length] ?? 0) - angle + 360) % 360 }));
-  const widest = gaps.reduce((a, b) => (b.gap > a.gap + 1e-9 ? b : a));
-  return widest.angle + widest.gap / 2;
+  const places = sorted.flatMap((from, i) => {
+    const gap = ((sorted[(i + 1) % sorted.length] ?? 0) - from + 360) % 360;
+    return [0.5, 0.3, 0.7].map((share) => ({ at: from + share * gap, free: 2 * Math.min(share, 1 - share) * gap }));
+  });
+  const worth = ({ at, free }: { at: number; free: number }) =>
+    Math.min(free, roomEnough) - roomEnough * Math.max(0, Math.abs(Math.sin((at * Math.PI) / 180)) - 0.8);
+  return places.reduce((a, b) => (worth(b) > worth(a) + 1e-9 ? b : a)).at % 360;
 }
+
+/** A gap of more than that gains a label nothing. */
+const roomEnough = 90;

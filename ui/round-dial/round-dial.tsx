@@ -1,7 +1,7 @@
 import { memo } from "react";
 import { type Band, bandOrSpans } from "../band-gauge/layout";
 import { MarkShape, type MarkState } from "../state-mark";
-import { curvePath, type DialPoint, dialScale, onCircle, outlinePath, widestGap } from "./layout";
+import { clearOf, curvePath, type DialPoint, dialScale, onCircle, outlinePath } from "./layout";
 import { limitLabels } from "./limit-labels";
 
 export type DialReading = {
@@ -60,7 +60,7 @@ export function RoundDial(props: DialProps) {
   const marks = props.marks ?? props.outline;
   const side = counterClockwise ? -1 : 1;
   const paintAngle = painted === null ? 0 : (side * painted * 360) / props.outline.length;
-  const labelAngle = side * widestGap(readings.map((reading) => reading.angleDeg));
+  const labelAngle = side * clearOf(readings.map((reading) => reading.angleDeg));
   return (
     <svg viewBox="-268 -268 536 536" className="w-full h-full" role="img" aria-label={props.label}>
       {band.drawn && (

@@ -233,6 +233,7 @@ function howManyWords({ geometry: { element } }: Stage): string {
   if (least === 1) return `Read the ${judgedWords[judgedBy(element)]}.`;
   if (frame.word === "round") return "Read the sag at two places of the chain or more.";
   if (frame.word === "link") return "Measure the counted pitches at two places of the chain or more.";
+  if (!frame.wave) return `Read it at all ${least} places.`;
   return `Read at least ${least === 3 ? "three" : least} places round the turn.`;
 }
 

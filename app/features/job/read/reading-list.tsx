@@ -44,12 +44,12 @@ export function ReadingList({
               onClick={() => onGo(reading.tooth)}
             >
               <span className="figure min-w-9 pr-2">
-                {frame.belts > 1 || frame.word === "turn" || frame.word === "round"
+                {frame.belts > 1 || frame.names || frame.word === "turn" || frame.word === "round"
                   ? placeWords(frame, reading.tooth)
                   : reading.tooth}
               </span>
               <span className="figure w-12 text-mid">
-                {seen ? `${formatNumber(reader, seen.angleDeg % 360, 0)}°` : ""}
+                {seen && !sideBySide(frame) ? `${formatNumber(reader, seen.angleDeg % 360, 0)}°` : ""}
               </span>
               <span
                 className={`figure grow text-right text-xl font-semibold pr-2 ${reading.struck ? "line-through text-mid" : seen ? stateText[seen.state] : ""}`}
@@ -83,3 +83,6 @@ export function ReadingList({
     </ol>
   );
 }
+
+/** Places that stand beside each other lie at no angle. */
+const sideBySide = ({ word, wave }: Frame): boolean => word === "place" && !wave;
