@@ -3,6 +3,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import { aheadPercent, type DriveLine, type OutputState } from "~/core/trains";
+import { Term } from "../shell/term";
 import { lengthWords } from "../words/spoken";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
@@ -60,8 +61,8 @@ function Output({ output, stages }: { output: OutputState; stages: readonly { id
       {known.length > 0 && (
         <>
           <p className="text-lg mt-2">
-            Lost motion <b className="figure">{f(reader, lostMotionArcmin, 1)}′</b> at this output. Work on{" "}
-            <b>{nameOf(worst.id)}</b> first: {f(reader, 100 * worst.share, 0)} % of it.
+            <Term name="lost motion">Lost motion</Term> <b className="figure">{f(reader, lostMotionArcmin, 1)}′</b> at
+            this output. Work on <b>{nameOf(worst.id)}</b> first: {f(reader, 100 * worst.share, 0)} % of it.
           </p>
           <SharesChart shares={known.map(({ id, arcmin }) => ({ name: nameOf(id), arcmin: arcmin ?? 0 }))} />
         </>

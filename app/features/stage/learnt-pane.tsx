@@ -5,6 +5,7 @@ import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, u
 import type { Stage } from "~/core/records";
 import { middleOf, sensitivityOf } from "~/core/stages";
 import { Fold } from "~/ui/fold";
+import { Term } from "../shell/term";
 import { movedWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
 import { responseWords } from "../words/response";
@@ -69,7 +70,7 @@ export function LearntPane({
       )}
       <Fold summary="Why">
         <p>
-          The law of the adjuster and{" "}
+          Its <Term name="response">response</Term>: the law of the adjuster and{" "}
           {sensitivity === null ? "the geometry" : sensitivityWords(reader, element, sensitivity)} say what a unit
           should do, taken as good to one part in{" "}
           {stiffnessGuessed(element) ? "two" : priorWidth(element) < 0.2 ? "seven" : "three"} (1 sd, common practice);

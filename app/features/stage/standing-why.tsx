@@ -6,6 +6,7 @@ import type { StageStanding } from "~/data/queries/standings";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Fold } from "~/ui/fold";
 import { stateWord } from "~/ui/state-mark";
+import { Term } from "../shell/term";
 import { capital } from "../words/count";
 import { readWords } from "../words/entry";
 import { feltWords } from "../words/feel";
@@ -78,14 +79,15 @@ function Judged({
       />
       <Fold summary="Why">
         <p>
-          {result.count} readings, {f(result.min)} to {f(result.max)} {unit}, tightest at{" "}
+          {result.count} readings, {f(result.min)} to {f(result.max)} {unit}, <Term name="tight spot">tightest</Term> at{" "}
           {placeOf(stage.geometry.element, result.tightTooth ?? 1)}
           {result.worstMin !== null &&
             result.worstMax !== null &&
             `; fitted over the hunting cycle ${f(result.worstMin)} to ${f(result.worstMax)} ${unit}`}
-          . Limits {f(lo)} to {f(hi)} {unit}: {source}, revision {revision}. The reading's expanded uncertainty of ±
-          {f(result.expandedUncertainty)} {unit} (k = 2) guards both limits (ISO 14253-1): inside only where all of it
-          is clear of them, outside where some of it is surely beyond, near the edge in between.
+          . Limits {f(lo)} to {f(hi)} {unit}: {source}, revision {revision}. The reading's{" "}
+          <Term name="uncertainty">expanded uncertainty</Term> of ±{f(result.expandedUncertainty)} {unit} (k = 2) guards
+          both limits (ISO 14253-1): inside only where all of it is clear of them, outside where some of it is surely
+          beyond, near the edge in between.
           {standing?.judged?.holds === "too-wide" &&
             " The round is wider than the limits lie apart: no setting can hold it."}
         </p>

@@ -5,6 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { daysToIso, isoToDays, type StageTrend, type TrendAxis } from "~/core/logbook";
 import { Fold } from "~/ui/fold";
 import { SavePicture } from "../export/save-picture";
+import { Term } from "../shell/term";
 import type { StageUnit } from "../words/quantity";
 import { day } from "../words/times";
 import { intervalWords, slopeWords, trendNews } from "./trend-words";
@@ -68,7 +69,7 @@ export function TrendPane({
           </p>
           <Fold className="mt-1" summary="Why, and the figures">
             <p className="mb-2">
-              Least {slopeWords(reader, trend.tightest, axis, unit, spoken)}; greatest{" "}
+              <Term name="drift">Drift</Term>: least {slopeWords(reader, trend.tightest, axis, unit, spoken)}; greatest{" "}
               {slopeWords(reader, trend.loosest, axis, unit, spoken)}. The slope is the median of the slopes of all
               pairs of rounds between two moves (Theil–Sen), its interval from their order (Sen 1968), how surely it
               lies there counted out: three rounds are 66 in a hundred, four 91, five and more 95 at least; the line

@@ -21,6 +21,7 @@ import { StateMark, stateWord } from "~/ui/state-mark";
 import { useHandler } from "~/ui/use-handler";
 import { later } from "~/ui/use-later";
 import { WhenHere } from "~/ui/when-here";
+import { Term } from "../../shell/term";
 import { amountWords, moveParts, moveWords } from "../../words/amount";
 import { capital } from "../../words/count";
 import { noLimits } from "../../words/limit-words";
@@ -134,7 +135,7 @@ export function MovePane(props: Props) {
             </>
           )}
           <b className="figure">{unit.range(then.min, then.max)}</b> {unit.unit}
-          {all && " all round"}, give or take{" "}
+          {all && " all round"}, <Term name="uncertainty">give or take</Term>{" "}
           <span className="figure">{unit.figure(view.advice?.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>{" "}
           (2 sd){move.verdict === "conforms" ? "." : `: ${stateWord[verdictState[move.verdict]]}.`}
         </p>

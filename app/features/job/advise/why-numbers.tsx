@@ -5,6 +5,7 @@ import type { LearntResponse } from "~/core/advice";
 import { shownIn } from "~/core/practice";
 import type { Instrument, Stage } from "~/core/records";
 import { frameOf, strandRead } from "~/core/stages";
+import { Term } from "../../shell/term";
 import { exactAmount } from "../../words/amount";
 import { noLimits } from "../../words/limit-words";
 import { stageUnit } from "../../words/quantity";
@@ -40,7 +41,7 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
           ? `${upper ? "up to " : `${unit.figure(limits.lo)} to `}${unit.figure(limits.hi)} ${unit.unit}, ${limits.source}, revision ${limits.revision}`
           : noLimits}
       </Fact>
-      <Fact name="Uncertainty of a reading">
+      <Fact name={<Term name="uncertainty">Uncertainty of a reading</Term>}>
         ±{unit.said(view.expandedUncertainty, 1)} (k = 2): {instrument.name}, step {shows.shown(instrument.resolution)}{" "}
         {shows.symbol} as r/√6, certificate ±{shows.shown(instrument.expandedUncertainty)} {shows.symbol} (JCGM 100)
       </Fact>
@@ -55,14 +56,29 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
           />
         </Fact>
       )}
-      <Fact name="Verdict">Guard bands of that uncertainty at {upper ? "the limit" : "both limits"} (ISO 14253-1)</Fact>
+      <Fact name="Verdict">
+        <Term name="guard band">Guard bands</Term> of that uncertainty at {upper ? "the limit" : "both limits"} (ISO
+        14253-1)
+      </Fact>
       {sensitivity !== null && (
         <Fact name={`A ${lengthUnit(reader)} of it`}>{sensitivityWords(reader, element, sensitivity, strand)}</Fact>
       )}
-      {learnt && adjuster.adjuster && <Fact name="Response">{responseWords(reader, stage, learnt)}</Fact>}
-      {fit && <Fact name="Waves found">{wavesWords(reader, element, fit)}</Fact>}
+      {learnt && adjuster.adjuster && (
+        <Fact name={<Term name="response">Response</Term>}>{responseWords(reader, stage, learnt)}</Fact>
+      )}
+      {fit && <Fact name={<Term name="waves">Waves found</Term>}>{wavesWords(reader, element, fit)}</Fact>}
       {fit && (
-        <Fact name={frameOf(element).teeth ? "Worst over the hunting cycle" : "Worst round the turn"}>
+        <Fact
+          name={
+            frameOf(element).teeth ? (
+              <>
+                Worst over the <Term name="hunting cycle">hunting cycle</Term>
+              </>
+            ) : (
+              "Worst round the turn"
+            )
+          }
+        >
           {unit.range(fit.least.value, fit.greatest.value, 1)} {unit.unit}
           {fit.least.turnsBetween > 1 && `, every ${fit.least.turnsBetween} turns`}
         </Fact>
@@ -77,7 +93,7 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
   );
 }
 
-function Fact({ name, children }: { name: string; children: ReactNode }) {
+function Fact({ name, children }: { name: ReactNode; children: ReactNode }) {
   return (
     <>
       <dt className="text-mid">{name}</dt>
