@@ -108,7 +108,8 @@ test("a stage edited while a job on it is open: the job says so and goes on by t
   await page.getByRole("button", { name: /^Round done with 3/ }).click();
   const lead = await anotherTablet(browser);
   await signIn(lead);
-  await lead.getByRole("link", { name: /^Cam drive/ }).click();
+  await lead.getByRole("link", { name: "Sheet feeder", exact: true }).click();
+  await lead.getByRole("list", { name: "Stages" }).getByRole("link", { name: /^Cam drive/ }).click();
   await lead.getByRole("link", { name: "Revise the limits" }).click();
   await expect(lead.getByRole("status").filter({ hasText: "is open on this stage" })).toBeVisible();
   const [lo, hi] = [
