@@ -66,6 +66,7 @@ async function take(base: string): Promise<void> {
   await shoot(dark, "job-dark");
   await wholeJob(tablet, (name) => shoot(tablet, name));
   await beltJob(tablet, (name) => shoot(tablet, name));
+  await kindsOnOneSheet(tablet);
   await drawerJob(tablet, (name) => shoot(tablet, name));
   await browser.close();
 }
@@ -135,6 +136,44 @@ async function beltJob(page: Page, shoot: (name: string) => Promise<void>): Prom
   await shoot("job-belt");
 }
 
+/** A job of each kind that has no picture of its own, two beside each other. */
+async function kindsOnOneSheet(page: Page): Promise<void> {
+  const jobs = [
+    ["Rotary die-cutter", "Lift worm", ["0.16", "0.14", "0.12", "0.13", "0.15"]],
+    ["Rotary die-cutter", "Blower belt", ["60", "62", "61"]],
+    ["Rotary die-cutter", "Feeder chain", ["22", "24", "23"]],
+    ["Strapper", "Tension head", ["11", "12", "14", "13", "12"]],
+    ["Pallet lift", "Emergency pinion", ["2.9", "3.3", "3.1"]],
+    ["Pallet lift", "Motor coupling", ["0.16"]],
+  ] as const;
+  const pictures: string[] = [];
+  for (const [machine, stage, values] of jobs) {
+    await page.goto("/");
+    await page.getByRole("link", { name: machine, exact: true }).click();
+    await chooseStage(page, stage);
+    await page.getByLabel(/^Why is the .* looked at\?$/).fill("Routine");
+    await page.keyboard.press("Enter");
+    await makeSafe(page);
+    await page.getByRole("textbox", { name: /^Reading at/ }).waitFor();
+    for (const value of values) {
+      await page.keyboard.type(value);
+      await page.keyboard.press("Enter");
+    }
+    await page.waitForTimeout(700);
+    pictures.push((await page.screenshot()).toString("base64"));
+  }
+  const sheet = await page.context().newPage();
+  await sheet.setViewportSize({ width: 1610, height: 1520 });
+  await sheet.setContent(
+    `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:10px">${pictures
+      .map((picture) => `<img style="width:800px" src="data:image/png;base64,${picture}">`)
+      .join("")}</body>`,
+  );
+  await sheet.waitForTimeout(500);
+  await sheet.screenshot({ path: join(root, "docs/screenshots/job-kinds.png") });
+  await sheet.close();
+}
+
 /** Shims behind a bevel gear, chosen from the drawer. */
 async function drawerJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
   await page.goto("/");
@@ -175,7 +214,6 @@ async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.getByRole("button", { name: "Done as said" }).click();
   await page.getByText("Clamp at full torque and read").waitFor();
   await page.keyboard.type("0.13");
-  await shoot("job-set");
   await read(["", ""]);
   await page.getByRole("link", { name: "Lock up" }).last().click();
   await page.getByRole("button", { name: "Clamp 1 snug", exact: true }).waitFor();
