@@ -124,7 +124,7 @@ async function beltJob(page: Page, shoot: (name: string) => Promise<void>): Prom
   await page.goto("/");
   await page.getByRole("link", { name: "Folder-gluer" }).click();
   await chooseStage(page, "Transport belt");
-  await page.getByLabel("Why is the transport belt looked at?").fill("Slips when full");
+  await page.getByLabel("Why look at the transport belt?").fill("Slips when full");
   await page.keyboard.press("Enter");
   await makeSafe(page);
   await page.getByRole("textbox", { name: /^Reading at the mark/ }).waitFor();
@@ -151,7 +151,7 @@ async function kindsOnOneSheet(page: Page): Promise<void> {
     await page.goto("/");
     await page.getByRole("link", { name: machine, exact: true }).click();
     await chooseStage(page, stage);
-    await page.getByLabel(/^Why is the .* looked at\?$/).fill("Routine");
+    await page.getByLabel(/^Why look at the .*\?$/).fill("Routine");
     await page.keyboard.press("Enter");
     await makeSafe(page);
     await page.getByRole("textbox", { name: /^Reading at/ }).waitFor();
@@ -179,7 +179,7 @@ async function drawerJob(page: Page, shoot: (name: string) => Promise<void>): Pr
   await page.goto("/");
   await page.getByRole("link", { name: "Folder-gluer" }).click();
   await chooseStage(page, "Cross drive");
-  await page.getByLabel("Why is the cross drive looked at?").fill("Whines");
+  await page.getByLabel("Why look at the cross drive?").fill("Whines");
   await page.keyboard.press("Enter");
   await makeSafe(page);
   await page.getByRole("textbox", { name: /^Reading at tooth 1/ }).waitFor();
@@ -203,7 +203,7 @@ async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Pro
     }
   };
   await chooseStage(page, "Cutter drive");
-  await page.getByLabel("Why is the cutter drive looked at?").fill("Rattles at start");
+  await page.getByLabel("Why look at the cutter drive?").fill("Rattles at start");
   await page.keyboard.press("Enter");
   await makeSafe(page);
   await page.getByLabel("Reading at tooth 1", { exact: true }).waitFor();

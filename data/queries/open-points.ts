@@ -1,3 +1,4 @@
+import type { SignedRecord } from "../../core/logbook";
 import { type Database, many, maybeOne, none, type Row, sql } from "../postgres";
 
 export type OpenPoint = {
@@ -10,7 +11,11 @@ export type OpenPoint = {
   openedEntry: string;
   openedAt: string;
 };
-export type NamedPoint = OpenPoint & { openedByName: string };
+/** With who opened it, and what was left where a signature did. */
+export type NamedPoint = OpenPoint & {
+  openedByName: string;
+  left: Pick<SignedRecord, "asLeft" | "asLeftByFeel"> | null;
+};
 
 const toPoint = (row: Row): OpenPoint => ({
   id: row.id,
@@ -22,13 +27,22 @@ const toPoint = (row: Row): OpenPoint => ({
   openedAt: row.opened_at.toISOString(),
 });
 
-const toNamed = (row: Row): NamedPoint => ({ ...toPoint(row), openedByName: row.opened_by_name });
+const toNamed = (row: Row): NamedPoint => ({
+  ...toPoint(row),
+  openedByName: row.opened_by_name,
+  left:
+    row.as_left || row.as_left_by_feel ? { asLeft: row.as_left, asLeftByFeel: row.as_left_by_feel ?? undefined } : null,
+});
+
+/** Signatures of earlier formats say it otherwise. */
+const asLeft = sql`e.body->'record'->'asLeft' as as_left, e.body->'record'->'asLeftByFeel' as as_left_by_feel`;
+const signature = sql`left join entry e on e.id = o.opened_entry and e.kind = 'signature' and e.format = 3 and o.code = 'not-inside'`;
 
 /** Open points of machines, longest open first. */
 export const openPointsOf = (db: Database, machineIds: readonly string[]) =>
   many(
     db,
-    sql`select o.*, p.name as opened_by_name from open_point o join person p on p.id = o.opened_by
+    sql`select o.*, p.name as opened_by_name, ${asLeft} from open_point o join person p on p.id = o.opened_by ${signature}
         where o.machine_id = any(${machineIds}) and o.closed_entry is null order by o.opened_at, o.id limit 2000`,
     toNamed,
   );
@@ -54,9 +68,9 @@ export const openPointsOfWorkshop = (
 ) =>
   many(
     db,
-    sql`select o.*, p.name as opened_by_name, m.name as machine_name, s.name as stage_name
+    sql`select o.*, p.name as opened_by_name, m.name as machine_name, s.name as stage_name, ${asLeft}
         from open_point o join machine m on m.id = o.machine_id join person p on p.id = o.opened_by
-        left join stage s on s.id = o.stage_id
+        left join stage s on s.id = o.stage_id ${signature}
         where m.workshop_id = ${workshopId} and m.retired_at is null and o.closed_entry is null
           and (${after?.at ?? null}::timestamptz is null or (o.opened_at, o.id) > (${after?.at ?? null}::timestamptz, ${after?.id ?? null}::uuid))
         order by o.opened_at, o.id limit ${size}`,

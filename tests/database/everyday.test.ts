@@ -228,6 +228,9 @@ describe("jobs", () => {
     mustHold(await sign(first, ["not-inside"]));
     const codes = async () => (await openPointsOf(works.pool, [works.machineId])).map((point) => point.code);
     expect(await codes()).toEqual(["not-inside"]);
+    // With what it left, as the signature has it.
+    const [left] = await openPointsOf(works.pool, [works.machineId]);
+    expect(left?.left?.asLeft).toMatchObject({ min: 0.35, max: 0.36, verdict: "does-not-conform" });
     const second = await works.openJob();
     mustHold(await works.entry(second, works.round()));
     mustHold(await sign(second, []));

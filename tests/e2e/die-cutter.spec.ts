@@ -151,7 +151,7 @@ async function enter(page: Page, stage: Entered): Promise<void> {
 
 async function signedJob(page: Page, { name, reads }: Entered): Promise<void> {
   await chooseStage(page, name);
-  await page.getByLabel(`Why is the ${name} looked at?`).fill("First readings");
+  await page.getByLabel(`Why look at the ${name}?`).fill("First readings");
   await page.keyboard.press("Enter");
   await makeSafe(page, "7");
   await expect(page.getByRole("textbox", { name: /^Reading at/ })).toBeFocused();

@@ -49,7 +49,7 @@ test("two stages in one job, one by feel, things put in and asked for before pow
   await signIn(page);
   await page.getByRole("link", { name: "Folder-gluer" }).click();
   await chooseStage(page, "fold drive");
-  const reason = page.getByLabel("Why is the fold drive looked at?");
+  const reason = page.getByLabel("Why look at the fold drive?");
   await reason.fill("Both drives");
   await page.getByText("With other stages, or a first build").first().click();
   await page.getByRole("checkbox", { name: "With Delivery drive" }).check();
@@ -109,7 +109,10 @@ test("a stage edited while a job on it is open: the job says so and goes on by t
   const lead = await anotherTablet(browser);
   await signIn(lead);
   await lead.getByRole("link", { name: "Sheet feeder", exact: true }).click();
-  await lead.getByRole("list", { name: "Stages" }).getByRole("link", { name: /^Cam drive/ }).click();
+  await lead
+    .getByRole("list", { name: "Stages" })
+    .getByRole("link", { name: /^Cam drive/ })
+    .click();
   await lead.getByRole("link", { name: "Revise the limits" }).click();
   await expect(lead.getByRole("status").filter({ hasText: "is open on this stage" })).toBeVisible();
   const [lo, hi] = [
@@ -270,7 +273,7 @@ test("a first build has nothing as found, and asks for none", async ({ page }) =
   await signIn(page);
   await page.getByRole("link", { name: "Strapper" }).click();
   await chooseStage(page, "tensioner gears");
-  await page.getByLabel("Why is the tensioner gears looked at?").fill("New tensioner built in");
+  await page.getByLabel("Why look at the tensioner gears?").fill("New tensioner built in");
   await page.getByText("With other stages, or a first build").last().click();
   await page.getByRole("checkbox", { name: "First build: there is nothing as found" }).last().check();
   await page.getByRole("button", { name: "Start a job" }).last().click();

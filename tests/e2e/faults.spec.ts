@@ -101,7 +101,7 @@ test("a stale form sent twice opens one job; a signed one takes nothing more", a
   await signIn(page);
   await page.getByRole("link", { name: "Sheet feeder" }).click();
   await chooseStage(page, "cam drive");
-  await page.getByLabel("Why is the cam drive looked at?").fill("Twice");
+  await page.getByLabel("Why look at the cam drive?").fill("Twice");
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Number of the lock")).toBeVisible();
   const first = page.url();

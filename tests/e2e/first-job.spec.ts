@@ -27,7 +27,7 @@ const counted = (page: Page) => {
 
 /** From the machine's page: the only thing that is asked is why. */
 async function begin(page: Page, why: string): Promise<void> {
-  await page.getByLabel(/^Why is the .* looked at\?$/).fill(why);
+  await page.getByLabel(/^Why look at the .*\?$/).fill(why);
   await page.getByRole("button", { name: "Start a job" }).click();
   await makeSafe(page, "7");
   await expect(page.getByRole("textbox", { name: /^Reading at/ })).toBeFocused();

@@ -34,7 +34,7 @@ const keptMachines = () =>
 /** A whole job without the server, with a reload in the middle; gives its id. */
 async function jobAway(page: Page, reason: string): Promise<string> {
   await chooseStage(page, "cam drive");
-  await page.getByLabel("Why is the cam drive looked at?").fill(reason);
+  await page.getByLabel("Why look at the cam drive?").fill(reason);
   await page.keyboard.press("Enter");
   await makeSafe(page, "5");
   await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();

@@ -25,7 +25,7 @@ async function openAccount(page: Page, name: string, signIn: string, role: strin
   await form.getByLabel("Sign-in name").fill(signIn);
   await form.getByLabel("Role").selectOption(role);
   await form.getByLabel("First password").fill("a shim is never alone");
-  await form.getByRole("button", { name: "Open the account" }).click();
+  await form.getByRole("button", { name: "Add this person" }).click();
   await expect(page.getByRole("list", { name: "Accounts" })).toContainText(name);
 }
 
@@ -59,10 +59,10 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
     "Expanded uncertainty": "0,006",
   });
   await fill(page, { "Calibrated on": "2026-03-01", "Due again on": "2026-02-01" });
-  await page.getByRole("button", { name: "Enter it" }).click();
+  await page.getByRole("button", { name: "Save the instrument" }).click();
   await expect(page.getByText("It cannot be due before it was calibrated.")).toBeVisible();
   await fill(page, { "Due again on": "2026-04-01" });
-  await page.getByRole("button", { name: "Enter it" }).click();
+  await page.getByRole("button", { name: "Save the instrument" }).click();
   const gauge = page.getByRole("row").filter({ hasText: "Depth gauge 0.01" });
   await expect(gauge).toContainText("Overdue since 1 April 2026");
 
@@ -93,7 +93,7 @@ test("a new workshop makes its people, instruments and drawer, sets an end float
   await page.getByRole("button", { name: "Save the stage" }).click();
   await expect(page.getByRole("heading", { name: /^Box erector/ })).toBeVisible();
 
-  await page.getByLabel("Why is the shaft float looked at?").fill("New cover");
+  await page.getByLabel("Why look at the shaft float?").fill("New cover");
   await page.keyboard.press("Enter");
   await makeSafe(page, "5");
   await expect(page).toHaveURL(/as-found$/);

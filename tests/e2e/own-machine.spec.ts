@@ -12,7 +12,7 @@ const fill = async (page: Page, texts: Record<string, string>) => {
 
 /** A job on the phone: read as found, nothing to move, signed. */
 async function readOnly(page: Page, values: readonly string[], between?: () => Promise<void>) {
-  await page.getByLabel(/^Why is the .* looked at\?/).fill("Routine");
+  await page.getByLabel(/^Why look at the .*\?/).fill("Routine");
   await page.keyboard.press("Enter");
   await makeSafe(page, "9");
   await expect(page.getByRole("textbox", { name: /^Reading at tooth/ })).toBeFocused();

@@ -63,7 +63,7 @@ export async function beginJob(page: Page, machine: string, stage: string, reaso
   await page.getByRole("link", { name: machine }).click();
   await expect(page.getByRole("heading", { name: machine, level: 1 })).toBeVisible();
   await chooseStage(page, stage);
-  await page.getByLabel(`Why is the ${stage} looked at?`).fill(reason);
+  await page.getByLabel(`Why look at the ${stage}?`).fill(reason);
   await page.keyboard.press("Enter");
   await makeSafe(page, "31");
   await expect(page.getByRole("button", { name: "Isolated, lock 31", exact: true })).toBeVisible();

@@ -27,7 +27,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Enter");
   await expect(page.getByRole("heading", { name: "Rotary die-cutter", level: 1 })).toBeVisible();
   await chooseStage(page, "cutter drive");
-  await page.getByLabel("Why is the cutter drive looked at?").focus();
+  await page.getByLabel("Why look at the cutter drive?").focus();
   await page.keyboard.type("Rattles at start");
   await press("Enter");
 

@@ -47,7 +47,7 @@ export function ShaftTable({
         </tbody>
       </table>
       <p className="text-mid mt-1">
-        Torque were all of the motor's power to go this way, with the usual efficiency of each kind (common practice).
+        Torque as if all of the motor's power went this way, with the usual efficiency of each kind (common practice).
         Directions: shafts side by side seen from one end; a worm from where it is driven and its wheel with the worm
         above it; bevels each from its back.
       </p>

@@ -25,12 +25,13 @@ export function OpenPointLine({
   mayClose: boolean;
 }) {
   const reader = useWords();
+  const words = pointWords(reader, point);
   const [closing, setClosing] = useState(false);
   return (
     <li className="py-2 border-t border-rule">
       <div className="flex gap-3 items-start">
         <p className="grow">
-          <span className="font-semibold">{pointWords(point)}</span>
+          <span className="font-semibold">{words}</span>
           <span className="text-mid block">
             {where && (to ? <Link to={to}>{where}</Link> : where)}
             {where && ", "}
@@ -38,7 +39,7 @@ export function OpenPointLine({
           </span>
         </p>
         {mayClose && !closing && (
-          <Button kind="quiet" onClick={() => setClosing(true)} aria-label={`Close: ${pointWords(point)}`}>
+          <Button kind="quiet" onClick={() => setClosing(true)} aria-label={`Close: ${words}`}>
             Done
           </Button>
         )}

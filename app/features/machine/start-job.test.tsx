@@ -56,7 +56,7 @@ const start = () => userEvent.click(screen.getByRole("button", { name: "Start a 
 test("the stage that needs it most is chosen already, with its limits, where they come from, and what sets it", async () => {
   show(anvil, planetary);
   expect(screen.getByText(/of backlash, drawing D 114\. Set by jack screw, 4 clamps M8\./)).toBeTruthy();
-  await userEvent.type(screen.getByRole("textbox", { name: "Why is the anvil drive looked at?" }), "Squeals{Enter}");
+  await userEvent.type(screen.getByRole("textbox", { name: "Why look at the anvil drive?" }), "Squeals{Enter}");
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(all("stageId")).toEqual(["a"]);
   expect(all("reason")).toEqual(["Squeals"]);
@@ -70,7 +70,7 @@ test("with another stage, and as a first build; what nothing adjusts says so", a
   await userEvent.click(screen.getByText("With other stages, or a first build"));
   await userEvent.click(screen.getByRole("checkbox", { name: "With Anvil drive" }));
   await userEvent.click(screen.getByRole("checkbox", { name: /^First build/ }));
-  await userEvent.type(screen.getByRole("textbox", { name: /^Why is the feed set/ }), "New");
+  await userEvent.type(screen.getByRole("textbox", { name: /^Why look at the feed set/ }), "New");
   await start();
   await waitFor(() => expect(all("stageId")).toEqual(["b", "a"]));
   expect(all("firstBuild")).toEqual(["yes"]);
@@ -81,7 +81,7 @@ test("what is refused stays typed at its stage, and sent again it opens the same
   refusal = { code: "empty", path: ["reason"], facts: {} };
   await userEvent.click(screen.getByRole("radio", { name: "Feed set" }));
   await start();
-  const reason = screen.getByRole("textbox", { name: /^Why is the feed set/ });
+  const reason = screen.getByRole("textbox", { name: /^Why look at the feed set/ });
   await waitFor(() => expect(reason.getAttribute("aria-invalid")).toBe("true"));
   const first = all("jobId");
   refusal = null;

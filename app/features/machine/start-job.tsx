@@ -61,7 +61,7 @@ export function StartJob({
       <div className="flex flex-wrap gap-3 items-end">
         <Field
           className="grow max-w-sm"
-          label={`Why is the ${stage.name.toLowerCase()} looked at?`}
+          label={`Why look at the ${stage.name.toLowerCase()}?`}
           name="reason"
           autoComplete="off"
           defaultValue={refused?.reason}

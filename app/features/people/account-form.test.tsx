@@ -17,7 +17,7 @@ afterEach(cleanup);
 
 function Open() {
   return (
-    <AccountForm label="Add a person" hidden={{ what: "add", id: "1" }} word="Open the account">
+    <AccountForm label="Add a person" hidden={{ what: "add", id: "1" }} word="Add this person">
       {(error) => (
         <>
           <Field label="Name" name="name" error={error("name")} />

@@ -104,7 +104,7 @@ export function InstrumentForm({ instrument }: { instrument: Instrument | null }
         />
       </div>
       {instrument && <TickField name="retired" label="Out of use" />}
-      <FormEnd save={instrument ? "Keep" : "Enter it"} busy={saved.busy} back="/stores/instruments" />
+      <FormEnd save={instrument ? "Keep" : "Save the instrument"} busy={saved.busy} back="/stores/instruments" />
     </SavedForm>
   );
 }

@@ -1,9 +1,11 @@
+import type { Reader } from "~/app/features/words/reader";
 import type { Provisional } from "~/core/logbook";
-import type { OpenPoint } from "~/data/queries/open-points";
+import type { NamedPoint } from "~/data/queries/open-points";
+import { leftWords } from "./provisional";
 import { provisionalWords } from "./state";
 
-/** What is open, in words: as it was said, or what a signature left provisional. */
-export function pointWords({ code, text }: Pick<OpenPoint, "code" | "text">): string {
-  const provisional = provisionalWords[code as Provisional];
+/** What is open, in words: as it was said, or what a signature left provisional, with the figures that it left. */
+export function pointWords(reader: Reader, { code, text, left }: Pick<NamedPoint, "code" | "text" | "left">): string {
+  const provisional = left ? leftWords(reader, code as Provisional, left) : provisionalWords[code as Provisional];
   return [provisional, text].filter(Boolean).join(": ");
 }

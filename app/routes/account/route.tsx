@@ -132,7 +132,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
           <p>
             {shared
               ? "Several people use it: signatures ask who it is, as the workshop has it."
-              : "It is yours alone, as far as anybody has said."}
+              : "Yours alone: nobody has said that others use it."}
           </p>
           <AccountForm
             label="This tablet"

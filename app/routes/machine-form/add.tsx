@@ -22,7 +22,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 export default function AddMachine() {
   return (
     <MachineForm
-      title="A machine of the workshop"
+      title="New machine"
       lead="Name and tag are enough to begin. Its first stage comes next."
       draftKey="machine-new"
       initial={{}}

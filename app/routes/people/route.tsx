@@ -173,7 +173,7 @@ function PasswordFirst() {
 function NewAccount() {
   const [id] = useState(() => v7());
   return (
-    <AccountForm label="Add a person" hidden={{ what: "add", id }} word="Open the account">
+    <AccountForm label="Add a person" hidden={{ what: "add", id }} word="Add this person">
       {(error) => (
         <>
           <AccountFields error={error} />

@@ -14,7 +14,7 @@ import type { Route } from "./+types/instrument";
 import { loadInstrument, loadInstruments } from "./load-instruments.server";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData?.instrument?.name ?? "An instrument"}, Harmostat` },
+  { title: `${loaderData?.instrument?.name ?? "New instrument"}, Harmostat` },
 ];
 
 export async function loader({ params, context, request }: Route.LoaderArgs) {
@@ -44,7 +44,7 @@ export default function InstrumentPage({ loaderData }: Route.ComponentProps) {
       <PlaceHead />
       <main className="p-5 max-sm:p-3.5">
         <StoresNav here="instruments" />
-        <h1 className="text-3xl font-bold mb-1">{instrument ? instrument.name : "An instrument"}</h1>
+        <h1 className="text-3xl font-bold mb-1">{instrument ? instrument.name : "New instrument"}</h1>
         {instrument && (
           <p className="mb-5">
             <span className="text-mid">

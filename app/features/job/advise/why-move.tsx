@@ -18,20 +18,20 @@ export function WhyMove(props: WhyProps) {
   const { advice, judged } = view;
   const upper = judged.quantity === "elongation";
   const apart = unit.figure(limits.hi - limits.lo);
-  const read = () => `it reads ${unit.range(judged.least, judged.greatest)}`;
+  const read = () => `it reads ${unit.range(judged.least, judged.greatest)} ${unit.unit}`;
   const held = (): string => {
-    const wide = `It reads ${unit.range(judged.least, judged.greatest)}${judged.fit ? ", the fitted line with it" : ""}`;
+    const wide = `It reads ${unit.range(judged.least, judged.greatest)} ${unit.unit}${judged.fit ? " with the fitted line" : ""}`;
     switch (judged.holds) {
       case null:
         return `${wide}.`;
       case "too-wide":
-        return `${wide} and the limits lie ${apart} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`;
+        return `${wide}, and the limits lie ${apart} ${unit.unit} apart: no setting can hold it. ${capital(notRound(element))}; true it, reseat it or replace it. Until then the tight side is kept inside, and the rest stays provisional.`;
       case "fits":
-        return `${wide} and fits the limits, but leaves no room for the reading's uncertainty of ${unit.said(view.expandedUncertainty, 1)}. A finer instrument could prove it.`;
+        return `${wide}, and fits the limits, but leaves no room for the reading's uncertainty of ${unit.said(view.expandedUncertainty, 1)}. A finer instrument could prove it.`;
       case "provable":
         return unit.quantity === "sag"
           ? `${wide}. Sag goes as the root of the slack, so that a move shifts its square: on that scale one setting holds all of it.`
-          : `${wide} and the limits lie ${apart} apart: one setting holds all of it.`;
+          : `${wide}, and the limits lie ${apart} ${unit.unit} apart: one setting holds all of it.`;
     }
   };
   return (
