@@ -73,14 +73,14 @@ test("one's account: figures with a comma, inches for one machine or for all, a 
   await page.getByRole("link", { name: "Indexing table", exact: true }).click();
   await expect(page.getByRole("list", { name: "Stages" })).toContainText(/0,00\d\d to 0,00\d\d in/);
   await visit(page, "/");
-  await expect(machine("Sheet feeder")).toContainText(/0,\d\d to 0,\d\d mm/);
+  await expect(machine("Rotary die-cutter")).toContainText(/0,\d\d to 0,\d\d mm/);
   await visit(page, "/account");
   await page.getByLabel("Decimal sign").selectOption("point");
   await page.getByLabel("Units").selectOption("inch");
   await page.getByRole("button", { name: "Keep" }).click();
   await expect(page.getByText("Kept.")).toBeVisible();
   await visit(page, "/");
-  await expect(machine("Sheet feeder")).toContainText(/0\.00\d\d to 0\.0\d\d\d in/);
+  await expect(machine("Rotary die-cutter")).toContainText(/0\.00\d\d to 0\.0\d\d\d in/);
 
   await visit(page, "/account");
   await page.getByRole("button", { name: "End all but this one" }).click();

@@ -135,7 +135,7 @@ export function MovePane(props: Props) {
             </>
           )}
           <b className="figure">{unit.range(then.min, then.max)}</b> {unit.unit}
-          {all && " all round"}, <Term name="uncertainty">give or take</Term>{" "}
+          {all && (frameOf(element).wave ? " all round" : " in all")}, <Term name="uncertainty">give or take</Term>{" "}
           <span className="figure">{unit.figure(view.advice?.expectedUncertainty ?? view.expandedUncertainty, 1)}</span>{" "}
           (2 sd){move.verdict === "conforms" ? "." : `: ${stateWord[verdictState[move.verdict]]}.`}
         </p>

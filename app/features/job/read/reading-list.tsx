@@ -48,9 +48,11 @@ export function ReadingList({
                   ? placeWords(frame, reading.tooth)
                   : reading.tooth}
               </span>
-              <span className="figure w-12 text-mid">
-                {seen && !sideBySide(frame) ? `${formatNumber(reader, seen.angleDeg % 360, 0)}°` : ""}
-              </span>
+              {!sideBySide(frame) && (
+                <span className="figure w-12 text-mid">
+                  {seen ? `${formatNumber(reader, seen.angleDeg % 360, 0)}°` : ""}
+                </span>
+              )}
               <span
                 className={`figure grow text-right text-xl font-semibold pr-2 ${reading.struck ? "line-through text-mid" : seen ? stateText[seen.state] : ""}`}
               >
