@@ -80,17 +80,23 @@ export const limitsSheet: Sheet<Line> = {
       pool,
       machines.map(({ id }) => id),
     );
-    return stages.map(({ machineId, name, limits }) => [
-      machines.find(({ id }) => id === machineId)?.tag ?? "",
-      name,
-      limits?.given.quantity ?? "",
-      limits?.given.lo ?? "",
-      limits?.given.aim ?? "",
-      limits?.given.hi ?? "",
-      limits?.given.held ?? "",
-      limits?.sourceKind ?? "",
-      limits?.source ?? "",
-    ]);
+    return stages.flatMap(({ machineId, name, limits }) =>
+      limits
+        ? [
+            [
+              machines.find(({ id }) => id === machineId)?.tag ?? "",
+              name,
+              limits.given.quantity,
+              limits.given.lo,
+              limits.given.aim ?? "",
+              limits.given.hi,
+              limits.given.held ?? "",
+              limits.sourceKind,
+              limits.source,
+            ],
+          ]
+        : [],
+    );
   },
 };
 
