@@ -114,6 +114,7 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   const fields = { "Name of the stage": "Stripper drive", "Teeth of the pinion": "12", "Teeth of the gear": "48" };
   for (const [label, text] of Object.entries({ ...fields, "Module, or DP": "1.5", "Centre distance": "45.2" }))
     await page.getByLabel(label, { exact: true }).fill(text);
+  await page.evaluate(() => scrollTo(0, 0));
   await shoot("stage-form");
   await page.goto(machine);
   await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
