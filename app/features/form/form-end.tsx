@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useRef, useState } from "react";
+import { type RefObject, useLayoutEffect, useRef, useState } from "react";
 import { type FieldErrors, useFormState } from "react-hook-form";
 import { Link } from "react-router";
 import { Button, buttonClass } from "~/ui/button";
@@ -50,7 +50,8 @@ const wrongWords = (first: string, wrong: number): string => {
 function useFirstWrong(end: RefObject<HTMLElement | null>, submitCount: number, wrong: number): string {
   const [first, setFirst] = useState("");
   const went = useRef(0);
-  useEffect(() => {
+  // Before it is drawn: what stands in the way is named at once.
+  useLayoutEffect(() => {
     if (wrong === 0 || went.current === submitCount) return;
     went.current = submitCount;
     const field = end.current?.closest("form")?.querySelector<HTMLInputElement>("[aria-invalid=true]");

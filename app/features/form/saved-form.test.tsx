@@ -85,7 +85,7 @@ test("what is wrong stands at its field, the first takes the focus, and goes onc
   await save();
   expect((await screen.findAllByRole("alert")).map(({ textContent }) => textContent)).toEqual([
     "Needed: name",
-    "1 field needs a look.",
+    "Look at: Name.",
   ]);
   await waitFor(async () => expect(document.activeElement).toBe(await field("Name")));
   await userEvent.type(await field("Name"), "Folder-gluer");
