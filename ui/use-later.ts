@@ -29,9 +29,10 @@ export const whenIdle = (work: () => void): (() => void) => {
  * Such a part: it comes once the page is idle, or at once where it is wanted before that.
  *
  * @param onFailed told where it was wanted and there is no network to bring it; it is tried again when it is next wanted
+ * @param ahead false: it does not come before it is wanted, for few ever do
  * @returns null until it is there
  */
-export function useLater<T>(part: Later<T>, wanted: boolean, onFailed: () => void = () => {}): T | null {
+export function useLater<T>(part: Later<T>, wanted: boolean, onFailed: () => void = () => {}, ahead = true): T | null {
   const [here, setHere] = useState(() => part.kept);
   const failed = useRef(onFailed);
   failed.current = onFailed;
@@ -43,8 +44,8 @@ export function useLater<T>(part: Later<T>, wanted: boolean, onFailed: () => voi
         () => wanted && failed.current(),
       );
     if (wanted) take();
-    else return whenIdle(take);
-  }, [part, here, wanted]);
+    else if (ahead) return whenIdle(take);
+  }, [part, here, wanted, ahead]);
   return here;
 }
 

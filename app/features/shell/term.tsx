@@ -9,7 +9,7 @@ export function Term({ name, children }: { name: TermName; children: ReactNode }
   const word = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(false);
   const [wanted, setWanted] = useState(false);
-  const Box = useLater(box, wanted, () => setWanted(false));
+  const Box = useLater(box, wanted, () => setWanted(false), false);
   return (
     <>
       <button

@@ -1,4 +1,4 @@
-import { memo, type ReactNode, type RefObject, useCallback, useEffect, useRef, useState } from "react";
+import { memo, type ReactNode, type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { type Frame, type MeasuredQuantity, measuredUnit } from "~/core/stages";
@@ -56,6 +56,7 @@ export function ReadingsPane(props: Props) {
   const at = useTyped(({ rounds }) => rounds[phase].at);
   const named = (place: number) => placeWords(frame, place);
   const [aside, setAside] = useState<{ asks: number | null; problem: ReadingProblem | null }>(nothingAside);
+  const units = useMemo(() => bareUnits(props.quantity), [props.quantity]);
   const plan: ReadingPlan = { ...props, unit: measuredUnit[props.quantity] };
   const { place: tooth, counted, enough, complete } = readingNow({ readings, at }, plan);
 
@@ -104,12 +105,7 @@ export function ReadingsPane(props: Props) {
         )}
         {last && <ReadBefore phase={phase} at={capital(named(tooth ?? 1))} typed={last.typed} take={take} />}
         <div>
-          <UnitKeys
-            value={props.bareUnit}
-            units={bareUnits(props.quantity)}
-            onChange={props.onBareUnit}
-            field={field}
-          />
+          <UnitKeys value={props.bareUnit} units={units} onChange={props.onBareUnit} field={field} />
           <ReadingField
             phase={phase}
             field={field}

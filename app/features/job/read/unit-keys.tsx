@@ -1,9 +1,9 @@
 import { RadioGroup } from "radix-ui";
-import { type RefObject, useCallback } from "react";
+import { memo, type RefObject, useCallback } from "react";
 import { unitById } from "~/core/quantity";
 
 /** In what a bare number is: one key for each unit, above the field. They never take the focus from it. */
-export function UnitKeys({
+export const UnitKeys = memo(function UnitKeys({
   value,
   units,
   onChange,
@@ -42,4 +42,4 @@ export function UnitKeys({
       ))}
     </RadioGroup.Root>
   );
-}
+});
