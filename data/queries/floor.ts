@@ -25,6 +25,10 @@ export type FloorMachine = Machine & FloorPlace & { states: FloorState[] };
  * How much a machine asks for somebody: 0 outside, 1 overdue, or out already by its trend, 2 near the edge, 3 drifts out before `soon`,
  * 4 not read or without a stage, 5 open points or jobs, 6 nothing. Beside it every state that it is in.
  */
+/** Not known, but for what was measured and only has no limits to be judged by: that was read. */
+const notRead = sql`case when severity = 2 then not coalesce(standing->>'readAt' is not null and standing->>'felt' is null
+  and not (standing->>'changedSince')::boolean, false) else false end`;
+
 const ranked = (
   workshopId: string,
   { today, dueUntil, soon, now }: FloorDays,
@@ -42,7 +46,7 @@ const ranked = (
           when coalesce(t.unread, true) then 4 when o.points is not null or j.jobs is not null then 5 else 6 end as rank,
         coalesce(t.next_date < ${today}::date, false) as overdue, coalesce(t.drifts_out_at < ${soon}, false) as drifting
     from machine m
-    left join (select machine_id, bool_or(severity = 0) as outside, bool_or(severity = 1) as near, bool_or(severity = 2) as unread,
+    left join (select machine_id, bool_or(severity = 0) as outside, bool_or(severity = 1) as near, bool_or(${notRead}) as unread,
                  min(drifts_out_at) as drifts_out_at, min(next_date) as next_date
                from stage_standing group by machine_id) t on t.machine_id = m.id
     left join (select machine_id, count(*) as points from open_point where closed_entry is null group by machine_id) o

@@ -13,6 +13,7 @@ import {
 } from "~/core/stages";
 import { driveLineOf } from "~/data/queries/drive-lines";
 import { stageHistory } from "~/data/queries/entries";
+import { floorGroups, wholeFloor } from "~/data/queries/floor";
 import { insertInstrument } from "~/data/queries/instruments";
 import { stageById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
@@ -122,6 +123,19 @@ test("a stage of which nobody knows the limits is kept and read without a verdic
   expect(entry).toMatchObject({ limitsId: null, body: { result: { verdict: null, holds: null, min: 0.11 } } });
   const state = async () => (await standingsOfStages(works.pool, [stageId]))[0];
   expect(await state()).toMatchObject({ state: "unknown", result: { min: 0.11 } });
+  // Read it was; the machine's other stage never.
+  const soon = new Date();
+  const day = soon.toISOString().slice(0, 10);
+  const unread = async () => {
+    const days = { today: day, dueUntil: day, soon, now: soon };
+    return (await floorGroups(works.pool, works.lead.workshopId, days, wholeFloor)).reduce(
+      (sum, of) => sum + of.unread,
+      0,
+    );
+  };
+  const before = await unread();
+  await works.pool.query("update stage_standing set severity = 3 where stage_id <> $1", [stageId]);
+  expect([before, await unread()]).toEqual([1, 0]);
   const limits = { ...limitsOf.gap, sourceKind: "house rule", source: "R" };
   const give = () =>
     reviseStage(works.as(), { what: "limits", stageId, entryId: v7(), revisionId: v7(), seenRevision: 0, limits });

@@ -90,6 +90,8 @@ test("from an empty start to the first signed job fewer than twenty fields are f
   await expect(page.getByRole("region", { name: "Next move" })).toContainText("Nobody has said its limits yet");
   await sign(page);
   await expect(page.getByText("Its limits are not known: what was read was not judged")).toBeVisible();
+  await page.getByRole("link", { name: "To the machine's logbook" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("no limits yet");
   started.child.kill("SIGINT");
   await started.ends;
 });

@@ -61,7 +61,8 @@ describe("the reason is the worst stage's, in words", () => {
     ],
     [[stage("Knife", "inside", drift("hi", "2028-01-01T10:00:00Z"))], 1, ["One open point"]],
     [[stage("New", "unknown", { readAt: null, result: null })], 0, ["New: never read"]],
-    [[stage("Old", "unknown")], 0, ["Old: not read since it was moved"]],
+    [[stage("Old", "unknown", { changedSince: true })], 0, ["Old: not read since it was moved"]],
+    [[stage("Bare", "unknown", { changedSince: false, felt: null })], 0, ["Bare: no limits yet"]],
     [[stage("Good", "inside")], 0, ["Nothing to do"]],
     [[], 0, ["No stage is entered yet"]],
   ])("%#", (stages, points, reasons) => {

@@ -2,6 +2,7 @@ import { notRound } from "~/app/features/kinds";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
 import { feltWords } from "~/app/features/words/feel";
+import { noLimits } from "~/app/features/words/limit-words";
 import { sideWords } from "~/app/features/words/quantity-names";
 import type { Reader } from "~/app/features/words/reader";
 import { dateWords, day } from "~/app/features/words/times";
@@ -34,11 +35,14 @@ function stageReason(reader: Reader, stages: readonly StageNow[], now: string): 
   if (drifting?.standing?.drift && Date.parse(drifting.standing.drift.at) < Date.parse(now) + soonMs)
     return `${drifting.stage.name}: ${driftWords(reader, drifting, now)}`;
   const unknown = stages.find((item) => !item.standing || item.standing.state === "unknown");
-  if (unknown)
-    return unknown.standing?.readAt
-      ? `${unknown.stage.name}: not read since it was moved`
-      : `${unknown.stage.name}: never read`;
-  return null;
+  return unknown ? `${unknown.stage.name}: ${unknownWords(unknown.standing)}` : null;
+}
+
+/** Why nothing is known of a stage: it never was read, something was moved since, it was felt at too few places, or nobody gave it limits. */
+function unknownWords(standing: Standing | null): string {
+  if (!standing?.readAt) return "never read";
+  if (standing.changedSince) return "not read since it was moved";
+  return standing.felt ? feltWords(standing.felt) : noLimits;
 }
 
 const soonMs = 60 * 86_400_000;

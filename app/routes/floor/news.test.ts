@@ -18,14 +18,14 @@ const group = (more: Partial<FloorGroup>): FloorGroup => ({
 
 test.each<[FloorGroup[], string]>([
   [[], "The floor is empty"],
-  [[group({})], "Every stage is inside"],
+  [[group({})], "Nothing is outside"],
   [[group({ outside: 1 }), group({ unread: 2 })], "One machine is outside"],
   [[group({ outside: 1 }), group({ outside: 1, near: 1 })], "Two machines are outside, one is near the edge"],
   [[group({ outside: 4, near: 3, overdue: 2 })], "Four machines are outside, two are overdue"],
   [[group({ overdue: 1 })], "One machine is overdue"],
   [[group({ drifting: 2 })], "Two machines drift out soon"],
   [[group({ unread: 1 })], "One machine has to be read"],
-  [[group({ open: 1 })], "Every stage is inside; jobs or points are left open"],
+  [[group({ open: 1 })], "Nothing is outside; jobs or points are left open"],
 ])("the headline says the news of the whole workshop, %#", (groups, headline) => {
   expect(floorNews(groups)).toBe(headline);
 });

@@ -25,5 +25,5 @@ export function floorNews(groups: readonly FloorGroup[]): string {
         .map(([of, verb], i) => counted(sum(of), verb, i === 0))
         .join(", "),
     );
-  return sum("open") > 0 ? "Every stage is inside; jobs or points are left open" : "Every stage is inside";
+  return sum("open") > 0 ? "Nothing is outside; jobs or points are left open" : "Nothing is outside";
 }
