@@ -1,7 +1,8 @@
 /** The doors between the rooms: a room may import only these, besides itself. */
 const below = "^core/(quantity|numerics)/";
 const shared = "^core/(quantity|numerics|statistics|reference)/";
-const elements = "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings";
+const elements =
+  "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings|prints|shifting|making";
 
 const door = (name, from, allowed, extra = {}) => ({
   name,

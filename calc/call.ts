@@ -57,8 +57,14 @@ function issueError(issue: z.core.$ZodIssue): CalcError["error"] {
     }
     case "invalid_value":
       return { code: "not-listed", message: `${named(path)} must be one of ${issue.values.join(", ")}`, path };
-    case "invalid_union":
+    case "invalid_union": {
+      // Of several forms the one that it was meant for: whose first fault does not lie in being another thing altogether.
+      const meant = issue.errors.find(
+        ([first]) => first && !(first.code === "invalid_type" && first.path.length === 0),
+      );
+      if (meant?.[0]) return issueError({ ...meant[0], path: [...issue.path, ...meant[0].path] } as z.core.$ZodIssue);
       return { code: "not-listed", message: `${named(path)} is not one of those listed`, path };
+    }
     case "custom":
       return { code: String(issue.params?.code ?? "refused"), message: `${named(path)}: ${issue.message}`, path };
     default:

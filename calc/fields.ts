@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { notNegative, ordered } from "../core/schemas";
+import { finite, notNegative, ordered } from "../core/schemas";
 
 export {
   moduleOf,
@@ -57,4 +57,23 @@ export function oneForm<T extends object>(
 /** A window in newtons with the aim inside or outside it, refused at its lower end where upside down. */
 export const newtonWindow = z
   .strictObject({ lo: notNegative, aim: notNegative.optional(), hi: notNegative })
+  .superRefine(ordered("lo", "hi"));
+
+/** Of two ends that may each be missing at least one must be there; an empty window is refused at its lower end. */
+export function oneEnd<T extends object>(low: keyof T & string, high: keyof T & string) {
+  return (input: T, context: z.RefinementCtx) => {
+    if (input[low] !== undefined || input[high] !== undefined) return;
+    context.addIssue({
+      code: "custom",
+      params: { code: "one-of-missing" },
+      message: `give ${low}, ${high} or both`,
+      path: [low],
+    });
+  };
+}
+
+/** Limits of which one may be missing. */
+export const openLimits = z
+  .strictObject({ lo: finite.optional(), hi: finite.optional() })
+  .superRefine(oneEnd("lo", "hi"))
   .superRefine(ordered("lo", "hi"));

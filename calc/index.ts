@@ -6,26 +6,35 @@ import { beltTensionTool } from "./tools/belt-tension";
 import { bevelPairTool } from "./tools/bevel-pair";
 import { chainConditionTool } from "./tools/chain-condition";
 import { chainDriveTool } from "./tools/chain-drive";
+import { contactPrintTool } from "./tools/contact-print";
 import { couplingTool } from "./tools/coupling";
 import { fastenOrderTool } from "./tools/fasten-order";
 import { feelRoundTool } from "./tools/feel-round";
 import { fitTool } from "./tools/fit";
+import { fitSeriesTool } from "./tools/fit-series";
+import { forceSweepTool } from "./tools/force-sweep";
 import { gearIdentify } from "./tools/gear-identify";
 import { gearPairTool } from "./tools/gear-pair";
 import { gearSpanTool } from "./tools/gear-span";
+import { goNoGoTool } from "./tools/go-no-go";
 import { handSlackTool } from "./tools/hand-slack";
 import { holeGridTool } from "./tools/hole-grid";
 import { idlerSetTool } from "./tools/idler-set";
 import { indexPlanTool } from "./tools/index-plan";
+import { madeBoreTool } from "./tools/made-bore";
 import { meshRoundTool } from "./tools/mesh-round";
+import { paperStripTool } from "./tools/paper-strip";
 import { planetaryTool } from "./tools/planetary";
+import { ratioForSpeedTool } from "./tools/ratio-for-speed";
 import { responseTool } from "./tools/response";
 import { rollerGridTool } from "./tools/roller-grid";
 import { roundPlanTool } from "./tools/round-plan";
 import { shaftAlignTool } from "./tools/shaft-align";
 import { shaftStackTool } from "./tools/shaft-stack";
+import { shiftTravelTool } from "./tools/shift-travel";
 import { shimStackTool } from "./tools/shim-stack";
 import { stepsPerUnitTool } from "./tools/steps-per-unit";
+import { stopSpacerTool } from "./tools/stop-spacer";
 import { swapPairsTool } from "./tools/swap-pairs";
 import { tensionFirstTool } from "./tools/tension-first";
 import { thermalMeshTool } from "./tools/thermal-mesh";
@@ -71,6 +80,15 @@ export const tools: readonly Tool[] = [
   tensionFirstTool,
   shaftAlignTool,
   couplingTool,
+  goNoGoTool,
+  paperStripTool,
+  contactPrintTool,
+  shiftTravelTool,
+  stopSpacerTool,
+  forceSweepTool,
+  fitSeriesTool,
+  madeBoreTool,
+  ratioForSpeedTool,
 ];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

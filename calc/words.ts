@@ -42,6 +42,18 @@ export function refusalMessage({ code, facts }: Refusal): string {
       return "totals of this gap are too many to go through in whole micrometres";
     case "too-many-spacers":
       return `these spacers can be taken in more than ${fact("most")} ways; leave some out`;
+    case "goes-beyond-stop":
+      return `a size that does not go must be larger than the one that does, ${fact("goesMm")} mm`;
+    case "flank-twice":
+      return "each flank is given once";
+    case "not-of-this-kind":
+      return "this does not belong to this kind";
+    case "single-force":
+      return "the points need at least two different forces";
+    case "no-current":
+      return "the line through these points has no current at the least force";
+    case "no-surface-speed":
+      return "a wheel belongs to an output in metres a second";
     case "missing":
       return "this is missing";
     case "one-of-missing":

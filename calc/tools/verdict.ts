@@ -1,21 +1,8 @@
 import * as z from "zod";
 import { judge } from "../../core/limits";
 import { accept } from "../../core/quantity";
-import { exactlyOne, finite, notNegative, ordered } from "../fields";
+import { exactlyOne, finite, notNegative, openLimits } from "../fields";
 import { tool } from "../tool";
-
-const limits = z
-  .strictObject({ lo: finite.optional(), hi: finite.optional() })
-  .superRefine((input, context) => {
-    if (input.lo === undefined && input.hi === undefined)
-      context.addIssue({
-        code: "custom",
-        params: { code: "one-of-missing" },
-        message: "give lo, hi or both",
-        path: ["lo"],
-      });
-  })
-  .superRefine(ordered("lo", "hi"));
 
 export const verdictTool = tool({
   name: "verdict",
@@ -24,7 +11,7 @@ export const verdictTool = tool({
     .strictObject({
       valueMm: finite.optional(),
       value: finite.optional(),
-      limits,
+      limits: openLimits,
       expandedUncertainty: notNegative,
     })
     .superRefine(exactlyOne(["valueMm", "value"])),

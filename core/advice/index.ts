@@ -33,4 +33,12 @@ export { type RollerSetting, rollerSettings } from "./roller-settings";
 export { type RoundedMove, roundedMove, type Setting } from "./rounded-move";
 export { type SlackMove, slackMove } from "./slack-move";
 export { type MoveStep, moveSteps, type StepKind, wholeSteps } from "./steps";
+export {
+  type ChosenSpacer,
+  type StopEnd,
+  type StopEndAnswer,
+  type StopSpacer,
+  type StopSpacerQuestion,
+  stopSpacer,
+} from "./stop-spacer";
 export { guessedSpread, type TensionFirst, type TensionFirstQuestion, tensionFirst } from "./tension-first";

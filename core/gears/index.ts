@@ -3,6 +3,7 @@ export { type Identified, identifyGear, type MeasuredGear, type PitchCandidate, 
 export { inverseInvolute, involute } from "./involute";
 export { type Point, toothOutlines } from "./outline";
 export { type GearPair, gearBlanks, gearPair, type PairGeometry, spurPair } from "./pair";
+export { type PaperStrip, paperStrip, type StripMeans, stripFor } from "./paper-strip";
 export { saidToothToTooth } from "./said-pitch";
 export { gearSpan, type SpanMeasure } from "./span";
 export {

@@ -1,5 +1,6 @@
 export { type BandFit, bandFit, bandFits, onScale, type ShiftScale } from "./band-fit";
 export { classWindow, type Fit, fitOf } from "./fit";
+export { type GoNoGo, type GoNoGoQuestion, goNoGo } from "./go-no-go";
 export { limitsInWork } from "./in-work";
 export { anglesShown, type RecommendedBy, type RecommendedLimits, recommendBacklash } from "./recommend";
 export { judge, type Limits, type Verdict, verdicts, worstVerdict } from "./verdict";

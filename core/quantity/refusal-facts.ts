@@ -26,6 +26,7 @@ export type RefusalFacts = {
   "planets-do-not-assemble": { nearest: string };
   "planets-touch": { nearest: string };
   "gear-has-no-mesh": { name: string; sum: number };
+  "goes-beyond-stop": { goesMm: number };
   "gear-exchanged": { was: string; now: string };
   "no-such-gear": { gear: string };
   /** `stage` is its id; its name is added where it is known. */

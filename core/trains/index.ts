@@ -12,5 +12,6 @@ export {
 } from "./drive-line";
 export { type GridPair, type GridQuestion, type HoleGrid, holeGrid } from "./hole-grid";
 export { type IndexDrive, type IndexPlan, indexPlan, indexPosition } from "./index-plan";
+export { type RatioChoice, type RatioQuestion, ratioForSpeed } from "./ratio-for-speed";
 export { correctedStepsPerMm, stepsCommand, stepsFile, stepsPerMm } from "./steps-per-unit";
 export { scaleSpeed, surfaceSpeed, type Train, type TrainDrive, type TrainStage, train } from "./train";

@@ -37,6 +37,12 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "too-large": "That is larger than anything here can be.",
   "no-such-tooth": ({ facts }, number) => `There is no place ${number(facts.tooth)}; there are ${number(facts.teeth)}.`,
   "no-such-clamp": ({ facts }, number) => `There is no clamp ${number(facts.clamp)}.`,
+  "goes-beyond-stop": ({ facts }, number) =>
+    `A size that does not go has to be larger than the one that goes, ${number(facts.goesMm)} mm.`,
+  "flank-twice": "Give each flank once.",
+  "single-force": "Give currents at two forces at least.",
+  "no-current": "The line through these currents is not over 0 at the least force. Look at them again.",
+  "no-surface-speed": "A wheel is wanted only for a speed along the rim.",
   "no-amount": "A move of nothing is no move.",
   "all-struck": "Every reading is struck out. Read at least one again.",
   "nothing-noted": "Note at least one of current, temperature and noise.",

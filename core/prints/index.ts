@@ -1,0 +1,15 @@
+export {
+  aimedDepth,
+  type ContactPrint,
+  type PrintFinding,
+  type PrintFlank,
+  type PrintKind,
+  type PrintMove,
+  type PrintQuestion,
+  type PrintRead,
+  type PrintSpan,
+  printFindings,
+  printKinds,
+  printMoves,
+  readPrint,
+} from "./contact-print";
