@@ -38,6 +38,20 @@ const benchTools = [
   "verdict",
   "fit",
   "fasten-order",
+  "feel-round",
+  "paper-strip",
+  "contact-print",
+  "go-no-go",
+  "advise",
+  "response",
+  "round-plan",
+  "shift-travel",
+  "stop-spacer",
+  "force-sweep",
+  "made-bore",
+  "fit-series",
+  "swap-pairs",
+  "ratio-for-speed",
 ];
 
 /** Who may look at each route and who may send to it, as the workshop's rules say; not as the code does. */

@@ -24,6 +24,11 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
           "The span over teeth and the measure over pins of a gear, to tell it from its neighbours or to see how worn it is",
       },
       {
+        tool: "swap-pairs",
+        name: "Which gears can stand here instead?",
+        question: "Every other pair on the same shafts: speed, torque and the move, and why the others do not go",
+      },
+      {
         tool: "worm-pair",
         name: "What does this worm lose?",
         question: "Lead, centre distance and lost motion of a worm and wheel, mesh and end float apart",
@@ -37,6 +42,87 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
         tool: "planetary",
         name: "Does this planetary set go together?",
         question: "Ratio, assembly, room between the planets, common axis and clocking of a simple or a stepped set",
+      },
+    ],
+  },
+  {
+    name: "Set by hand",
+    tools: [
+      {
+        tool: "feel-round",
+        name: "How does it feel round the turn?",
+        question:
+          "Words round a turn, from loose to tight: whether it is right, where the tight spot is, which way to go and where to feel next",
+      },
+      {
+        tool: "paper-strip",
+        name: "What does this paper stand for?",
+        question: "The backlash of a strip rolled through or slid in, judged, and the sheet for the backlash wanted",
+      },
+      {
+        tool: "contact-print",
+        name: "What does this print say?",
+        question: "Marking paint on a tooth: too deep, too high, at one end, crossed, and what to move",
+      },
+      {
+        tool: "go-no-go",
+        name: "How wide is this gap?",
+        question: "A gap by the pin, drill or feeler that goes and the one that does not, and which to try next",
+      },
+    ],
+  },
+  {
+    name: "The next move",
+    tools: [
+      {
+        tool: "advise",
+        name: "How far, which way?",
+        question: "From readings, limits and an adjuster to the next move, and what it will read then",
+      },
+      {
+        tool: "response",
+        name: "What does one unit really do?",
+        question: "An adjuster's response, learnt from what its moves did",
+      },
+      {
+        tool: "round-plan",
+        name: "Where round the turn is it read?",
+        question: "Tooth positions that tell the gear's runout from the pinion's",
+      },
+    ],
+  },
+  {
+    name: "Shifting and stops",
+    tools: [
+      {
+        tool: "shift-travel",
+        name: "Do these gears meet over their full face?",
+        question: "A sliding gear between two mates: face at both stops, spacers, and the neutral between",
+      },
+      {
+        tool: "stop-spacer",
+        name: "Which spacer under the stop?",
+        question: "Backlash held against each hard stop, and the spacer that brings it inside",
+      },
+      {
+        tool: "force-sweep",
+        name: "Does the stop hold?",
+        question: "The actuator's force raised in steps, the current beside it: flat, or rising",
+      },
+    ],
+  },
+  {
+    name: "Made parts",
+    tools: [
+      {
+        tool: "made-bore",
+        name: "What size do I draw this hole?",
+        question: "From a measured shaft and from how much smaller holes come out",
+      },
+      {
+        tool: "fit-series",
+        name: "Which size fits?",
+        question: "Test pieces tried and felt: which one to take, or which to make next",
       },
     ],
   },
@@ -98,6 +184,11 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
         tool: "train",
         name: "What comes out of this train?",
         question: "Ratio, speed, torque and lost motion of stages in a row, and each stage's share of it",
+      },
+      {
+        tool: "ratio-for-speed",
+        name: "Which teeth give this speed?",
+        question: "Tooth counts in one stage or two that come nearest to a wanted output speed",
       },
       {
         tool: "hole-grid",

@@ -4,13 +4,17 @@ import type { Reader } from "~/app/features/words/reader";
 import type { CalcAnswer } from "~/calc/call";
 import type { Tool } from "~/calc/tool";
 import { type Later, later } from "~/ui/use-later";
-import type { Problems } from "../form/text-reader";
+import type { Problems, Read } from "../form/text-reader";
 import type { Texts } from "../form/texts";
 
 /** Nobody changes what was read. */
 type Given<T> = T extends object ? { readonly [K in keyof T]: Given<T[K]> } : T;
 
 export type BenchInput<I = object> = { input: I; problems: null } | { input: null; problems: Problems };
+
+/** What was read of a form, as the input of a tool. */
+export const inputFrom = <I extends object>(read: Read<I>): BenchInput<I> =>
+  read.problems === null ? { input: read.value, problems: null } : { input: null, problems: read.problems };
 
 type Parts<I extends z.ZodType, O extends z.ZodType> = {
   /** Texts to begin with, so that the page shows something at once. */

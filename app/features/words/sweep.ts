@@ -1,0 +1,23 @@
+import type { ForceSweep } from "~/core/shifting";
+import { formatNumber } from "./figure";
+import type { Reader } from "./reader";
+
+export const sweepCauseWords: Record<NonNullable<ForceSweep["cause"]>, string> = {
+  follows: "It rises all along: the stop does not bottom, the mesh takes the force.",
+  "gives-way": "It holds at first and then rises: a stop, an arm or the frame gives way.",
+  settles: "It rises and then holds: the stop bottoms only at a higher force. Work and read there.",
+  unknown: "What yields cannot be told: give at least two forces in each half of the range.",
+};
+
+/** What a sweep of an actuator's force says. */
+export const sweepWords = (
+  reader: Reader,
+  { verdict, risePercent }: Pick<ForceSweep, "verdict" | "risePercent">,
+): string => {
+  const rise = formatNumber(reader, risePercent, 1);
+  return {
+    flat: "Flat: the stop carries the force",
+    rises: `It rises by ${rise} %: the mesh feels the force`,
+    undecided: `Not decided: ${rise} % on these figures; take more steps, or a finer meter`,
+  }[verdict];
+};
