@@ -1,4 +1,5 @@
 import type { FeelGrade, FeltWord } from "~/core/rounds";
+import { clearOf } from "~/ui/round-dial/layout";
 
 const [inner, per] = [64, 30];
 const radius = (grade: FeelGrade): number => inner + per * (grade - 1);
@@ -33,6 +34,9 @@ export function FeelRing({
     return [r * Math.sin(angle), -r * Math.cos(angle)];
   };
   const outside = radius(5) + 20;
+  // The rings are named where least was felt.
+  const turn = 360 / places;
+  const clear = clearOf([...now, ...before].map(({ place }) => place * turn)) / turn;
   return (
     <svg viewBox="-230 -230 460 460" className="w-full h-full max-h-[30rem]" role="img" aria-label={label}>
       {grades.map((grade) => (
@@ -59,18 +63,23 @@ export function FeelRing({
       {nextPlace !== null && <Next point={at(nextPlace, outside - 4)} />}
       <Walk words={before} at={at} className="stroke-mid fill-panel" dashed />
       <Walk words={now} at={at} className="stroke-ink fill-ink" dashed={false} />
-      {grades.map((grade, i) => (
-        <text
-          key={grade}
-          x="0"
-          y={-34 + i * 19}
-          textAnchor="middle"
-          fontSize="16"
-          className={grade === 3 ? "fill-band-line font-semibold" : "fill-mid"}
-        >
-          {words[grade]}
-        </text>
-      ))}
+      {grades.map((grade) => {
+        const [x, y] = at(clear, radius(grade));
+        return (
+          <text
+            key={grade}
+            x={x}
+            y={y + 5}
+            textAnchor="middle"
+            fontSize="16"
+            className={`stroke-panel ${grade === 3 ? "fill-band-line font-semibold" : "fill-mid"}`}
+            strokeWidth="5"
+            paintOrder="stroke"
+          >
+            {words[grade]}
+          </text>
+        );
+      })}
     </svg>
   );
 }

@@ -7,7 +7,7 @@ import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { printEnds } from "../words/print";
 import { type FlankSpan, PrintFlank } from "./print-flank";
 
-const flanks: readonly { flank: Flank; label: string }[] = [
+export const printFlanks: readonly { flank: Flank; label: string }[] = [
   { flank: "drive", label: "Drive flank" },
   { flank: "coast", label: "Coast flank" },
 ];
@@ -18,8 +18,8 @@ export function PrintFields({ kind }: { kind: PrintKind }) {
   const texts = useFormTexts();
   const write = useWriteTexts();
   return (
-    <div className="grid sm:grid-cols-2 gap-x-6 gap-y-4">
-      {flanks.map(({ flank, label }) => (
+    <div className="grid gap-5">
+      {printFlanks.map(({ flank, label }) => (
         <fieldset key={flank} className="grid gap-2 content-start min-w-0">
           <legend className="font-semibold mb-1">{label}: draw over the print</legend>
           <PrintFlank
@@ -29,7 +29,7 @@ export function PrintFields({ kind }: { kind: PrintKind }) {
             ends={printEnds[kind]}
             onMark={(span) => write(spanTexts(flank, span))}
           />
-          <div className="grid grid-cols-2 gap-2">
+          <div className="grid grid-cols-2 sm:grid-cols-4 gap-2">
             <TextField name={`${flank}.depth.from`} label="Depth from, %" hint="0 is the root" inputMode="numeric" />
             <TextField name={`${flank}.depth.to`} label="to, %" hint="100 is the tip" inputMode="numeric" />
             <TextField name={`${flank}.length.from`} label="Length from, %" inputMode="numeric" />
@@ -52,7 +52,7 @@ const percent = (share: number): string => String(Math.round(100 * share));
 
 /** The prints that were marked: of a flank all four edges, or none. */
 export function readPrints(read: TextReader): ContactPrint[] {
-  const prints = flanks.flatMap(({ flank }): ContactPrint[] => {
+  const prints = printFlanks.flatMap(({ flank }): ContactPrint[] => {
     if (!edges.some((edge) => read.has(`${flank}.${edge}`))) return [];
     const share = (edge: (typeof edges)[number]) => {
       const value = read.number(`${flank}.${edge}`) / 100;

@@ -19,13 +19,17 @@ export function PrintFlank({
   span,
   aim,
   ends,
-  onMark,
+  onMark = null,
+  wanted = null,
 }: {
   label: string;
   span: FlankSpan | null;
   aim: number;
   ends: readonly [string, string];
-  onMark: ((span: FlankSpan) => void) | null;
+  /** Left out: it is only looked at. */
+  onMark?: ((span: FlankSpan) => void) | null;
+  /** Where the print should lie, dashed. */
+  wanted?: FlankSpan | null;
 }) {
   const flank = useRef<SVGSVGElement>(null);
   const [drawn, setDrawn] = useState<{ from: readonly [number, number]; to: readonly [number, number] } | null>(null);
@@ -65,16 +69,8 @@ export function PrintFlank({
       onPointerCancel={() => setDrawn(null)}
     >
       <rect x={pad} y={pad} width={wide} height={high} className="fill-copper/30 stroke-ink" strokeWidth="1.5" />
-      {shown && (
-        <rect
-          x={pad + shown.length.from * wide}
-          y={pad + (1 - shown.depth.to) * high}
-          width={(shown.length.to - shown.length.from) * wide}
-          height={(shown.depth.to - shown.depth.from) * high}
-          className="fill-panel stroke-ink"
-          strokeWidth="2"
-        />
-      )}
+      {shown && <rect {...boxOf(shown)} className="fill-panel stroke-ink" strokeWidth="2" />}
+      {wanted && <rect {...boxOf(wanted)} className="fill-none stroke-now" strokeWidth="2.5" strokeDasharray="9 5" />}
       <line
         x1={pad}
         x2={pad + wide}
@@ -96,6 +92,19 @@ export function PrintFlank({
     </svg>
   );
 }
+
+const boxOf = ({ depth, length }: FlankSpan) => ({
+  x: pad + length.from * wide,
+  y: pad + (1 - depth.to) * high,
+  width: (length.to - length.from) * wide,
+  height: (depth.to - depth.from) * high,
+});
+
+/** About the depth at which it should lie, over most of the length. */
+export const wantedSpan = (aim: number): FlankSpan => ({
+  depth: { from: Math.max(0.05, aim - 0.3), to: Math.min(0.97, aim + 0.3) },
+  length: { from: 0.1, to: 0.9 },
+});
 
 const percent = (share: number): string => `${Math.round(100 * share)}`;
 const spanLabel = ({ depth, length }: FlankSpan): string =>

@@ -1,5 +1,5 @@
 import { useWords } from "~/app/features/words/use-words";
-import { type PrintKind, printKinds } from "~/core/prints";
+import { aimedDepth, type PrintKind, printKinds } from "~/core/prints";
 import { ChoiceField } from "../../form/choice-field";
 import { choice, over0, over0Or, pressureAngle } from "../../form/field-readers";
 import { TextField } from "../../form/text-field";
@@ -7,7 +7,8 @@ import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { TickField } from "../../form/tick-field";
 import { useFormTexts } from "../../form/use-form-texts";
-import { PrintFields, readPrints } from "../../print/print-fields";
+import { PrintFields, printFlanks, readPrints } from "../../print/print-fields";
+import { PrintFlank, wantedSpan } from "../../print/print-flank";
 import { findingWords, printEnds, printKindWords, printMoveWords, printWords } from "../../words/print";
 import { BenchPage } from "../bench-page";
 import { benchTool, inputFrom } from "../bench-tool";
@@ -78,15 +79,29 @@ export const tool = benchTool(
     say: (_, { findings, ok }) => printWords(findings, ok),
     View: ({ output, texts }) => {
       const reader = useWords();
+      const { value } = readQuestion(texts);
+      const kind = kindIn(texts);
+      const aim = aimedDepth(kind);
       return (
         <div className="grid gap-4 text-lg">
+          <div className="grid gap-3 max-w-lg">
+            {printFlanks.map(({ flank, label }) => {
+              const span = value?.prints.find((print) => print.flank === flank);
+              const wanted = output.ok ? null : wantedSpan(aim);
+              return (
+                span && (
+                  <PrintFlank key={flank} label={label} span={span} aim={aim} ends={printEnds[kind]} wanted={wanted} />
+                )
+              );
+            })}
+          </div>
           {output.findings.slice(1).map((finding) => (
             <p key={finding}>{findingWords[finding]}</p>
           ))}
           {output.moves.length > 0 && (
             <ol className="grid gap-2 list-decimal pl-6" aria-label="What to do">
               {output.moves.map((move) => (
-                <li key={move.what}>{printMoveWords(reader, move, printEnds[kindIn(texts)])}</li>
+                <li key={move.what}>{printMoveWords(reader, move, printEnds[kind])}</li>
               ))}
             </ol>
           )}
