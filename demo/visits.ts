@@ -1,9 +1,10 @@
 import { adjusterNow, assessRound, centreChange, learnFromMoves, type Response, roundedMove } from "../core/advice";
 import { circleOrder, pointsOrder } from "../core/fastening";
-import type { Feel, FeelMethod } from "../core/logbook";
+import type { FeelMethod } from "../core/logbook";
 import { type Random, type SimulatedStage, simulatedStage, usualInstruments } from "../core/practice";
 import { mustHold } from "../core/quantity";
 import { placesToRead } from "../core/rounds";
+import type { Feel } from "../core/stages";
 import {
   type Frame,
   frameOf,

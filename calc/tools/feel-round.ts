@@ -1,5 +1,6 @@
 import * as z from "zod";
-import { type FeelGrade, feelRound } from "../../core/rounds";
+import { feelRound } from "../../core/rounds";
+import type { FeelGrade } from "../../core/stages";
 import { tool } from "../tool";
 
 const place = z.number().int().gte(0).lte(20_000);

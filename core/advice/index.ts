@@ -25,6 +25,7 @@ export {
   stacksToShow,
   totalOf,
 } from "./drawer";
+export { type FeelStep, type FeelStepQuestion, type FeltMove, feelStep } from "./feel-step";
 export { type FeelerStack, feelerFromSet } from "./feeler";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { priorResponse, priorWidth, stiffnessGuessed } from "./prior";

@@ -1,6 +1,20 @@
+export {
+  gapPerJudged,
+  gradeOfPaper,
+  judgePaper,
+  judgePins,
+  judgePrint,
+  judgeStrip,
+  type PinsTried,
+  type Sheet,
+  type StripJudged,
+  stripIn,
+  takesPaper,
+} from "./by-hand";
 export { daysToIso, isoToDays } from "./days";
 export { type Entry, type EntryKind, type EntryOf, isKind, type ReadingRecord, type WrittenEntry } from "./entry";
-export { feltArc, feltOf, hasClick, judgeFelt } from "./feel";
+export { canBeFelt, feltArc, feltOf, feltPlaces, feltSaid, type GradeAt, judgeFelt, judgeGrades } from "./feel";
+export { feltMoves, gradesOf } from "./felt-moves";
 export {
   type ClampNow,
   type Clamps,
@@ -26,9 +40,13 @@ export type {
   Bodies,
   FeltAt,
   FeltJudged,
+  FeltSaid,
   LaidStack,
   MovedStack,
   Noted,
+  PaperTried,
+  PinsLogged,
+  PrintMarked,
   RoundResult,
   Said,
   SignedRecord,
@@ -40,11 +58,11 @@ export {
   type ChangedThing,
   type ClampState,
   clampStates,
-  type Feel,
   type FeelMethod,
   feelMethods,
-  feels,
+  type PaperPrint,
   type Provisional,
+  paperPrints,
   type RoundPhase,
   type RunDirection,
   type RunOutcome,

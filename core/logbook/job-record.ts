@@ -1,6 +1,6 @@
 import { gearNames, type StageElement } from "../stages";
 import { type Entry, type EntryOf, isKind } from "./entry";
-import { feltOf } from "./feel";
+import { feltOf, feltSaid } from "./feel";
 import type { FeltJudged, SignedRecord, UnprovenRun } from "./schema";
 import type { ClampState, Provisional } from "./vocabulary";
 import { firstOfRound } from "./whole-round";
@@ -87,7 +87,7 @@ export function signedRecord(record: JobRecord, stage: StageOfJob): SignedRecord
   return {
     asFound: record.asFound?.body.result ?? null,
     asLeft: record.changedSinceRound ? null : (record.lastRound?.body.result ?? null),
-    ...(judged ? { asLeftByFeel: { verdict: judged.verdict, side: judged.side } } : {}),
+    ...(judged ? { asLeftByFeel: feltSaid(judged) } : {}),
     moves: record.moves.length,
     clampsFirm: record.clamps.filter(isTight).length,
     proofs: record.proofs.length,
@@ -172,16 +172,19 @@ function thingsIn(entries: readonly Entry[]): LooseThing[] {
   const put = said
     .filter((entry) => entry.body.state === "in" && !out.has(entry.id))
     .map((entry) => ({ entry: entry.id, thing: entry.body.thing, where: entry.body.where }));
-  const felt = entries.filter(isKind("feel")).filter(({ body }) => staysIn.has(body.method));
-  const lastOut = (method: string) =>
-    Math.max(0, ...felt.filter((f) => f.body.method === method && out.has(f.id)).map(({ seq }) => seq));
+  const lastOut = (thing: string) =>
+    Math.max(0, ...said.filter(({ body }) => body.state === "out" && body.thing === thing).map(({ seq }) => seq));
+  // Paper that was logged place by place was rolled out to be read; it is in only while the ledger says so.
+  const felt = entries.filter(isKind("feel")).filter(({ body }) => staysIn.has(body.method) && !body.paper);
   const left = felt.filter(
-    (entry, i) =>
-      entry.seq > lastOut(entry.body.method) && felt.findLastIndex((f) => f.body.method === entry.body.method) === i,
+    ({ seq, body: { method } }, i) =>
+      seq > lastOut(method) &&
+      felt.findLastIndex((f) => f.body.method === method) === i &&
+      !put.some(({ thing }) => thing === method),
   );
   return [
     ...put,
-    ...left.map((entry) => ({ entry: entry.id, thing: entry.body.method, where: "from the round by feel" })),
+    ...left.map((entry) => ({ entry: entry.id, thing: entry.body.method, where: "from the round by hand" })),
   ];
 }
 

@@ -1,14 +1,15 @@
 import * as z from "zod";
 import { reasonCodes } from "../advice";
 import { bandFits, verdicts } from "../limits";
+import { printFindings, printKinds, printMoves } from "../prints";
 import type { FeelRound } from "../rounds";
 import { finite } from "../schemas";
-import { judgedQuantities, measuredQuantities, placeWords, sideQuantities } from "../stages";
+import { feels, judgedQuantities, measuredQuantities, placeWords, sideQuantities } from "../stages";
 import {
   changedThings,
   clampStates,
   feelMethods,
-  feels,
+  paperPrints,
   provisionals,
   roundPhases,
   runDirections,
@@ -68,8 +69,70 @@ const feltJudged = z.object({
   tightTooth: count.nullable(),
   /** Where to feel next; null where enough is felt. */
   nextTooth: count.nullable(),
+  /** By what it was judged, where not by feel. */
+  by: z.enum(["paper", "print", "pins"]).optional(),
+  /** The shafts are not parallel, or not in one plane. */
+  skew: z.literal(true).optional(),
 });
 export type FeltJudged = z.output<typeof feltJudged>;
+/** As much of it as is said in a line. */
+export type FeltSaid = Pick<FeltJudged, "verdict" | "side" | "by" | "skew">;
+
+const printSpan = z.object({ from: finite, to: finite });
+/** A round with paper: what it looked like at every place, and the sheet with what it stands for; null: nobody measured it. */
+const paperTried = z.object({
+  prints: z.array(z.object({ tooth: count, print: z.enum(paperPrints) })),
+  sheet: z
+    .object({
+      thicknessMm: finite,
+      flanks: z.literal([1, 2]),
+      pressed: finite,
+      toleranceMm: finite,
+      circumferentialMm: finite,
+      expandedUncertaintyMm: finite,
+      verdict: verdict.nullable(),
+    })
+    .nullable(),
+});
+export type PaperTried = z.output<typeof paperTried>;
+/** A contact print as it was marked, and as it was read. */
+const printMarked = z.object({
+  kind: z.enum(printKinds),
+  prints: z.array(
+    z.object({ flank: z.enum(["drive", "coast"]), depth: printSpan, length: printSpan, diagonal: z.boolean() }),
+  ),
+  wholeDepthMm: finite,
+  faceWidthMm: finite.nullable(),
+  boltSpanMm: finite.nullable(),
+  filmMm: finite,
+  pressureAngleDeg: finite,
+  spiral: z.boolean().optional(),
+  findings: z.array(z.enum(printFindings)),
+  moves: z.array(
+    z.object({
+      what: z.enum(printMoves),
+      amountMm: finite.optional(),
+      partAt: z.literal([0, 1]).optional(),
+      towards: z.literal([0, 1]).optional(),
+      mmPerMm: finite.optional(),
+      acrossFaceMm: finite.optional(),
+      shimMm: finite.optional(),
+    }),
+  ),
+});
+export type PrintMarked = z.output<typeof printMarked>;
+/** A gap tried with pins, drills or feelers, called as they were typed. */
+const pinsTried = z.object({
+  tooth: count.nullable(),
+  goes: z.string(),
+  goesMm: finite.nullable(),
+  stops: z.string(),
+  stopsMm: finite.nullable(),
+  toleranceMm: finite,
+  lowMm: finite,
+  highMm: finite.nullable(),
+});
+export type PinsLogged = z.output<typeof pinsTried>;
 
 const feltAt = z.object({ tooth: count, feel: z.enum(feels) });
 export type FeltAt = z.output<typeof feltAt>;
@@ -104,7 +167,7 @@ const signedRecord = z.object({
   asFound: roundResult.nullable(),
   asLeft: roundResult.nullable(),
   /** By feel only, where nothing was measured. */
-  asLeftByFeel: feltJudged.pick({ verdict: true, side: true }).optional(),
+  asLeftByFeel: feltJudged.pick({ verdict: true, side: true, by: true, skew: true }).optional(),
   moves: count,
   clampsFirm: count,
   proofs: count,
@@ -140,6 +203,13 @@ export const entryBodies = {
     of: count.nullable(),
     places: z.array(feltAt),
     judged: feltJudged.nullable(),
+    /** Of a motor that stayed coupled, on one turn of the part. */
+    magnetSteps: count.optional(),
+    /** Where somebody said that the tight spot is, and painted it. */
+    here: count.optional(),
+    paper: paperTried.optional(),
+    print: printMarked.optional(),
+    pins: pinsTried.optional(),
   }),
   move: z.object({
     amount: finite,

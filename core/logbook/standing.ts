@@ -2,9 +2,9 @@ import { type Verdict, worstVerdict } from "../limits";
 import { type JudgedEnds, judgeEnds } from "../rounds";
 import type { SideQuantity, StageElement } from "../stages";
 import type { Entry, EntryOf } from "./entry";
-import { feltOf } from "./feel";
+import { feltOf, feltSaid } from "./feel";
 import { lastSides, voidedBy } from "./job-record";
-import type { FeltJudged, RoundResult } from "./schema";
+import type { FeltJudged, FeltSaid, RoundResult } from "./schema";
 import { type Drift, stageTrend } from "./stage-trend";
 
 export type StageState = "inside" | "near" | "outside" | "unknown";
@@ -17,7 +17,7 @@ export type Standing = {
   /** That round judged by the limits of today. */
   judged: JudgedEnds | null;
   /** Where the last word on it was by feel. */
-  felt: Pick<FeltJudged, "verdict" | "side"> | null;
+  felt: FeltSaid | null;
   readAt: string | null;
   /** Something was moved or clamped after it was read. */
   changedSince: boolean;
@@ -72,7 +72,7 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
       value: judgeEnds(body.result, limits).greatest,
     })),
     judged: round?.judged ?? null,
-    felt: felt && { verdict: felt.verdict, side: felt.side },
+    felt: felt && feltSaid(felt),
     readAt: read?.madeAt ?? null,
     changedSince,
     state,

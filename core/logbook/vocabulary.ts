@@ -41,10 +41,9 @@ export const provisionals = [
   "not-proved",
 ] as const;
 export type Provisional = (typeof provisionals)[number];
-/** Five words for the click of a mesh, from loose to tight: grades 1 to 5. */
-export const feels = ["knocks", "loose click", "small click", "faint click", "binds"] as const;
-export type Feel = (typeof feels)[number];
-
-/** How it was felt. */
-export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint"] as const;
+/** How it was felt, or tried by hand. */
+export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint", "pins"] as const;
+/** What a strip of paper looks like that was rolled through, from loose to tight. */
+export const paperPrints = ["falls out", "even", "bunched at one end", "askew", "cut through"] as const;
+export type PaperPrint = (typeof paperPrints)[number];
 export type FeelMethod = (typeof feelMethods)[number];

@@ -1,8 +1,7 @@
 import { accept, type Result, refuse } from "../quantity";
+import type { FeelGrade } from "../stages";
 
-/** From loose to tight: 1 knocks, 2 loose click, 3 small click, 4 faint click, 5 binds. */
-export type FeelGrade = 1 | 2 | 3 | 4 | 5;
-/** A word felt at a place, counted from 0 at the witness mark. */
+/** A word by its grade (of a mesh: 1 knocks, 2 loose click, 3 small click, 4 faint click, 5 binds), felt at a place, counted from 0 at the witness mark. */
 export type FeltWord = { place: number; grade: FeelGrade };
 
 export type FeelVerdict = "inside" | "near" | "outside" | "not-known";

@@ -1,7 +1,6 @@
 export { type AtPlace, carryRound } from "./carry";
 export { type CountingReading, countingReadings, type HowCounted, type KnownRound } from "./counting";
 export {
-  type FeelGrade,
   type FeelRound,
   type FeelSide,
   type FeelStep,

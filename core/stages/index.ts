@@ -25,7 +25,18 @@ export type {
   VBeltElement,
   WormElement,
 } from "./element";
-export { type Frame, leastPlaces, onBelt, type PlaceWord, placeAngle, placeCount, placeWords } from "./frame";
+export {
+  type Feel,
+  type FeelGrade,
+  type FeltAs,
+  feelGrades,
+  feels,
+  feelsOf,
+  feelTable,
+  feltKinds,
+  gradeOfFeel,
+} from "./felt";
+export { type Frame, leastPlaces, marks, onBelt, type PlaceWord, placeAngle, placeCount, placeWords } from "./frame";
 export { fromJudged } from "./from-judged";
 export { checkElement, givenOf, mirroredElement, recommendKind, recommendSide } from "./given";
 export { stageKinds } from "./kinds";
@@ -46,6 +57,7 @@ export {
   lawOf,
   limitWays,
   lostMotionArcmin,
+  printable,
   ratiosOf,
   recurrencesOf,
   rockedWheel,
@@ -60,6 +72,7 @@ export {
   waysToMeasure,
   wearLimit,
 } from "./of-kind";
+export type { PrintableMesh } from "./printable";
 export {
   aimOf,
   isTighter,

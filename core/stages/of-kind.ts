@@ -1,17 +1,22 @@
 import type { StrandShape } from "../chains";
 import { accept, type Result } from "../quantity";
 import type { StageElement } from "./element";
+import type { FeltAs } from "./felt";
 import type { Frame } from "./frame";
 import { kindOf } from "./kinds";
 import type { RockedWheel } from "./kinds/kind";
 import type { MeasuringWay, ToJudged } from "./measured";
+import type { PrintableMesh } from "./printable";
 import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "./quantities";
 import type { StageRatio } from "./ratio";
 import type { Recurrence } from "./recurrence";
 import type { Thrust } from "./thrust";
 
 /** What is felt on it by hand or heard; null: there are no words for it yet. */
-export const feltAs = (element: StageElement): "click" | null => kindOf(element).felt;
+export const feltAs = (element: StageElement): FeltAs | null => kindOf(element).felt;
+
+/** What a contact print on it is read by; null: nothing of it is printed. */
+export const printable = (element: StageElement): PrintableMesh | null => kindOf(element).printed?.(element) ?? null;
 
 /** What its law rests on before any move has taught. */
 export const lawOf = (element: StageElement) => kindOf(element).law(element);

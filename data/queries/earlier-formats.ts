@@ -1,4 +1,5 @@
-import { type Entry, feels, type ReadingRecord, type Said } from "../../core/logbook";
+import type { Entry, ReadingRecord, Said } from "../../core/logbook";
+import { feelsOf } from "../../core/stages";
 
 /**
  * Entries of the first and the second format, read as today's. What is hashed and exported stays as it was written; what an earlier release
@@ -86,7 +87,9 @@ function resultOf(old: unknown): unknown {
 }
 
 const feltOf = (places: unknown) =>
-  (places as { tooth: number; feel: string }[]).filter(({ feel }) => (feels as readonly string[]).includes(feel));
+  (places as { tooth: number; feel: string }[]).filter(({ feel }) =>
+    (feelsOf("click") as readonly string[]).includes(feel),
+  );
 
 /** A code stands for its words; which words stood on the screen then nobody noted. */
 const codesOnly = (keys: unknown): Said[] => ((keys ?? []) as string[]).map((key) => ({ key, text: "" }));

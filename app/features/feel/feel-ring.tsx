@@ -1,4 +1,5 @@
-import type { FeelGrade, FeltWord } from "~/core/rounds";
+import type { FeltWord } from "~/core/rounds";
+import type { FeelGrade } from "~/core/stages";
 import { clearOf } from "~/ui/round-dial/layout";
 
 const [inner, per] = [64, 30];

@@ -2,7 +2,7 @@ import { nothingToAdjust, tightWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { unitOf } from "~/core/advice";
-import { hasClick } from "~/core/logbook";
+import { canBeFelt } from "~/core/logbook";
 import { unitById } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { switchGears } from "~/core/stages";
@@ -84,7 +84,7 @@ export function AsItIs({ kit, stage, tooth, method, typed: { way, found }, chang
         onChange={(chosen) => change({ way: chosen })}
         options={[
           { value: "numbers", label: measuredWords[method.quantity].name.toLowerCase() },
-          ...(hasClick(element) ? [{ value: "feel" as const, label: "by feel" }] : []),
+          ...(canBeFelt(element) ? [{ value: "feel" as const, label: "by feel" }] : []),
         ]}
       />
       {gears.length > 0 && (

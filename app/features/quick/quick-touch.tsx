@@ -2,7 +2,7 @@ import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
-import { hasClick } from "~/core/logbook";
+import { canBeFelt } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { Button, buttonClass } from "~/ui/button";
@@ -29,7 +29,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
   const standing = kit.standings.find((item) => item.stageId === stage.id) ?? null;
   const tooth = standing?.result?.tightTooth ?? 1;
   const { element } = stage.geometry;
-  const [typed, setTyped] = useState(() => nothingTyped(standing?.felt && hasClick(element) ? "feel" : "numbers"));
+  const [typed, setTyped] = useState(() => nothingTyped(standing?.felt && canBeFelt(element) ? "feel" : "numbers"));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const method = useMemo(

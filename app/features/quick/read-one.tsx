@@ -3,9 +3,9 @@ import { learnStage } from "~/app/features/job/entries/learn-stage";
 import { roundView, seenAfter } from "~/app/features/job/read/round-view";
 import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
-import { type Feel, feels, feltArc, judgeFelt, knownIn } from "~/core/logbook";
+import { feltArc, feltPlaces, judgeFelt, knownIn } from "~/core/logbook";
 import type { Stage } from "~/core/records";
-import { frameOf, measuredUnit } from "~/core/stages";
+import { type Feel, feelsOf, feltAs, measuredUnit } from "~/core/stages";
 import { teethInMesh } from "~/operations/stage-as-read";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Field } from "~/ui/field";
@@ -65,13 +65,14 @@ export function ReadOne({
     });
   }, [stage, method, before, read.typed, tooth, school, read]);
   if (way === "feel") {
-    const places = frameOf(stage.geometry.element).places;
+    const { element } = stage.geometry;
+    const places = feltPlaces(element);
     const judged = read.felt && judgeFelt([{ tooth, feel: read.felt }], places, feltArc(places, stage.geometry.arcDeg));
     return (
       <fieldset>
         <legend className="font-semibold mb-1">{label}</legend>
         <div className="grid sm:grid-cols-5 gap-2">
-          {feels.map((word) => (
+          {feelsOf(feltAs(element) ?? "click").map((word) => (
             <button
               key={word}
               type="button"

@@ -1,8 +1,10 @@
 import type { StrandShape } from "../../chains";
 import type { Result } from "../../quantity";
 import type { Elements, StageKind } from "../element";
+import type { FeltAs } from "../felt";
 import type { Frame } from "../frame";
 import type { MeasuringWay, ToJudged } from "../measured";
+import type { PrintableMesh } from "../printable";
 import type { JudgedQuantity, MeasuredQuantity, SideQuantity } from "../quantities";
 import type { StageRatio } from "../ratio";
 import type { Recurrence } from "../recurrence";
@@ -17,7 +19,7 @@ export type RockedWheel = { radiusMm: number; normalPerCircumferential: number }
  */
 export type Kind<K extends StageKind> = {
   /** What is felt on it by hand or heard; null: there are no words for it yet. */
-  felt: "click" | null;
+  felt: FeltAs | null;
   /** How far its law may be off before any move has taught: a belt's stiffness stretches, a geometry is drawn. */
   law: (element: Elements[K]) => "geometry" | "stiffness" | "guessed-stiffness";
   frame: (element: Elements[K]) => Frame;
@@ -39,6 +41,8 @@ export type Kind<K extends StageKind> = {
   tangentialForceN: (element: Elements[K], outputTorqueNm: number) => number | null;
   /** null: nothing is rocked. */
   rockedWheel: ((element: Elements[K]) => Result<RockedWheel>) | null;
+  /** What a contact print on it is read by; null: nothing of it is printed. */
+  printed: ((element: Elements[K]) => PrintableMesh) | null;
   /** Tooth counts that mesh; null: none do. */
   teeth: (element: Elements[K]) => readonly [number, number] | null;
   /** The free span that is read; null: it has none. */

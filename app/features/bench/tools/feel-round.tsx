@@ -1,5 +1,6 @@
 import { refuse } from "~/core/quantity";
-import type { FeelGrade, FeelRound } from "~/core/rounds";
+import type { FeelRound } from "~/core/rounds";
+import type { FeelGrade } from "~/core/stages";
 import { StateMark } from "~/ui/state-mark";
 import { FeelRing } from "../../feel/feel-ring";
 import { RowsField } from "../../form/rows-field";

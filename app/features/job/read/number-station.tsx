@@ -1,11 +1,12 @@
 import { type RefObject, useEffect, useRef } from "react";
-import { firstOfRound, hasClick, isKind, type RoundPhase } from "~/core/logbook";
+import { firstOfRound, isKind, type RoundPhase } from "~/core/logbook";
 import { leastPlaces } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { useDeferred } from "~/ui/deferred";
 import { later } from "~/ui/use-later";
 import { useJobScreen } from "../entries/job-context";
 import { rememberUnit } from "../entries/remembered-unit";
+import { HandWayKeys } from "../hand/hand-way-keys";
 import { doneWords } from "../stations/stations";
 import { MethodForm } from "./method-form";
 import { ReadBeside } from "./read-beside";
@@ -81,9 +82,9 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
 
 /** What can be done instead of typing numbers. */
 function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
-  const { stage, job } = useJobScreen();
+  const { job } = useJobScreen();
   const { phase, exchanged, begun, mesh, settled, last, goesOn, typing, frame } = now;
-  const [goOn, byFeel] = [`on.${phase}`, `way.${phase}`];
+  const goOn = `on.${phase}`;
   const exchangedWords = `These were read with ${begun?.join(" : ")} in mesh; ${mesh?.join(" : ")} are in now.`;
   return (
     <div className="flex flex-wrap gap-2 py-1.5">
@@ -119,11 +120,7 @@ function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
           </button>
         </p>
       )}
-      {hasClick(stage.geometry.element) && (
-        <Button kind="quiet" onClick={() => job.changeText(byFeel, "feel")}>
-          By feel
-        </Button>
-      )}
+      <HandWayKeys phase={phase} />
     </div>
   );
 }

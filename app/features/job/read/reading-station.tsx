@@ -1,20 +1,32 @@
-import { hasClick, type RoundPhase } from "~/core/logbook";
+import type { RoundPhase } from "~/core/logbook";
 import { later } from "~/ui/use-later";
 import { WhenHere } from "~/ui/when-here";
 import { useJobScreen } from "../entries/job-context";
 import { useTyped } from "../entries/use-draft";
+import { HandWayKeys } from "../hand/hand-way-keys";
+import { handWayIn, handWaysOf } from "../hand/hand-ways";
 import { NoInstrument } from "./no-instrument";
 import { NumberStation } from "./number-station";
 
-const feelStation = later(async () => (await import("./feel-station")).FeelStation);
+const handStation = later(async () => (await import("../hand/hand-station")).HandStation);
 
-/** Where a stage is read: by number, or by feel where it was chosen and the kind can be felt. */
+/** Where a stage is read: by number, or by hand where that was chosen and the kind can be. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const { data, stage } = useJobScreen();
-  const way = useTyped(({ texts }) => texts[`way.${phase}`]);
-  if (data.instruments.length === 0) return <NoInstrument />;
-  return way === "feel" && hasClick(stage.geometry.element) ? (
-    <WhenHere part={feelStation} props={{ phase }} />
+  const chosen = useTyped(({ texts }) => texts[`way.${phase}`]);
+  const way = handWayIn(stage.geometry.element, chosen);
+  if (way) return <WhenHere part={handStation} props={{ phase, way }} />;
+  return data.instruments.length === 0 ? (
+    <NoInstrument>
+      {handWaysOf(stage.geometry.element).length > 0 && (
+        <div className="grid gap-2">
+          <p>Without one it can be set by hand:</p>
+          <div className="flex flex-wrap gap-2">
+            <HandWayKeys phase={phase} />
+          </div>
+        </div>
+      )}
+    </NoInstrument>
   ) : (
     <NumberStation phase={phase} />
   );

@@ -1,6 +1,7 @@
 import { bevelPair } from "../../../bevels";
 import { radians } from "../../../numerics";
 import { accept, type Result } from "../../../quantity";
+import { wholeDepthOf } from "../../printable";
 import { oneRatio } from "../../ratio";
 import { meshRecurrences } from "../../recurrence";
 import { backlashWay, meshFrame, meshLostMotion, toothedSides, toothedWays } from "../../toothed/mesh";
@@ -34,6 +35,13 @@ export const bevel: Kind<"bevel"> = {
     return (2000 * outputTorqueNm) / mean;
   },
   rockedWheel: gearOf,
+  printed: ({ bevel: b, faceWidthMm }) => ({
+    kinds: ["bevel"],
+    wholeDepthMm: wholeDepthOf(b.moduleMm),
+    faceWidthMm: faceWidthMm ?? null,
+    pressureAngleDeg: b.pressureAngleDeg,
+    spiral: b.spiralAngleDeg !== 0,
+  }),
   teeth: (element) => element.bevel.teeth,
   spanMm: () => null,
   slackByHand: () => null,

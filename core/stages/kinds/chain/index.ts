@@ -15,7 +15,7 @@ const leastOfNominal = 0.99;
 
 /** A chain over two sprockets and any idlers: judged by its sag, a steep one by its wear. */
 export const chain: Kind<"chain"> = {
-  felt: null,
+  felt: "strand",
   law: () => "geometry",
   // Links are counted for its wear; its sag is read as it goes round.
   frame: (element) =>
@@ -54,6 +54,7 @@ export const chain: Kind<"chain"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
+  printed: null,
   teeth: () => null,
   spanMm,
   // The rule for sag does not hold on a steep run; its slack is set all the same.

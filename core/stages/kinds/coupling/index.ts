@@ -6,7 +6,7 @@ import type { Kind } from "../kind";
 
 /** Two shafts end to end, judged by the offset of their axes; its feet are moved as four readings round the turn say, not by one adjuster. */
 export const coupling: Kind<"coupling"> = {
-  felt: null,
+  felt: "shaft",
   law: () => "geometry",
   frame: () => oneTurn({ word: "place", places: 1, wave: false, usual: 1 }),
   judgedBy: () => "shaft-offset",
@@ -29,6 +29,7 @@ export const coupling: Kind<"coupling"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
+  printed: null,
   teeth: () => null,
   spanMm: () => null,
   slackByHand: () => null,

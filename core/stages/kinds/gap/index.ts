@@ -21,6 +21,7 @@ export const gap: Kind<"gap"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
+  printed: null,
   teeth: () => null,
   spanMm: () => null,
   slackByHand: () => null,

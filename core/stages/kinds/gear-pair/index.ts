@@ -4,6 +4,7 @@ import { backlashWay, meshFrame, meshLostMotion, toothedSides, toothedWays } fro
 import type { Kind } from "../kind";
 import { gearsOf } from "./gears";
 import { rockedGear, tipWay } from "./mesh";
+import { printedGear } from "./printed";
 import { helicalThrust } from "./thrust";
 
 /** A spur or helical pair on parallel axes, external or internal, switchable or not. */
@@ -35,6 +36,7 @@ export const gearPair: Kind<"gear-pair"> = {
     return mesh.ok ? (2000 * outputTorqueNm) / mesh.value.workingPitchDiameterMm[1] : null;
   },
   rockedWheel: rockedGear,
+  printed: printedGear,
   teeth: ({ pair }) => pair.teeth,
   spanMm: () => null,
   slackByHand: () => null,

@@ -10,7 +10,7 @@ import type { PlanetaryElement } from "./schema";
 
 /** A planetary set, judged by the lost motion at its output; nothing on it can be adjusted. */
 export const planetary: Kind<"planetary"> = {
-  felt: null,
+  felt: "shaft",
   law: () => "geometry",
   frame: () => oneTurn({ word: "place", places: marks, wave: true, usual: marks }),
   judgedBy: () => "lost-motion",
@@ -35,6 +35,7 @@ export const planetary: Kind<"planetary"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
+  printed: null,
   teeth: () => null,
   spanMm: () => null,
   slackByHand: () => null,

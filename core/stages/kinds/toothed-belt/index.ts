@@ -14,7 +14,7 @@ import type { Kind } from "../kind";
 
 /** A toothed belt over two pulleys and any idlers. */
 export const toothedBelt: Kind<"toothed-belt"> = {
-  felt: null,
+  felt: "strand",
   law: beltLaw,
   frame: ({ teeth }) => oneTurn({ word: "turn", places: teeth[1], wave: true, usual: 4 }),
   judgedBy: () => "tension",
@@ -30,6 +30,7 @@ export const toothedBelt: Kind<"toothed-belt"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
+  printed: null,
   teeth: () => null,
   spanMm,
   slackByHand: () => null,

@@ -15,7 +15,7 @@ import type { VBeltElement } from "./schema";
 
 /** One V-belt, or a set of them side by side. */
 export const vBelt: Kind<"v-belt"> = {
-  felt: null,
+  felt: "strand",
   law: beltLaw,
   frame,
   judgedBy: () => "tension",
@@ -31,6 +31,7 @@ export const vBelt: Kind<"v-belt"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
+  printed: null,
   teeth: () => null,
   spanMm,
   slackByHand: () => null,

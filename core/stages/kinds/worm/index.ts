@@ -2,6 +2,7 @@ import { radians } from "../../../numerics";
 import { accept, type Result } from "../../../quantity";
 import { wormEfficiency, wormPair } from "../../../worms";
 import { oneTurn } from "../../frame";
+import { wholeDepthOf } from "../../printable";
 import { oneRatio } from "../../ratio";
 import { type Thrust, turnings } from "../../thrust";
 import { backlashWay, meshLostMotion, toothedSides, toothedWays } from "../../toothed/mesh";
@@ -13,7 +14,7 @@ export const wormFriction = 0.05;
 
 /** A worm and its wheel. */
 export const worm: Kind<"worm"> = {
-  felt: "click",
+  felt: "worm",
   law: () => "geometry",
   // The worm stands alike at every tooth of the wheel as often as it has starts: its own wobble cannot be told from here.
   frame: (element) => oneTurn({ word: "tooth", places: element.worm.wheelTeeth, wave: true, usual: 8 }),
@@ -36,6 +37,13 @@ export const worm: Kind<"worm"> = {
   tangentialForceN: (element, outputTorqueNm) =>
     (2000 * outputTorqueNm) / (element.worm.wheelTeeth * element.worm.axialModuleMm),
   rockedWheel: wheelOf,
+  printed: ({ worm: w }) => ({
+    kinds: ["worm"],
+    wholeDepthMm: wholeDepthOf(w.axialModuleMm),
+    faceWidthMm: null,
+    pressureAngleDeg: w.pressureAngleDeg,
+    spiral: false,
+  }),
   teeth: (element) => [element.worm.wormStarts, element.worm.wheelTeeth],
   spanMm: () => null,
   slackByHand: () => null,

@@ -1,0 +1,84 @@
+import { useState } from "react";
+import { type FeltJudged, feelMethods, feltOfStage, type RoundPhase } from "~/core/logbook";
+import type { Refusal } from "~/core/quantity";
+import { gearNames } from "~/core/stages";
+import type { Work } from "~/operations/build-entry";
+import { Button } from "~/ui/button";
+import { Choice } from "~/ui/choice";
+import { useJobScreen } from "../entries/job-context";
+import { useTexts } from "../entries/use-draft";
+import { FeelPane } from "./feel-pane";
+import { FeelPicture } from "./feel-picture";
+import { HandSays } from "./hand-says";
+import { type HandWay, handWaysOf, handWayWords } from "./hand-ways";
+import { PaperPane } from "./paper-pane";
+import { PinsPane } from "./pins-pane";
+import { PrintPane } from "./print-pane";
+import { PrintPicture } from "./print-picture";
+import { useFeelRound } from "./use-feel-round";
+
+export type FeelWork = Extract<Work, { kind: "feel" }>;
+/** What a pane of one way has to log, and what it already says while it is typed. */
+export type HandPane = {
+  phase: RoundPhase;
+  /** Logs it; false where it was refused, and then everything typed stays. */
+  log: (work: Omit<FeelWork, "kind" | "phase" | "gear">) => Promise<boolean>;
+  problem: Refusal | null;
+};
+
+/** A stage read by hand, where nothing is measured: by feel, with paper, by a contact print, with pins. It is kept beside numbers, and says what it is. */
+export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay }) {
+  const { stage, job } = useJobScreen();
+  const texts = useTexts();
+  const [problem, setProblem] = useState<Refusal | null>(null);
+  const { element } = stage.geometry;
+  const gears = gearNames(element) ?? [];
+  const gear = gears.find((name) => name === texts["method.gear"]) ?? gears[0] ?? null;
+  const round = useFeelRound(phase);
+  const log: HandPane["log"] = async (work) => {
+    const result = await job.put({ kind: "feel", phase, ...work, ...(gear ? { gear } : {}) });
+    setProblem(result.ok ? null : result.refusal);
+    return result.ok;
+  };
+  const pane: HandPane = { phase, log, problem };
+  const { lastFeel, changedSinceFeel } = job.record;
+  const stands = lastFeel && !changedSinceFeel ? lastFeel : null;
+  const judged: FeltJudged | null =
+    round.felt.length > 0 && way === "feel" ? round.judged : stands && feltOfStage(stands, stage.geometry);
+  const method = feelMethods.find((known) => known === texts["felt.method"]) ?? "by hand";
+  return (
+    <div className="grow min-h-0 grid lg:grid-cols-[23rem_minmax(0,1fr)_minmax(0,25rem)] lg:grid-rows-[minmax(0,1fr)] max-lg:flex max-lg:flex-col max-lg:px-3.5 max-lg:py-2 max-lg:overflow-y-auto">
+      <div className="p-4 max-lg:p-0 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto">
+        {way === "feel" && <FeelPane {...pane} round={round} method={method} />}
+        {way === "paper" && <PaperPane {...pane} />}
+        {way === "print" && <PrintPane {...pane} />}
+        {way === "pins" && <PinsPane {...pane} />}
+        {gears.length > 0 && (
+          <Choice
+            legend="Gear that is in"
+            name="felt-gear"
+            value={gear ?? ""}
+            onChange={(value) => job.changeText("method.gear", value)}
+            options={gears.map((name) => ({ value: name, label: name }))}
+          />
+        )}
+        <div className="flex flex-wrap gap-2">
+          {handWaysOf(element)
+            .filter((other) => other !== way)
+            .map((other) => (
+              <Button key={other} kind="quiet" onClick={() => job.changeText(`way.${phase}`, other)}>
+                {handWayWords[other]}
+              </Button>
+            ))}
+          <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "numbers")}>
+            Read numbers instead
+          </Button>
+        </div>
+      </div>
+      <div className="bg-panel min-h-0 p-2 max-lg:min-h-[18.5rem] flex items-center justify-center">
+        {way === "print" ? <PrintPicture phase={phase} /> : <FeelPicture round={round} way={way} />}
+      </div>
+      <HandSays phase={phase} way={way} judged={judged} typing={judged !== null && judged === round.judged} />
+    </div>
+  );
+}

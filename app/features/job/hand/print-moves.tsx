@@ -1,0 +1,29 @@
+import { findingWords, printEnds, printMoveWords, printWords } from "../../words/print";
+import { useWords } from "../../words/use-words";
+import { useJobScreen } from "../entries/job-context";
+import { ByHandMove } from "./by-hand-move";
+
+/** What the last print says to do, each move in a sentence, and what was then done. */
+export function PrintMoves() {
+  const reader = useWords();
+  const { job } = useJobScreen();
+  const print = job.record.lastFeel?.body.print;
+  if (!print) return null;
+  const ok = print.findings.every((finding) => finding === "short");
+  return (
+    <div className="grid gap-3 text-lg">
+      <p>{printWords(print.findings, ok)}</p>
+      {print.findings.slice(1).map((finding) => (
+        <p key={finding}>{findingWords[finding]}</p>
+      ))}
+      {print.moves.length > 0 && (
+        <ol className="list-decimal pl-6 grid gap-2" aria-label="What to do">
+          {print.moves.map((move) => (
+            <li key={move.what}>{printMoveWords(reader, move, printEnds[print.kind])}</li>
+          ))}
+        </ol>
+      )}
+      {!ok && <ByHandMove label="Log what was moved" />}
+    </div>
+  );
+}
