@@ -1,9 +1,11 @@
 import type { FeltWord } from "~/core/rounds";
 import type { FeelGrade } from "~/core/stages";
-import { clearOf } from "~/ui/round-dial/layout";
+import { clearOf, type DialPoint, outlinePath } from "~/ui/round-dial/layout";
 
-const [inner, per] = [64, 30];
-const radius = (grade: FeelGrade): number => inner + per * (grade - 1);
+/** The part that is felt, as it is drawn for its dial. */
+export type FeltPart = { outline: readonly (readonly DialPoint[])[]; tipRadius: number; rootRadius: number };
+
+const [inner, outer, tips] = [64, 184, 250];
 
 /**
  * Words round the turn: one ring a grade, loose inside and tight outside, the witness mark at the top. What was felt before is hollow and dashed
@@ -17,6 +19,7 @@ export function FeelRing({
   nextPlace = null,
   words,
   arc,
+  part = null,
   label,
 }: {
   places: number;
@@ -27,6 +30,8 @@ export function FeelRing({
   /** Of each grade that the kind has; the others have no ring. */
   words: Partial<Record<FeelGrade, string>>;
   arc?: readonly [number, number] | undefined;
+  /** Drawn round the rings, its tight tooth painted. */
+  part?: FeltPart | null;
   label: string;
 }) {
   const grades = ([1, 2, 3, 4, 5] as const).filter((grade) => words[grade] !== undefined);
@@ -34,12 +39,21 @@ export function FeelRing({
     const angle = (2 * Math.PI * place) / places;
     return [r * Math.sin(angle), -r * Math.cos(angle)];
   };
-  const outside = radius(5) + 20;
+  // Inside the part's roots, where it is drawn.
+  const reach = part ? (part.rootRadius * tips) / part.tipRadius - 30 : outer;
+  const radius = (grade: FeelGrade): number => inner + ((reach - inner) * (grade - 1)) / 4;
+  const outside = reach + 20;
   // The rings are named where least was felt.
   const turn = 360 / places;
   const clear = clearOf([...now, ...before].map(({ place }) => place * turn)) / turn;
   return (
-    <svg viewBox="-230 -230 460 460" className="w-full h-full max-h-[30rem]" role="img" aria-label={label}>
+    <svg
+      viewBox={part ? "-256 -256 512 512" : "-230 -230 460 460"}
+      className="w-full h-full max-h-[30rem]"
+      role="img"
+      aria-label={label}
+    >
+      {part && <Part part={part} painted={tightPlace} />}
       {grades.map((grade) => (
         <g key={grade}>
           <circle
@@ -50,7 +64,7 @@ export function FeelRing({
         </g>
       ))}
       {arc && <Unfelt at={at} places={places} arc={arc} r={outside} />}
-      <path d={`M0 ${-outside - 4}V${-radius(5) - 6}`} className="stroke-ink" strokeWidth="3" />
+      <path d={`M0 ${-outside - 4}V${-reach - 6}`} className="stroke-ink" strokeWidth="3" />
       {tightPlace !== null && (
         <line
           x1={at(tightPlace, inner - 20)[0]}
@@ -62,8 +76,8 @@ export function FeelRing({
         />
       )}
       {nextPlace !== null && <Next point={at(nextPlace, outside - 4)} />}
-      <Walk words={before} at={at} className="stroke-mid fill-panel" dashed />
-      <Walk words={now} at={at} className="stroke-ink fill-ink" dashed={false} />
+      <Walk words={before} at={at} radius={radius} className="stroke-mid fill-panel" dashed />
+      <Walk words={now} at={at} radius={radius} className="stroke-ink fill-ink" dashed={false} />
       {grades.map((grade) => {
         const [x, y] = at(clear, radius(grade));
         return (
@@ -85,6 +99,24 @@ export function FeelRing({
   );
 }
 
+/** The part itself round the rings; its painted tooth is the one that gets the paint. */
+function Part({ part: { outline, tipRadius, rootRadius }, painted }: { part: FeltPart; painted: number | null }) {
+  const scale = tips / tipRadius;
+  return (
+    <>
+      <path d={outlinePath(outline, scale, false)} className="fill-ground stroke-ink" strokeWidth="1.3" />
+      <circle r={rootRadius * scale - 12} className="fill-panel" />
+      {painted !== null && (
+        <path
+          d={outlinePath([outline[painted] ?? []], scale, false)}
+          className="fill-copper stroke-copper"
+          strokeWidth="2"
+        />
+      )}
+    </>
+  );
+}
+
 type At = (place: number, r: number) => [number, number];
 
 function Next({ point: [x, y] }: { point: readonly [number, number] }) {
@@ -95,11 +127,13 @@ function Next({ point: [x, y] }: { point: readonly [number, number] }) {
 function Walk({
   words,
   at,
+  radius,
   className,
   dashed,
 }: {
   words: readonly FeltWord[];
   at: At;
+  radius: (grade: FeelGrade) => number;
   className: string;
   dashed: boolean;
 }) {

@@ -81,7 +81,7 @@ export function FeelPane({
   const last = felt[felt.length - 1];
   const here = Number(texts["felt.here"]) || null;
   return (
-    <section aria-label="Feel" className="flex flex-col gap-2 max-lg:order-2">
+    <section aria-label="Feel" className="flex flex-col gap-2">
       <p className="text-2xl font-bold" aria-live="polite">
         {tooth === null ? "Enough places are felt" : `${capital(placeOf(element, tooth))}: ${questions[scale]}`}
       </p>

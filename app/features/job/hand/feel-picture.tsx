@@ -1,26 +1,22 @@
 import { feltOfStage } from "~/core/logbook";
-import { type FeelGrade, feelGrades, feelTable, feltAs } from "~/core/stages";
+import { type FeelGrade, feelsOf, feltAs, gradeOfFeel } from "~/core/stages";
 import { FeelRing } from "../../feel/feel-ring";
 import { useJobScreen } from "../entries/job-context";
-import type { HandWay } from "./hand-ways";
 import type { FeelRoundNow } from "./use-feel-round";
+import { useFeltPart } from "./use-felt-part";
 
-const paperWords: Partial<Record<FeelGrade, string>> = { 1: "falls out", 3: "even print", 5: "cut through" };
-
-/** What was felt, or tried with paper, round the turn, with what was found under it and the tight spot painted. */
-export function FeelPicture({ round, way }: { round: FeelRoundNow; way: HandWay }) {
+/** What was felt round the turn, with what was found under it and the tight spot painted. */
+export function FeelPicture({ round }: { round: FeelRoundNow }) {
   const { stage, job } = useJobScreen();
   const { lastFeel, changedSinceFeel } = job.record;
+  const part = useFeltPart(stage);
   const scale = feltAs(stage.geometry.element) ?? "click";
-  const words =
-    way === "paper"
-      ? paperWords
-      : Object.fromEntries(
-          feelGrades.flatMap((grade) => (feelTable[scale][grade] ? [[grade, feelTable[scale][grade]]] : [])),
-        );
+  const words: Partial<Record<FeelGrade, string>> = Object.fromEntries(
+    feelsOf(scale).map((word) => [gradeOfFeel(word), word]),
+  );
   const typing = round.felt.length > 0;
   const judged = typing ? round.judged : lastFeel && !changedSinceFeel ? feltOfStage(lastFeel, stage.geometry) : null;
-  const tight = typing ? (judged?.tightTooth ?? null) : (lastFeel?.body.here ?? judged?.tightTooth ?? null);
+  const tight = (typing ? null : lastFeel?.body.here) ?? judged?.tightTooth ?? null;
   const inPlaces = (list: FeelRoundNow["now"]) => list.map(({ tooth, grade }) => ({ place: tooth - 1, grade }));
   return (
     <FeelRing
@@ -28,8 +24,9 @@ export function FeelPicture({ round, way }: { round: FeelRoundNow; way: HandWay 
       now={inPlaces(round.now)}
       before={inPlaces(round.before)}
       tightPlace={tight === null ? null : tight - 1}
-      nextPlace={way === "feel" && round.next !== null ? round.next - 1 : null}
+      nextPlace={round.next === null ? null : round.next - 1}
       words={words}
+      part={part}
       arc={round.arc}
       label={`${round.places} places round the turn, ${round.now.length} felt${tight === null ? "" : `, tight spot at ${tight}`}; loose inside, tight outside`}
     />

@@ -3,10 +3,10 @@ import { afterEachPart } from "~/app/features/kinds";
 import { feelStep, unitOf } from "~/core/advice";
 import { type FeltJudged, feltMoves } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { feltAs, judgedBy, sensitivityOf } from "~/core/stages";
+import { judgedBy, sensitivityOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { moveParts } from "../../words/amount";
-import { capital } from "../../words/count";
+import { placeOf } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useWords } from "../../words/use-words";
@@ -40,7 +40,6 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
       moves,
     });
   }, [element, limits, adjuster, way, moves]);
-  if (feltAs(element) === "shaft" || judged.step === "none") return null;
   if (!adjuster.adjuster) return null;
   if (!step)
     return (
@@ -53,6 +52,8 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
         <ByHandMove label="Log what was moved" />
       </div>
     );
+  const { learntFrom, factor } = step;
+  const at = here ?? judged.tightTooth;
   const { before, size, after } = moveParts(reader, adjuster, step.amount, unitOf(adjuster.adjuster));
   const so = async () => {
     const result = await job.put({
@@ -69,16 +70,27 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
   const oneWay = adjuster.adjuster.type === "screw" && adjuster.adjuster.oneWay && !adjuster.adjuster.springReturn;
   const release = afterEachPart(reader, element);
   return (
-    <section aria-label="Next step" className="border-l-4 border-now pl-4 grid gap-3">
+    <section aria-label="Next step" className="grid gap-3">
       <p className="text-2xl font-semibold leading-snug">
+        {at === null ? "" : `Stand it with ${placeOf(element, at)} in mesh. `}
         {adjuster.name}: {before}
         <span className="text-now figure">{size}</span>
-        {after}
-        {here === null ? "" : ", at the painted tooth"}.
+        {after}.
       </p>
+      <div className="flex flex-wrap gap-3">
+        <Button kind="now" large onClick={so}>
+          Did it so
+        </Button>
+        <ByHandMove label="I did otherwise" />
+      </div>
+      {problem && (
+        <p role="alert" className="text-outside font-semibold">
+          {refusalWords(reader, problem)}
+        </p>
+      )}
       <p className="text-lg">
-        {capital(stepWay(element, judged.step).toLowerCase())} by that, snug, turn it by hand all the way round, feel it
-        again. {release ?? ""} Stop at the first faint sign of tightness at the tight spot.
+        {stepWay(element, way === "tighter" ? "together" : "apart")} by that, snug, turn it by hand all the way round,
+        feel it again. {release ?? ""} Stop at the first faint sign of tightness at the tight spot.
       </p>
       {!adjuster.hasScale && (
         <p className="text-lg">
@@ -86,28 +98,17 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
           that, feeler out, push the part home against the stop, clamp.
         </p>
       )}
-      {oneWay && step.amount < 0 && (
+      {oneWay && (
         <p className="text-lg font-semibold">
           This screw only pushes. Gone too far: isolate, open the unit, mind cables and what hides it, draw the part
           back by hand, and begin anew with small steps.
         </p>
       )}
       <p className="text-mid">
-        {step.learntFrom > 0
-          ? `Learnt from ${step.learntFrom} moves by feel: here a move does ${Math.round(100 * step.factor)} % of what the law says.`
+        {learntFrom > 0
+          ? `Learnt from ${learntFrom} moves by feel: here a move does ${Math.round(100 * factor)} % of what the law says.`
           : "One word is worth about a third of the band (common practice); after three such moves it is learnt what a move really does here."}
       </p>
-      {problem && (
-        <p role="alert" className="text-outside font-semibold">
-          {refusalWords(reader, problem)}
-        </p>
-      )}
-      <div className="flex flex-wrap gap-3">
-        <Button kind="now" large onClick={so}>
-          Did it so
-        </Button>
-        <ByHandMove label="I did otherwise" />
-      </div>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import type { FeltJudged, RoundPhase } from "~/core/logbook";
+import { feltAs } from "~/core/stages";
 import { buttonClass } from "~/ui/button";
 import { StateMark } from "~/ui/state-mark";
 import { capital } from "../../words/count";
@@ -33,17 +34,24 @@ export function HandSays({
   const { lastFeel } = job.record;
   const logged = !typing && judged !== null;
   const here = logged ? (lastFeel?.body.here ?? null) : null;
+  // As found nothing is moved yet, and a shaft is eased, not set.
+  const moves =
+    logged && phase !== "as-found" && judged.step !== "none" && judged.by !== "print" && feltAs(element) !== "shaft";
   return (
-    <section aria-label="What it says" className="p-5 max-lg:px-0 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto">
+    <section
+      aria-label="What it says"
+      className={`p-5 max-lg:px-0 max-lg:py-2 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto ${logged ? "max-lg:order-first" : ""}`}
+    >
       {logged ? (
         <>
           <p className="flex gap-3 items-center text-2xl font-semibold">
             <StateMark state={feltState[judged.verdict]} />
           </p>
           <p className="text-2xl font-semibold">{capital(feltWords(judged))}.</p>
-          {judged.by === "print" ? <PrintMoves /> : <p className="text-lg">{handAdvice(judged, element, here)}</p>}
+          {judged.by === "print" && <PrintMoves />}
+          {moves && <HandMove judged={judged} here={here} />}
+          {!moves && judged.by !== "print" && <p className="text-lg">{handAdvice(judged, element, here)}</p>}
           <Smoother />
-          {judged.step !== "none" && judged.by !== "print" && <HandMove judged={judged} here={here} />}
           <div className="flex flex-wrap gap-3">
             {phase === "check" || judged.verdict === "inside" ? (
               <Onward phase={phase} />

@@ -12,7 +12,9 @@ import { FeelPicture } from "./feel-picture";
 import { HandSays } from "./hand-says";
 import { type HandWay, handWaysOf, handWayWords } from "./hand-ways";
 import { PaperPane } from "./paper-pane";
+import { PaperPicture } from "./paper-picture";
 import { PinsPane } from "./pins-pane";
+import { PinsPicture } from "./pins-picture";
 import { PrintPane } from "./print-pane";
 import { PrintPicture } from "./print-picture";
 import { useFeelRound } from "./use-feel-round";
@@ -48,7 +50,7 @@ export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay })
   const method = feelMethods.find((known) => known === texts["felt.method"]) ?? "by hand";
   return (
     <div className="grow min-h-0 grid lg:grid-cols-[23rem_minmax(0,1fr)_minmax(0,25rem)] lg:grid-rows-[minmax(0,1fr)] max-lg:flex max-lg:flex-col max-lg:px-3.5 max-lg:py-2 max-lg:overflow-y-auto">
-      <div className="p-4 max-lg:p-0 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto">
+      <div key={way} className="p-4 max-lg:p-0 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto">
         {way === "feel" && <FeelPane {...pane} round={round} method={method} />}
         {way === "paper" && <PaperPane {...pane} />}
         {way === "print" && <PrintPane {...pane} />}
@@ -76,7 +78,10 @@ export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay })
         </div>
       </div>
       <div className="bg-panel min-h-0 p-2 max-lg:min-h-[18.5rem] flex items-center justify-center">
-        {way === "print" ? <PrintPicture phase={phase} /> : <FeelPicture round={round} way={way} />}
+        {way === "feel" && <FeelPicture round={round} />}
+        {way === "paper" && <PaperPicture phase={phase} />}
+        {way === "print" && <PrintPicture phase={phase} />}
+        {way === "pins" && <PinsPicture />}
       </div>
       <HandSays phase={phase} way={way} judged={judged} typing={judged !== null && judged === round.judged} />
     </div>

@@ -1,4 +1,4 @@
-import { canBeFelt, takesPaper } from "~/core/logbook";
+import { canBeFelt, type RoundPhase, takesPaper } from "~/core/logbook";
 import { judgedBy, printable, type StageElement } from "~/core/stages";
 
 /** Ways to read a stage by hand. */
@@ -24,5 +24,19 @@ export function handWaysOf(element: StageElement): HandWay[] {
   return handWays.filter((way) => can[way]);
 }
 
-export const handWayIn = (element: StageElement, text: string | undefined): HandWay | null =>
-  handWaysOf(element).find((way) => way === text) ?? null;
+/** Looked for in this order: what was chosen for one station holds for those behind it until another way is chosen there. */
+const before: Record<RoundPhase, readonly RoundPhase[]> = {
+  "as-found": ["as-found"],
+  set: ["set", "as-found"],
+  check: ["check", "set", "as-found"],
+};
+
+/** How the stage is read at a station; null: by number. */
+export function handWayAt(
+  element: StageElement,
+  phase: RoundPhase,
+  texts: Readonly<Record<string, string>>,
+): HandWay | null {
+  const chosen = before[phase].map((station) => texts[`way.${station}`]).find(Boolean);
+  return handWaysOf(element).find((way) => way === chosen) ?? null;
+}

@@ -15,6 +15,7 @@ import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
 import type { HandPane } from "./hand-station";
+import { readPrints, writePrints } from "./paper-texts";
 import { useFeelRound } from "./use-feel-round";
 
 const printHints: Record<PaperPrint, string> = {
@@ -56,7 +57,7 @@ export function PaperPane({ phase, log, problem }: HandPane) {
     return found && refusalWords(reader, found);
   };
   return (
-    <section aria-label="Paper" className="flex flex-col gap-3 max-lg:order-2">
+    <section aria-label="Paper" className="flex flex-col gap-3">
       <p className="text-2xl font-bold">{`Paper at ${placeOf(element, tooth)}: what does it look like?`}</p>
       <ol className="list-decimal pl-5 text-lg" aria-label="How">
         <li>Isolated, mark the tight spot and bring it into mesh.</li>
@@ -177,16 +178,4 @@ function measured(read: TextReader, flanks: 1 | 2) {
   read.want("paper.pressed", !(pressed <= 0), "too-small");
   read.want("paper.pressed", !(pressed > 1), "too-large");
   return { thicknessMm, flanks, pressed, toleranceMm: thicknessMm / 10 };
-}
-
-/** In the draft as "5:1 12:0": place, and which of the prints. */
-const writePrints = (prints: readonly { tooth: number; print: PaperPrint }[]): string =>
-  prints.map(({ tooth, print }) => `${tooth}:${paperPrints.indexOf(print)}`).join(" ");
-
-function readPrints(text: string | undefined): { tooth: number; print: PaperPrint }[] {
-  return (text ?? "").split(" ").flatMap((item) => {
-    const [tooth, at] = item.split(":").map(Number);
-    const print = paperPrints[at ?? -1];
-    return tooth && print ? [{ tooth, print }] : [];
-  });
 }

@@ -1,6 +1,5 @@
 import { useWords } from "~/app/features/words/use-words";
 import { judgePins } from "~/core/logbook";
-import { parseQuantity } from "~/core/quantity";
 import { frameOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
@@ -11,6 +10,7 @@ import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
 import type { HandPane } from "./hand-station";
+import { pinsTyped } from "./pins-texts";
 
 /** Pins, drill shanks or feelers: the largest that goes and the smallest that does not, and which to try next. */
 export function PinsPane({ phase, log, problem }: HandPane) {
@@ -19,19 +19,17 @@ export function PinsPane({ phase, log, problem }: HandPane) {
   const texts = useTexts();
   const { element } = stage.geometry;
   const [goes, stops] = [texts["pins.goes"] ?? "", texts["pins.stops"] ?? ""];
-  const off = parseQuantity(texts["pins.off"] || "0", "length", "mm");
-  const mm = (typed: string) => {
-    const read = parseQuantity(typed, "length", "mm");
-    return typed.trim() !== "" && read.ok ? read.value.value : null;
-  };
-  const toleranceMm = off.ok ? Math.max(0, off.value.value) : 0;
-  const tried = { goesMm: mm(goes), stopsMm: mm(stops), toleranceMm };
+  const tried = pinsTyped(texts);
   const sizesMm = [...new Set(data.instruments.flatMap(({ leavesMm }) => leavesMm))].sort((a, b) => a - b);
   const found =
     tried.goesMm === null && tried.stopsMm === null ? null : judgePins(tried, element, stage.limits, sizesMm);
   const tooth = Number(texts["pins.tooth"]) || null;
   const done = async () => {
-    const logged = await log({ method: "pins", places: [], pins: { tooth, goes, stops, toleranceMm } });
+    const logged = await log({
+      method: "pins",
+      places: [],
+      pins: { tooth, goes, stops, toleranceMm: tried.toleranceMm },
+    });
     if (!logged) return;
     for (const name of ["goes", "stops"]) job.changeText(`pins.${name}`, "");
   };
@@ -39,7 +37,7 @@ export function PinsPane({ phase, log, problem }: HandPane) {
     problem?.path[0] === "pins" && problem.path[1] === field ? refusalWords(reader, problem) : undefined;
   const { word } = frameOf(element);
   return (
-    <section aria-label="Pins" className="flex flex-col gap-3 max-lg:order-2">
+    <section aria-label="Pins" className="flex flex-col gap-3">
       <p className="text-2xl font-bold">What goes, what does not?</p>
       <p className="text-lg">
         Pin, drill shank or feeler, in the gap at the tight spot. In inches as it is called: 3/32 in.

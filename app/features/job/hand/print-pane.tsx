@@ -58,7 +58,7 @@ export function PrintPane({ phase, log, problem }: HandPane) {
       );
   };
   return (
-    <section aria-label="Print" className="flex flex-col gap-3 max-lg:order-2">
+    <section aria-label="Print" className="flex flex-col gap-3">
       <p className="text-2xl font-bold">Where does it touch?</p>
       <ol className="list-decimal pl-5 text-lg" aria-label="How">
         <li>Thin paint on a few teeth of the larger gear. Where there is no access later: before it is fitted.</li>

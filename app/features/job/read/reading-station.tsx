@@ -4,7 +4,7 @@ import { WhenHere } from "~/ui/when-here";
 import { useJobScreen } from "../entries/job-context";
 import { useTyped } from "../entries/use-draft";
 import { HandWayKeys } from "../hand/hand-way-keys";
-import { handWayIn, handWaysOf } from "../hand/hand-ways";
+import { handWayAt, handWaysOf } from "../hand/hand-ways";
 import { NoInstrument } from "./no-instrument";
 import { NumberStation } from "./number-station";
 
@@ -13,8 +13,7 @@ const handStation = later(async () => (await import("../hand/hand-station")).Han
 /** Where a stage is read: by number, or by hand where that was chosen and the kind can be. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const { data, stage } = useJobScreen();
-  const chosen = useTyped(({ texts }) => texts[`way.${phase}`]);
-  const way = handWayIn(stage.geometry.element, chosen);
+  const way = useTyped(({ texts }) => handWayAt(stage.geometry.element, phase, texts));
   if (way) return <WhenHere part={handStation} props={{ phase, way }} />;
   return data.instruments.length === 0 ? (
     <NoInstrument>
