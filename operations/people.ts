@@ -1,6 +1,7 @@
 import { v7 } from "uuid";
 import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
+import { readFirsts } from "../core/records/person";
 import { transaction } from "../data/postgres";
 import {
   type Account,
@@ -105,9 +106,10 @@ function mayKeepAccounts(context: Context): Result<true> {
 const rulesInput = z.object({
   signAsks: z.enum(["always", "shared", "never"]),
   liftLimitKg: z.number().gt(0).lte(1000),
+  readFirst: z.enum(readFirsts).default("numbers"),
 });
 
-/** When signing asks for the PIN or password of who signs, and above what two people lift. Only leads may. */
+/** When signing asks for the PIN or password of who signs, above what two people lift, and how a stage is read first. Only leads may. */
 export async function setRules(context: Context, input: unknown): Promise<Result<true>> {
   const allowed = mayKeepAccounts(context);
   if (!allowed.ok) return allowed;

@@ -76,6 +76,7 @@ async function setUpOnce(
       preferences: {},
       signAsks: "shared",
       liftLimitKg: usualLiftLimitKg,
+      readFirst: "numbers",
     };
   });
 }

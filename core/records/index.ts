@@ -3,7 +3,7 @@ export type { InstrumentId, JobId, MachineId, PersonId, StageId, StoreItemId, Wo
 export type { Instrument, NewInstrument } from "./instrument";
 export type { Job } from "./job";
 export type { Machine, MachineFields, Units, UsageUnit } from "./machine";
-export type { Person, Preferences, Role, SignAsks } from "./person";
+export type { Person, Preferences, ReadFirst, Role, SignAsks } from "./person";
 export type {
   ClampPattern,
   Geometry,

@@ -15,6 +15,10 @@ export const preferencesSchema = z.object({
 });
 export type Preferences = z.output<typeof preferencesSchema>;
 
+/** How a stage is read first: by number, or by hand. */
+export const readFirsts = ["numbers", "feel", "paper", "print", "pins"] as const;
+export type ReadFirst = (typeof readFirsts)[number];
+
 const signAsks = z.enum(["always", "shared", "never"]);
 export type SignAsks = z.output<typeof signAsks>;
 
@@ -29,5 +33,7 @@ export const personRecord = z.object({
   signAsks,
   /** Above it the workshop wants two people to lift, kg. */
   liftLimitKg: z.number().gt(0),
+  /** How the workshop reads a stage unless somebody chooses otherwise. */
+  readFirst: z.enum(readFirsts),
 });
 export type Person = z.output<typeof personRecord>;

@@ -1,4 +1,4 @@
-import type { Person, Preferences, Role, SignAsks } from "../../core/records";
+import type { Person, Preferences, Role } from "../../core/records";
 import { preferencesSchema } from "../../core/records/person";
 import { type Database, many, maybeOne, none, one, type Row, sql, stored } from "../postgres";
 
@@ -24,6 +24,7 @@ export const toPerson = (row: Row): Person => ({
   preferences: stored(preferencesSchema, row.preferences, `preferences of person ${row.id}`),
   signAsks: row.sign_asks,
   liftLimitKg: row.lift_limit_kg,
+  readFirst: row.read_first,
 });
 
 const toAccount = (row: Row): Account => ({
@@ -38,7 +39,7 @@ const toAccount = (row: Row): Account => ({
 });
 
 const accounts = sql`select id, name, sign_in, role, pin_hash is not null as has_pin, created_at, left_at, struck_at from person`;
-const people = sql`select p.*, w.time_zone, w.sign_asks, w.lift_limit_kg from person p join workshop w on w.id = p.workshop_id`;
+const people = sql`select p.*, w.time_zone, w.sign_asks, w.lift_limit_kg, w.read_first from person p join workshop w on w.id = p.workshop_id`;
 
 /** What an account is called now. */
 export const nameOfPerson = (db: Database, id: string) =>
@@ -135,9 +136,12 @@ export const clearPinTries = (db: Database, id: string) =>
 export const setHouseRules = (
   db: Database,
   workshopId: string,
-  { signAsks, liftLimitKg }: { signAsks: SignAsks; liftLimitKg: number },
+  { signAsks, liftLimitKg, readFirst }: Pick<Person, "signAsks" | "liftLimitKg" | "readFirst">,
 ) =>
-  none(db, sql`update workshop set sign_asks = ${signAsks}, lift_limit_kg = ${liftLimitKg} where id = ${workshopId}`);
+  none(
+    db,
+    sql`update workshop set sign_asks = ${signAsks}, lift_limit_kg = ${liftLimitKg}, read_first = ${readFirst} where id = ${workshopId}`,
+  );
 
 /** Takes a name off an account for good; what its owner signed keeps it. */
 export const strikeName = (db: Database, id: string, name: string, signIn: string, at: Date) =>

@@ -5,7 +5,7 @@ import type { Waiting } from "./waiting-store";
 
 /** What is in something that waits, so that it can be recognised, written down or copied. */
 export function contentWords(payload: Waiting["payload"], stages: readonly Pick<Stage, "id" | "name">[] = []): string {
-  const { kind, text, amount, readings, reason, places, thing, clamp, state, lock, name, caption } = payload as Record<
+  const { kind, text, amount, readings, reason, thing, clamp, state, lock, name, caption } = payload as Record<
     string,
     unknown
   >;
@@ -23,9 +23,7 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
           .map((reading) => `tooth ${reading.tooth}: ${reading.typed}`)
           .join(", ");
       case "feel":
-        return (places as { tooth: number; feel: string }[])
-          .map((place) => `tooth ${place.tooth}: ${place.feel}`)
-          .join(", ");
+        return byHandWords(payload as ByHand);
       case "side":
         return `${sideWords[payload.quantity as SideQuantity]}: ${(payload.typed as string[]).join(", ")}`;
       case "correction":
@@ -51,4 +49,19 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
     }
   };
   return stage ? `${stage}: ${words()}` : words();
+}
+
+type ByHand = {
+  places?: { tooth: number; feel: string }[];
+  paper?: { prints: { tooth: number; print: string }[] };
+  print?: { prints: { flank: string }[] };
+  pins?: { goes: string; stops: string };
+};
+
+/** A round by hand: its words, its prints, or what went and what did not. */
+function byHandWords({ places = [], paper, print, pins }: ByHand): string {
+  if (paper) return paper.prints.map((place) => `tooth ${place.tooth}: ${place.print}`).join(", ");
+  if (print) return `A contact print, ${print.prints.map(({ flank }) => flank).join(" and ")} flank`;
+  if (pins) return `Pins: ${pins.goes || "none"} goes, ${pins.stops || "none"} does not`;
+  return places.map((place) => `tooth ${place.tooth}: ${place.feel}`).join(", ");
 }

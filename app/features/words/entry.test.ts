@@ -129,6 +129,43 @@ test.each([
     { phase: "as-found", method: "by hand", of: null, places: [{ tooth: 4, feel: "small click" }], judged: null },
     "As found, by hand, tooth 4 | too few places felt to tell",
   ],
+  [
+    "feel",
+    {
+      phase: "set",
+      method: "paper strip",
+      places: [],
+      here: 7,
+      judged: { verdict: "outside", side: "tight", by: "paper" },
+      paper: {
+        prints: [{ tooth: 7, print: "cut through" }],
+        sheet: { thicknessMm: 0.1, circumferentialMm: 0.2128, expandedUncertaintyMm: 0.0246 },
+      },
+    },
+    "While setting, paper strip, tooth 7 | too tight, by paper. 7 cut through; a sheet of 0.10 mm stands for 0.213 mm ± 0.025 mm. The tight spot painted at tooth 7",
+  ],
+  [
+    "feel",
+    {
+      phase: "set",
+      method: "marking paint",
+      places: [],
+      judged: { verdict: "outside", side: "loose", by: "print" },
+      print: { kind: "spur", prints: [{ flank: "drive" }], moves: [{ what: "print-other-flank" }] },
+    },
+    "While setting, marking paint, drive flank alone | too loose, by its print. Print the other flank too: one alone cannot tell inclined from crossed.",
+  ],
+  [
+    "feel",
+    {
+      phase: "check",
+      method: "pins",
+      places: [],
+      judged: { verdict: "inside", side: null, by: "pins" },
+      pins: { goes: "3/32 in", stops: "1/8 in" },
+    },
+    "Check round, pins, 3/32 in goes, 1/8 in does not | right by pins",
+  ],
   ["loose-thing", { thing: "paper strip", state: "in", where: "mesh" }, "Paper strip in | mesh"],
   [
     "move",

@@ -19,9 +19,11 @@ import { movedWords } from "./amount";
 import { capital } from "./count";
 import { feltWords } from "./feel";
 import { notedWords } from "./noted";
+import { printEnds, printMoveWords } from "./print";
 import { unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
 import { sideWords } from "./quantity-names";
+import { lengthWords } from "./spoken";
 import { shortCautions, verdictState } from "./state";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
@@ -113,9 +115,13 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       };
     }
     case "feel": {
-      const { phase, method, places } = entry.body;
-      const where = places.length === 1 ? placeIn(element, places[0]?.tooth ?? 1) : `${places.length} places`;
-      return { title: `${phaseWords[phase]}, ${method}, ${where}`, detail: feltWords(feltOf(entry.body, element)) };
+      const { phase, method, here } = entry.body;
+      const said = feltWords(feltOf(entry.body, element));
+      const marked = here ? `The tight spot painted at ${placeIn(element, here)}` : "";
+      return {
+        title: `${phaseWords[phase]}, ${method}, ${handWhere(element, entry.body)}`,
+        detail: [said, handDetail(reader, entry.body), marked].filter(Boolean).join(". "),
+      };
     }
     case "loose-thing": {
       const { thing, state, where } = entry.body;
@@ -214,6 +220,29 @@ const changedWords = {
   "drive-line": "the drive line",
   "moved-along": "moved along",
 } as const;
+
+/** Where it was felt or tried by hand, or with what. */
+function handWhere(element: StageElement | undefined, { places, paper, print, pins }: Bodies["feel"]): string {
+  if (print) return print.prints.length === 2 ? "both flanks" : `${print.prints[0]?.flank ?? "one"} flank alone`;
+  if (pins)
+    return [pins.goes && `${pins.goes} goes`, pins.stops && `${pins.stops} does not`].filter(Boolean).join(", ");
+  const at = (paper?.prints ?? places).map(({ tooth }) => tooth);
+  return at.length === 1 ? placeIn(element, at[0] ?? 1) : `${at.length} places`;
+}
+
+/** What it was judged by, and what a print asked for. */
+function handDetail(reader: Reader, { paper, print, magnetSteps }: Bodies["feel"]): string {
+  const magnets = magnetSteps ? `motor coupled, ${magnetSteps} magnet steps a turn` : "";
+  if (paper) {
+    const prints = paper.prints.map(({ tooth, print: seen }) => `${tooth} ${seen}`).join(", ");
+    const stands = paper.sheet
+      ? `; a sheet of ${lengthWords(reader, paper.sheet.thicknessMm, 2)} stands for ${lengthWords(reader, paper.sheet.circumferentialMm, 3)} ± ${lengthWords(reader, paper.sheet.expandedUncertaintyMm, 3)}`
+      : "; the sheet was not measured";
+    return `${prints}${stands}`;
+  }
+  if (print) return print.moves.map((move) => printMoveWords(reader, move, printEnds[print.kind])).join(" ");
+  return magnets;
+}
 
 function signedWords(reader: Reader, { asFound, asLeft, asLeftByFeel }: SignedRecord): string {
   // A gear exchanged in between: what was found is what the old one read.

@@ -44,6 +44,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     before: await stagesBefore(pool, stages, job.id),
     person: { id: person.id, name: person.name },
     liftLimitKg: person.liftLimitKg,
+    readFirst: person.readFirst,
     now: now.toISOString(),
   };
 }

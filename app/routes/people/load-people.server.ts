@@ -9,6 +9,7 @@ export async function loadPeople({ pool, person, now }: Context) {
     here: person.id,
     signAsks: person.signAsks,
     liftLimitKg: person.liftLimitKg,
+    readFirst: person.readFirst,
     sealedAt: seal?.at ?? null,
     now: now.toISOString(),
   };

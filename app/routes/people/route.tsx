@@ -55,6 +55,15 @@ const rulesOf = (input: Record<string, unknown>) => {
   return { ...input, liftLimitKg: mass.ok ? mass.value : Number.NaN };
 };
 
+/** The schools stand side by side on the job; this is the one it opens with. */
+const readOptions = [
+  ["numbers", "by number, with an instrument"],
+  ["feel", "by feel"],
+  ["paper", "with paper"],
+  ["print", "by contact print"],
+  ["pins", "with pins, drills or feelers"],
+] as const;
+
 const roleOptions = [
   ["technician", "Technician: does jobs"],
   ["lead", "Lead: also machines, limits, stores, accounts"],
@@ -64,7 +73,7 @@ const roleOptions = [
 export default function People({ loaderData }: Route.ComponentProps) {
   const reader = useWords();
   if (!loaderData) return <PasswordFirst />;
-  const { accounts, here, signAsks, liftLimitKg } = loaderData;
+  const { accounts, here, signAsks, liftLimitKg, readFirst } = loaderData;
   const present = accounts.filter(({ leftAt }) => leftAt === null);
   return (
     <>
@@ -104,6 +113,13 @@ export default function People({ loaderData }: Route.ComponentProps) {
                   defaultValue={signAsks}
                   options={signOptions}
                   error={error("signAsks")}
+                />
+                <SelectField
+                  label="A stage is read first"
+                  name="readFirst"
+                  defaultValue={readFirst}
+                  options={readOptions}
+                  error={error("readFirst")}
                 />
               </>
             )}

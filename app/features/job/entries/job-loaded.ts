@@ -1,5 +1,5 @@
 import type { Entry } from "~/core/logbook";
-import type { Instrument, Job, Machine, PersonId, Stage, StoreItem } from "~/core/records";
+import type { Instrument, Job, Machine, PersonId, ReadFirst, Stage, StoreItem } from "~/core/records";
 import type { StoredDraft } from "./draft-store";
 import type { StageBefore } from "./stage-before";
 
@@ -19,5 +19,7 @@ export type JobLoaded = {
   person: { id: PersonId; name: string };
   /** Above it two people lift, kg; one kept by an earlier release has none. */
   liftLimitKg?: number;
+  /** How the house reads a stage unless one chooses otherwise; one kept by an earlier release has none. */
+  readFirst?: ReadFirst;
   now: string;
 };

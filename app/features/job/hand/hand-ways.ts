@@ -1,4 +1,5 @@
 import { canBeFelt, type RoundPhase, takesPaper } from "~/core/logbook";
+import type { ReadFirst } from "~/core/records";
 import { judgedBy, printable, type StageElement } from "~/core/stages";
 
 /** Ways to read a stage by hand. */
@@ -31,12 +32,13 @@ const before: Record<RoundPhase, readonly RoundPhase[]> = {
   check: ["check", "set", "as-found"],
 };
 
-/** How the stage is read at a station; null: by number. */
+/** How the stage is read at a station, as the house does where nobody chose; null: by number. */
 export function handWayAt(
   element: StageElement,
   phase: RoundPhase,
   texts: Readonly<Record<string, string>>,
+  readFirst: ReadFirst = "numbers",
 ): HandWay | null {
-  const chosen = before[phase].map((station) => texts[`way.${station}`]).find(Boolean);
+  const chosen = before[phase].map((station) => texts[`way.${station}`]).find(Boolean) ?? readFirst;
   return handWaysOf(element).find((way) => way === chosen) ?? null;
 }

@@ -13,7 +13,7 @@ const handStation = later(async () => (await import("../hand/hand-station")).Han
 /** Where a stage is read: by number, or by hand where that was chosen and the kind can be. */
 export function ReadingStation({ phase }: { phase: RoundPhase }) {
   const { data, stage } = useJobScreen();
-  const way = useTyped(({ texts }) => handWayAt(stage.geometry.element, phase, texts));
+  const way = useTyped(({ texts }) => handWayAt(stage.geometry.element, phase, texts, data.readFirst));
   if (way) return <WhenHere part={handStation} props={{ phase, way }} />;
   return data.instruments.length === 0 ? (
     <NoInstrument>
