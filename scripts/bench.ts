@@ -9,6 +9,7 @@
  * - two hundred gears looked through for every pair that fits; of random slots and stores, what is lost or invented against trying all;
  *   five hundred drawers against a general integer program
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
+ * - hands that feel a hidden round and go on by its words, against halving by guess; 5,000 contact prints of drawn flanks, and what is read from them
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used, and what a key of a reading costs (weights)
  * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
@@ -22,12 +23,14 @@ import { join } from "node:path";
 import { type OpenPool, openOwnerPool } from "../data/postgres";
 import { measureCrowd } from "./bench/crowd";
 import { drawLine } from "./bench/draw-line";
+import { measureHands } from "./bench/hands";
 import { measureJudgement } from "./bench/judgement";
 import { measureKills } from "./bench/kill";
 import { growWorks, size } from "./bench/large-works";
 import { measureLock } from "./bench/lock";
 import { measurePages, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
+import { measurePrints } from "./bench/prints";
 import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
 import { measureSignIn } from "./bench/sign-in";
@@ -67,6 +70,8 @@ const alone: Record<string, () => void | Promise<void>> = {
   "next-move": recompute,
   "drive-line": drawLine,
   judgement: measureJudgement,
+  hands: measureHands,
+  prints: measurePrints,
   swap: measureSwap,
   stacks: measureStacks,
   kill: measureKills,

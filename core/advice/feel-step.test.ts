@@ -9,6 +9,7 @@ const slot: FeelStepQuestion = {
   band: 0.09,
   smallest: 0,
   way: "looser",
+  felt: [5, 3],
   moves: [],
 };
 const felt = (amount: number, from: FeelGrade, to: FeelGrade): FeltMove => ({
@@ -27,6 +28,17 @@ describe("the step by feel", () => {
     // A belt is tighter where its centres part.
     const belt = { ...slot, quantity: "tension", sensitivity: 60, band: 36 } as FeelStepQuestion;
     expect(feelStep({ ...belt, way: "tighter" })?.amount).toBeCloseTo(0.2, 9);
+  });
+
+  test("as many words as take no place beyond right: all binding, all knocking, and one place that is right already", () => {
+    const words = (way: "tighter" | "looser", ...grades: FeelGrade[]) =>
+      feelStep({ ...slot, way, felt: grades })?.words;
+    expect(words("looser", 5, 5, 5)).toBe(3);
+    expect(words("looser", 5, 4, 4)).toBe(2);
+    expect(words("looser", 5, 3, 1)).toBe(1);
+    expect(words("tighter", 1, 1)).toBe(3);
+    expect(words("tighter", 2, 1)).toBe(2);
+    expect(words("tighter", 3, 1)).toBe(1);
   });
 
   test("two moves teach nothing yet; after three the step follows what they did", () => {

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { simulatePrint } from "~/tests/simulated-contact";
 import { refusalOf, run } from "./run";
 
 /*
@@ -200,6 +201,28 @@ describe("contact-print", () => {
       }),
       { numRuns: 300, seed: 14 },
     );
+  });
+
+  test("drawn flanks turned through each other print where the handbook says, and are read the right way", () => {
+    const right = { teeth: [20, 40] as const, apartMm: 0, inclined: 0, crossed: 0, faceMm: 10, filmMm: 0.01 };
+    const marks = (wrong: object) =>
+      ([1, -1] as const).map((side) => simulatePrint({ ...right, ...wrong }, side) ?? expect.unreachable("no print"));
+    // Handbook: 20/40 prints about 0.63 on the gear; inclined by 0.0073 mm a mm it is 4 mm of 10 long.
+    const [straight] = marks({});
+    expect(((straight?.depth.from ?? 0) + (straight?.depth.to ?? 0)) / 2).toBeCloseTo(0.63, 1);
+    const [tilted] = marks({ inclined: 0.0073 });
+    expect((tilted?.length.to ?? 0) - (tilted?.length.from ?? 0)).toBeCloseTo(0.4, 1);
+    const asked = (wrong: object) => {
+      const prints = marks(wrong).map((span, i) => ({ flank: i === 0 ? "drive" : "coast", ...span }));
+      const { moves } = run("contact-print", { kind: "spur", wholeDepthMm: 2.25, faceWidthMm: 10, prints });
+      return moves.map(({ what, partAt }: { what: string; partAt?: number }) => `${what} ${partAt ?? ""}`.trim());
+    };
+    expect(asked({})).toEqual([]);
+    expect(asked({ apartMm: 0.9 })).toEqual(["together"]);
+    expect(asked({ inclined: 0.006 })).toEqual(["tilt 0"]);
+    expect(asked({ inclined: -0.006 })).toEqual(["tilt 1"]);
+    expect(asked({ crossed: 0.003 })).toEqual(["swing"]);
+    expect(asked({ apartMm: 0.9, inclined: 0.006 })).toEqual(["together", "tilt 0"]);
   });
 
   test("a flank given twice, a print the wrong way round and a spiral that is none are named", () => {

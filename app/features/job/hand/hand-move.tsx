@@ -1,11 +1,12 @@
 import { useMemo, useState } from "react";
 import { afterEachPart } from "~/app/features/kinds";
 import { feelStep, unitOf } from "~/core/advice";
-import { type FeltJudged, feltMoves } from "~/core/logbook";
+import { type FeltJudged, feltMoves, gradesOf } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { judgedBy, sensitivityOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { moveParts } from "../../words/amount";
+import { capital, countWords } from "../../words/count";
 import { placeOf } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
@@ -22,6 +23,8 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
   const { adjuster, limits } = stage;
   const { element } = stage.geometry;
   const moves = useMemo(() => feltMoves(entriesHere, adjuster.id), [entriesHere, adjuster.id]);
+  const { lastFeel } = job.record;
+  const felt = useMemo(() => (lastFeel ? gradesOf(lastFeel).map(({ grade }) => grade) : []), [lastFeel]);
   const way = judged.step === "together" ? ("tighter" as const) : ("looser" as const);
   const step = useMemo(() => {
     if (!limits || !adjuster.adjuster) return null;
@@ -37,9 +40,10 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
       band,
       smallest: smallest ?? 0,
       way,
+      felt,
       moves,
     });
-  }, [element, limits, adjuster, way, moves]);
+  }, [element, limits, adjuster, way, felt, moves]);
   if (!adjuster.adjuster) return null;
   if (!step)
     return (
@@ -52,7 +56,7 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
         <ByHandMove label="Log what was moved" />
       </div>
     );
-  const { learntFrom, factor } = step;
+  const { learntFrom, factor, words } = step;
   const at = here ?? judged.tightTooth;
   const { before, size, after } = moveParts(reader, adjuster, step.amount, unitOf(adjuster.adjuster));
   const so = async () => {
@@ -107,7 +111,7 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
       <p className="text-mid">
         {learntFrom > 0
           ? `Learnt from ${learntFrom} moves by feel: here a move does ${Math.round(100 * factor)} % of what the law says.`
-          : "One word is worth about a third of the band (common practice); after three such moves it is learnt what a move really does here."}
+          : `${words === 1 ? "One word" : `${capital(countWords(words))} words`}, each about a third of the band (common practice): as far as leaves no place beyond right. After three such moves it is learnt what a move really does here.`}
       </p>
     </section>
   );
