@@ -1,5 +1,14 @@
 export { adjusterNow, nearDeadPoint } from "./adjuster-now";
-export { type Adjuster, canMove, centreChange, gainOf, type MoveUnit, type Travel, unitOf } from "./adjusters";
+export {
+  type Adjuster,
+  amountFor,
+  canMove,
+  centreChange,
+  gainOf,
+  type MoveUnit,
+  type Travel,
+  unitOf,
+} from "./adjusters";
 export {
   type Advice,
   type AdviceQuestion,

@@ -57,7 +57,9 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
   const lastFeel = felt[felt.length - 1] ?? null;
   const changes = here.filter(
     (entry) =>
-      entry.kind === "move" || entry.kind === "clamp" || (entry.kind === "change" && entry.body.what === "moved-along"),
+      entry.kind === "move" ||
+      entry.kind === "clamp" ||
+      (entry.kind === "change" && (entry.body.what === "moved-along" || entry.body.exchange !== undefined)),
   );
   const changedAfter = (read: { seq: number } | null) => read === null || changes.some((entry) => entry.seq > read.seq);
   const firstFound = rounds.find((round) => round.body.phase === "as-found");

@@ -275,7 +275,24 @@ export const entryBodies = {
   "point-closed": z.object({ text: z.string() }),
   /** What the meter shows; `total` over all meters the machine has had. */
   usage: z.object({ reading: finite, unit: z.string(), total: finite, newMeter: z.boolean() }),
-  change: z.object({ what: z.enum(changedThings), text: z.string(), warnings: z.array(noted) }),
+  change: z.object({
+    what: z.enum(changedThings),
+    text: z.string(),
+    warnings: z.array(noted),
+    /** A gear exchanged in a job: what came out and what went in, driver and driven, and what was looked at. */
+    exchange: z
+      .object({
+        was: z.tuple([count, count]),
+        now: z.tuple([count, count]),
+        names: z.tuple([z.string().nullable(), z.string().nullable()]),
+        moveMm: finite,
+        speedPercent: finite,
+        torquePercent: finite,
+        acknowledged: z.array(said),
+        notAcknowledged: z.array(said),
+      })
+      .optional(),
+  }),
   attachment: z.object({
     name: z.string(),
     mediaType: z.string(),

@@ -8,6 +8,7 @@ export const refusalCodes = [
   "angle-out-of-range",
   "angle-out-of-turn",
   "another-kind",
+  "another-system",
   "arc-empty",
   "below-new-meter",
   "below-nothing",

@@ -28,6 +28,7 @@ export function SwapTable({
   rpm,
   torqueNm,
   mayKeep,
+  onExchange = null,
   empty,
 }: {
   answer: SwapAnswer;
@@ -36,6 +37,8 @@ export function SwapTable({
   rpm: number | null;
   torqueNm: number | null;
   mayKeep: boolean;
+  /** Within a job: these go in. */
+  onExchange?: ((option: SwapOption) => void) | null;
   empty: string;
 }) {
   const reader = useWords();
@@ -44,6 +47,7 @@ export function SwapTable({
   const columns = useMemo(
     () => [
       ...columnsOf(reader, rpm, torqueNm),
+      ...(onExchange ? [exchangeColumn(onExchange)] : []),
       {
         key: "keep",
         head: "Keep",
@@ -64,7 +68,7 @@ export function SwapTable({
           )),
       },
     ],
-    [reader, rpm, torqueNm, mayKeep, chosen],
+    [reader, rpm, torqueNm, mayKeep, onExchange, chosen],
   );
   const { options } = answer;
   return (
@@ -89,6 +93,23 @@ export function SwapTable({
     </div>
   );
 }
+
+/** Only what lies in the stores can go in, and not what would have to be shifted for it. */
+const exchangeColumn = (onExchange: (option: SwapOption) => void): Column<SwapOption> => ({
+  key: "exchange",
+  head: "In this job",
+  keys: true,
+  value: () => null,
+  cell: (option) =>
+    option.fits &&
+    option.by !== "present" &&
+    option.by !== "shift" &&
+    option.gears.every((gear) => gear === null || gear.count !== null) && (
+      <Button onClick={() => onExchange(option)} aria-label={`Put ${option.teeth.join(" to ")} in`}>
+        Goes in
+      </Button>
+    ),
+});
 
 const keyOf = ({ gears }: SwapOption): string => gears.map((gear) => gear?.id ?? "stays").join(" ");
 

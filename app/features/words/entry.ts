@@ -190,8 +190,16 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
     }
     case "change":
       return {
-        title: entry.body.what === "moved-along" ? "Moved along" : `Changed: ${changedWords[entry.body.what]}`,
-        detail: [entry.body.text, ...entry.body.warnings.map((warning) => `Noted: ${notedWords(reader, warning)}`)]
+        title: entry.body.exchange
+          ? `Gears exchanged: ${entry.body.exchange.now.join(" : ")} in for ${entry.body.exchange.was.join(" : ")}`
+          : entry.body.what === "moved-along"
+            ? "Moved along"
+            : `Changed: ${changedWords[entry.body.what]}`,
+        detail: [
+          entry.body.exchange ? exchangeWords(reader, entry.body.exchange) : "",
+          entry.body.text,
+          ...entry.body.warnings.map((warning) => `Noted: ${notedWords(reader, warning)}`),
+        ]
           .filter(Boolean)
           .join(". "),
       };
@@ -220,6 +228,24 @@ const changedWords = {
   "drive-line": "the drive line",
   "moved-along": "moved along",
 } as const;
+
+/** What an exchange of gears did, and what was looked at and what not. */
+function exchangeWords(reader: Reader, of: NonNullable<Bodies["change"]["exchange"]>): string {
+  const percent = (value: number) => `${value > 0 ? "+" : ""}${formatNumber(reader, value, 1)} %`;
+  const centres =
+    Math.abs(of.moveMm) < 5e-4
+      ? ""
+      : `, centres ${lengthWords(reader, Math.abs(of.moveMm), 3)} ${of.moveMm > 0 ? "apart" : "together"}`;
+  const looked = of.acknowledged.map(({ text }) => text).join(", ");
+  const open = of.notAcknowledged.map(({ text }) => text).join(", ");
+  return [
+    `Speed ${percent(of.speedPercent)}, torque ${percent(of.torquePercent)}${centres}`,
+    looked,
+    open && `Not said: ${open}`,
+  ]
+    .filter(Boolean)
+    .join(". ");
+}
 
 /** Where it was felt or tried by hand, or with what. */
 function handWhere(element: StageElement | undefined, { places, paper, print, pins }: Bodies["feel"]): string {

@@ -39,6 +39,8 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "no-such-clamp": ({ facts }, number) => `There is no clamp ${number(facts.clamp)}.`,
   "goes-beyond-stop": ({ facts }, number) =>
     `A size that does not go has to be larger than the one that goes, ${number(facts.goesMm)} mm.`,
+  "another-system":
+    "This gear is of another pitch, pressure or helix angle: it would bind or strip. Take one of the same system.",
   "flank-twice": "Give each flank once.",
   "single-force": "Give currents at two forces at least.",
   "no-current": "The line through these currents is not over 0 at the least force. Look at them again.",

@@ -1,6 +1,6 @@
-import { useMemo } from "react";
+import { useMemo, useRef, useState } from "react";
 import { FormProvider, useWatch } from "react-hook-form";
-import { data, Link } from "react-router";
+import { data, Link, redirect } from "react-router";
 import { Running } from "~/app/features/calculation/running";
 import { useWorker } from "~/app/features/calculation/use-worker";
 import { ChoiceField } from "~/app/features/form/choice-field";
@@ -10,6 +10,7 @@ import { flatTexts, type Texts } from "~/app/features/form/texts";
 import { TickField } from "~/app/features/form/tick-field";
 import { useTextForm } from "~/app/features/form/use-text-form";
 import { PlaceHead } from "~/app/features/shell/head";
+import { ExchangeForm } from "~/app/features/swap/exchange-form";
 import { KeptOptions } from "~/app/features/swap/kept-options";
 import { swapQuestion } from "~/app/features/swap/question";
 import { SwapTable } from "~/app/features/swap/swap-table";
@@ -18,9 +19,12 @@ import { lengthWords, spoken } from "~/app/features/words/spoken";
 import { useWords } from "~/app/features/words/use-words";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { gearPair, type SwapAnswer } from "~/core/gears";
+import { centreChange } from "~/core/advice";
+import { gearPair, type SwapAnswer, type SwapOption } from "~/core/gears";
+import type { Stage } from "~/core/records";
 import { asGearPair } from "~/core/stages";
 import { mayWork } from "~/operations/context";
+import { exchangeGear } from "~/operations/exchange-gear";
 import { dropOption, keepOption } from "~/operations/swap";
 import type { Route } from "./+types/route";
 import { loadSwap } from "./load-swap.server";
@@ -30,17 +34,35 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export const loader = ({ params, context, request }: Route.LoaderArgs) =>
-  asPerson(context, request, everyRole, (asked) => loadSwap(asked, params.stageId));
+  asPerson(context, request, everyRole, (asked) =>
+    loadSwap(asked, params.stageId, new URL(request.url).searchParams.get("job")),
+  );
 
-/** A pair kept beside the present one, or put away again. */
+/** A pair kept beside the present one, or put away again; or, within a job, gears that went in. */
 export async function action({ params, context, request }: Route.ActionArgs) {
   const input = await jsonObject(request);
   return asPerson(context, request, mayWork, async (asked) => {
+    if (input && "exchange" in input) {
+      const of = { ...(input.exchange as object), stageId: params.stageId };
+      const exchanged = await exchangeGear(asked, of);
+      if (!exchanged.ok) return data({ refusal: exchanged.refusal }, { status: 400 });
+      const { job } = await loadSwap(asked, params.stageId, exchanged.value.jobId);
+      return redirect(job?.back ?? `/stages/${params.stageId}`);
+    }
     const of = { ...input, stageId: params.stageId };
     const done =
       input && "drop" in input ? await dropOption(asked, { ...of, id: input.drop }) : await keepOption(asked, of);
     return done.ok ? data({ done: done.value.id }) : data({ refusal: done.refusal }, { status: 400 });
   });
+}
+
+/** The slot's travel as the adjuster has it, where it is known. */
+function slotTexts({ adjuster: { adjuster } }: Stage): Texts {
+  if (!adjuster?.travel) return {};
+  const { min, max } = adjuster.travel;
+  const changes = [min, max].map((amount) => centreChange(adjuster, amount));
+  const figure = (mm: number) => String(Math.round(1000 * mm) / 1000);
+  return { out: figure(Math.max(0, ...changes)), in: figure(Math.max(0, -Math.min(...changes))) };
 }
 
 const start = () => new Worker(new URL("../../../workers/swap.ts", import.meta.url), { type: "module" });
@@ -54,10 +76,22 @@ function swapNews(answer: SwapAnswer | null): string {
 
 export default function Swap({ loaderData }: Route.ComponentProps) {
   const reader = useWords();
-  const { stage, machine, stock, kept } = loaderData;
+  const { stage, machine, stock, kept, job } = loaderData;
+  const [goesIn, setGoesIn] = useState<SwapOption | null>(null);
+  const top = useRef<HTMLDivElement>(null);
+  const onExchange = useMemo(
+    () =>
+      job && loaderData.mayWork
+        ? (option: SwapOption) => {
+            setGoesIn(option);
+            requestAnimationFrame(() => top.current?.scrollIntoView({ block: "start" }));
+          }
+        : null,
+    [job, loaderData.mayWork],
+  );
   const read = (typed: Texts) => swapQuestion(stage, stock, typed);
   const form = useTextForm(
-    { from: "stores" },
+    { from: "stores", ...slotTexts(stage) },
     { read: (typed): Read<object> => read(typed) ?? { value: typed, problems: null } },
     true,
   );
@@ -74,8 +108,8 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
       <main className="p-5 max-sm:p-3.5 grid gap-6">
         <div>
           <p>
-            <Link to={`/stages/${stage.id}`} className="min-h-11 inline-flex items-center">
-              {stage.name}, {machine.name}
+            <Link to={job?.back ?? `/stages/${stage.id}`} className="min-h-11 inline-flex items-center">
+              {job ? `Back to the job on the ${stage.name.toLowerCase()}` : `${stage.name}, ${machine.name}`}
             </Link>
           </p>
           <h1 className="text-3xl font-bold">
@@ -102,6 +136,18 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             </p>
           )}
         </div>
+        {job && goesIn && (
+          <div ref={top}>
+            <ExchangeForm
+              key={goesIn.gears.map((gear) => gear?.id ?? "").join()}
+              stage={stage}
+              option={goesIn}
+              stock={stock}
+              jobId={job.id}
+              onBack={() => setGoesIn(null)}
+            />
+          </div>
+        )}
         <FormProvider {...form}>
           <form className="grid gap-4" onSubmit={(event) => event.preventDefault()} aria-label="What is looked for">
             <ChoiceField
@@ -136,6 +182,7 @@ export default function Swap({ loaderData }: Route.ComponentProps) {
             rpm={asked?.value?.rpm ?? null}
             torqueNm={asked?.value?.torque ?? null}
             mayKeep={loaderData.mayWork}
+            onExchange={onExchange}
             empty={
               texts.from === "range"
                 ? "No gears of this range mesh here with the backlash that is wanted. Widen the range, or give the slot its travel."

@@ -5,6 +5,7 @@ import { gearNames } from "~/core/stages";
 import type { Work } from "~/operations/build-entry";
 import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
+import { OtherGears } from "../advise/other-gears";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { FeelPane } from "./feel-pane";
@@ -75,6 +76,7 @@ export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay })
           <Button kind="quiet" onClick={() => job.changeText(`way.${phase}`, "numbers")}>
             Read numbers instead
           </Button>
+          <OtherGears />
         </div>
       </div>
       <div className="bg-panel min-h-0 p-2 max-lg:min-h-[18.5rem] flex items-center justify-center">

@@ -4,6 +4,7 @@ import { leastPlaces } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { useDeferred } from "~/ui/deferred";
 import { later } from "~/ui/use-later";
+import { OtherGears } from "../advise/other-gears";
 import { useJobScreen } from "../entries/job-context";
 import { rememberUnit } from "../entries/remembered-unit";
 import { HandWayKeys } from "../hand/hand-way-keys";
@@ -121,6 +122,7 @@ function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
         </p>
       )}
       <HandWayKeys phase={phase} />
+      <OtherGears />
     </div>
   );
 }
