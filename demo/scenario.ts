@@ -90,7 +90,7 @@ function register(v: Visits): Visits {
     "small click",
     "small click",
   ]);
-  v.drift(0.012).whole(160, "Routine", { temperature: 22 });
+  v.drift(0.012).exchanged(160, "Pinion worn hooked", "Gear m 1.5 z 21", 63.15);
   v.drift(0.008).look(41, "Routine");
   return v;
 }
@@ -121,6 +121,7 @@ function knife(v: Visits): Visits {
   v.drift(0.015).look(436, "Routine");
   v.drift(0.02).whole(250, "Knives changed", { temperature: 21, undressed: true });
   v.drift(0.012).look(75, "Routine");
+  v.twoSchools(74, "Scrapes after the knife change");
   return v;
 }
 
@@ -148,7 +149,7 @@ function sector(v: Visits): Visits {
   return v;
 }
 
-/** Only ever felt. */
+/** Only ever felt, and once set with paper. */
 function feed(v: Visits): Visits {
   v.felt(310, "Looked at with the strap change", "by hand", [
     "loose click",
@@ -158,6 +159,7 @@ function feed(v: Visits): Visits {
     "loose click",
     "loose click",
   ]);
+  v.byHand(150, "Growls once a turn");
   v.felt(24, "Looked at with the strap change", "by ear", [
     "small click",
     "small click",
@@ -222,7 +224,16 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
   ["lift", "motor-coupling", built("Motor changed, shafts lined up", [128, 0.015])],
   ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
-  ["lift", "emergency", built("Flange refitted", [58, 0.05])],
+  [
+    "lift",
+    "emergency",
+    (v) => {
+      v.whole(240, "Flange refitted", { temperature: 21, firstBuild: true });
+      v.byPrint(140, "Grinds when it is thrown in");
+      v.drift(-0.35).look(58, "Routine");
+      return v;
+    },
+  ],
 ];
 
 /** The usage meter about every two months. */

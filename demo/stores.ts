@@ -70,6 +70,7 @@ export const storeItems: readonly DemoItem[] = [
   ...[18, 20, 21, 24, 25, 27, 30, 32, 36, 40, 42, 45, 48, 54, 60, 63].map((teeth) =>
     gear(teeth, 2, teeth % 3 === 0 ? 2 : 1, Number((9 + teeth * 0.42).toFixed(2)), teeth === 36 ? "ground, quiet" : ""),
   ),
+  ...[17, 20, 21, 22, 63, 68].map((teeth) => gear(teeth, 1.5, 2, Number((8 + teeth * 0.4).toFixed(2)))),
   ...[20, 24, 40, 60].map((teeth) => gear(teeth, 3, 1, Number((14 + teeth * 0.61).toFixed(2)))),
   {
     kind: "pulley",

@@ -1,12 +1,14 @@
 import { adjusterNow, assessRound, centreChange, learnFromMoves, type Response, roundedMove } from "../core/advice";
 import { circleOrder, pointsOrder } from "../core/fastening";
-import type { FeelMethod } from "../core/logbook";
+import type { FeelMethod, PaperPrint } from "../core/logbook";
 import { type Random, type SimulatedStage, simulatedStage, usualInstruments } from "../core/practice";
 import { mustHold } from "../core/quantity";
 import { placesToRead } from "../core/rounds";
-import type { Feel } from "../core/stages";
 import {
+  type Feel,
+  type FeelGrade,
   type Frame,
+  feelTable,
   frameOf,
   isTighter,
   type JudgedQuantity,
@@ -29,6 +31,7 @@ export type Act = {
     | "sign-job"
     | "correct-entry"
     | "revise-stage"
+    | "exchange-gear"
     | "open-point"
     | "log-usage"
     | "attach-file";
@@ -152,6 +155,135 @@ export class Visits {
       places: words.map((feel, i) => ({ tooth: 1 + Math.floor((i * teeth) / words.length), feel })),
     });
     this.sign(120);
+  }
+
+  /** Felt, set by a word with paper at the tight spot, felt again: nothing is measured. */
+  byHand(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.clamps("eased");
+    this.feel("as-found", [3, 4, 5, 4, 3, 3]);
+    this.push("record-entry", { kind: "move", amount: 0.04, did: "so", advised: null, reasons: [], note: "by feel" });
+    this.moved += 0.04;
+    this.mesh.moveCentres(0.04);
+    this.paper(["even", "even"]);
+    this.clamps("firm");
+    this.feel("check", [3, 3, 4, 3, 3, 3]);
+    this.prove(21);
+    this.sign(120);
+  }
+
+  /** Shimmed by its print: bottomed, a shim added, printed again. */
+  byPrint(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.clamps("eased");
+    const paint = this.push("record-entry", {
+      kind: "loose-thing",
+      state: "in",
+      thing: "marking paint",
+      where: "on the teeth",
+    });
+    this.print("as-found", { from: 0.05, to: 0.75 });
+    this.push("record-entry", { kind: "move", amount: 0.4, did: "so", advised: null, reasons: [], note: "bottomed" });
+    this.moved += 0.4;
+    this.mesh.moveCentres(0.4);
+    this.clamps("firm");
+    this.print("check", { from: 0.4, to: 0.95 });
+    this.push("record-entry", { kind: "loose-thing", state: "out", names: paint });
+    this.prove(20);
+    this.sign(120);
+  }
+
+  /** Two people look at it their own way, and do not agree. */
+  twoSchools(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.paper(["cut through", "even"]);
+    this.feel("as-found", [3, 4, 4, 3, 3, 3]);
+    this.note("Paper says tight at the first tooth, the hand says right. Left as it is; to be measured.");
+    this.sign(30);
+  }
+
+  /** A worn pinion comes out and one of the same teeth goes in; then it is set by number. */
+  exchanged(daysAgo: number, reason: string, item: string, centreDistanceMm: number): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.clamps("eased");
+    this.round("as-found", 21);
+    this.push("exchange-gear", {
+      entryId: `${this.job}-exchanged`,
+      revisionId: `${this.stage.key}-geometry-2`,
+      seenRevision: 1,
+      items: [item, null],
+      drawers: [null, null],
+      centreDistanceMm,
+      acknowledged: [
+        { key: "faces", text: "Faces of the two gears in line" },
+        { key: "flat", text: "Set screw on the flat, or key home" },
+      ],
+      notAcknowledged: [],
+      text: "The old one was hooked on the drive side",
+    });
+    let readings = this.round("set", 21);
+    for (let i = 0; i < mostMoves && this.move(readings); i++) readings = this.readTightSpot(readings, 21);
+    this.clamps("firm");
+    this.round("check", 21);
+    this.prove(21);
+    this.sign(90);
+  }
+
+  private feel(phase: "as-found" | "check", grades: readonly FeelGrade[]): void {
+    const teeth = placeCount(this.frame);
+    const words = feelTable.click;
+    this.push("record-entry", {
+      kind: "feel",
+      phase,
+      method: "by hand",
+      places: grades.map((grade, i) => ({ tooth: 1 + Math.floor((i * teeth) / grades.length), feel: words[grade] })),
+    });
+  }
+
+  private paper(prints: readonly PaperPrint[]): void {
+    const strip = this.push("record-entry", {
+      kind: "loose-thing",
+      state: "in",
+      thing: "paper strip",
+      where: "in the mesh",
+    });
+    const teeth = placeCount(this.frame);
+    this.push("record-entry", {
+      kind: "feel",
+      phase: "set",
+      method: "paper strip",
+      places: [],
+      paper: {
+        prints: prints.map((print, i) => ({ tooth: 1 + Math.floor((i * teeth) / prints.length), print })),
+        sheet: { thicknessMm: 0.06, flanks: 2, pressed: 0.9, toleranceMm: 0.006 },
+      },
+    });
+    this.push("record-entry", { kind: "loose-thing", state: "out", names: strip });
+  }
+
+  private print(phase: "as-found" | "check", depth: { from: number; to: number }): void {
+    const span = { depth, length: { from: 0.1, to: 0.9 }, diagonal: false };
+    this.push("record-entry", {
+      kind: "feel",
+      phase,
+      method: "marking paint",
+      places: [],
+      print: {
+        kind: "ring-pinion",
+        prints: [
+          { flank: "drive", ...span },
+          { flank: "coast", ...span },
+        ],
+        boltSpanMm: 84,
+        filmMm: 0.01,
+        wholeDepthMm: 5.6,
+        faceWidthMm: 16,
+      },
+    });
   }
 
   /** A check round read on the wrong gear, corrected two days later. */
@@ -389,7 +521,7 @@ export class Visits {
       kind: "signature",
       saw: this.acts
         .filter(({ input }) => input.jobId === this.job || input.id === this.job)
-        .map(({ operation, input }) => (operation === "open-job" ? input.entryId : input.id)),
+        .map(({ operation, input }) => (operation === "record-entry" ? input.id : (input.entryId ?? input.id))),
       stages: [
         {
           stageId: this.stage.key,

@@ -3,7 +3,8 @@ import type { PrintKind } from "../prints";
 /** A mesh that can be printed: as what its print is read, the usual one first, and what of its teeth the reading needs. */
 export type PrintableMesh = {
   kinds: readonly PrintKind[];
-  wholeDepthMm: number;
+  /** null: its teeth are not known here; whoever prints it says it. */
+  wholeDepthMm: number | null;
   faceWidthMm: number | null;
   pressureAngleDeg: number;
   spiral: boolean;

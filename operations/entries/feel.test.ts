@@ -102,6 +102,8 @@ test("a print is read by the teeth of the stage, right only with both flanks; on
       prints: flanks.map((flank) => ({ flank, ...span, ...more })),
       boltSpanMm: null,
       filmMm: 0.01,
+      wholeDepthMm: null,
+      faceWidthMm: null,
     },
   });
   const judged = (input: Parameters<typeof buildFeel>[0]) => {
@@ -121,6 +123,37 @@ test("a print is read by the teeth of the stage, right only with both flanks; on
   expect(refused(buildFeel(print(["drive"], { length: { from: 0.9, to: 0.1 } }), stage))).toBe(
     "window-upside-down print.prints.0.length.from",
   );
+});
+
+test("a pinion's clearance to its ring is printed too, by the depth of tooth that was said; without one it cannot be", () => {
+  const gap = everyKind.find(({ kind }) => kind === "gap");
+  if (gap?.kind !== "gap") throw new Error("no gap");
+  const stage = { ...stageOf({ ...gap, what: "pinion-clearance" }), kind: "gap" as const };
+  const span = { depth: { from: 0.05, to: 0.75 }, length: { from: 0.1, to: 0.9 }, diagonal: false };
+  const print = (wholeDepthMm: number | null) =>
+    buildFeel(
+      {
+        ...felt,
+        method: "marking paint",
+        print: {
+          kind: "ring-pinion",
+          prints: [
+            { flank: "drive", ...span },
+            { flank: "coast", ...span },
+          ],
+          boltSpanMm: null,
+          filmMm: 0.01,
+          wholeDepthMm,
+          faceWidthMm: null,
+        },
+      },
+      stage,
+    );
+  const deep = print(5.6);
+  expect(deep.ok && deep.value.print?.moves).toEqual([
+    { what: "apart", amountMm: expect.closeTo((2 / 3 - 0.4) * 5.6, 9) },
+  ]);
+  expect(refused(print(null))).toBe("missing print.wholeDepthMm");
 });
 
 test("pins are kept as they were called, and judged as the gap they find between the flanks", () => {

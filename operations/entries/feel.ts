@@ -65,6 +65,9 @@ export const feelInput = z.object({
         .max(2),
       boltSpanMm: size.nullable(),
       filmMm: z.number().gt(0).lte(1),
+      /** Where the stage does not know its teeth. */
+      wholeDepthMm: size.nullable().default(null),
+      faceWidthMm: size.nullable().default(null),
     })
     .optional(),
   /** Pins, drills or feelers, called as they were typed. */
@@ -143,29 +146,20 @@ function byPaper({ prints, sheet }: NonNullable<Input["paper"]>, { geometry, lim
 function byPrint(marked: NonNullable<Input["print"]>, { geometry }: Stage): Result<Evidence> {
   const mesh = printable(geometry.element);
   if (!mesh?.kinds.includes(marked.kind)) return refuse("no-words-for-this-kind", ["print"]);
-  const { kinds: _, faceWidthMm, spiral, ...of } = mesh;
-  const { boltSpanMm, ...print } = marked;
+  const { kind, prints, boltSpanMm, filmMm } = marked;
+  const wholeDepthMm = mesh.wholeDepthMm ?? marked.wholeDepthMm;
+  const faceWidthMm = mesh.faceWidthMm ?? marked.faceWidthMm;
+  if (wholeDepthMm === null) return refuse("missing", ["print", "wholeDepthMm"]);
+  const spiral = kind === "bevel" ? { spiral: mesh.spiral } : {};
+  const asked = { kind, prints, wholeDepthMm, filmMm, pressureAngleDeg: mesh.pressureAngleDeg, ...spiral };
   const read = judgePrint({
-    ...print,
-    ...of,
+    ...asked,
     ...(faceWidthMm === null ? {} : { faceWidthMm }),
     ...(boltSpanMm === null ? {} : { boltSpanMm }),
-    ...(marked.kind === "bevel" ? { spiral } : {}),
   });
   if (!read.ok) return { ok: false, refusal: { ...read.refusal, path: ["print", ...read.refusal.path] } };
   const { findings, moves } = read.value.read;
-  return accept({
-    judged: read.value.judged,
-    print: {
-      ...print,
-      ...of,
-      faceWidthMm,
-      boltSpanMm,
-      ...(marked.kind === "bevel" ? { spiral } : {}),
-      findings,
-      moves,
-    },
-  });
+  return accept({ judged: read.value.judged, print: { ...asked, faceWidthMm, boltSpanMm, findings, moves } });
 }
 
 function byPins(

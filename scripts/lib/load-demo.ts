@@ -13,6 +13,7 @@ import { addMachine } from "../../operations/add-machine";
 import { attachFile } from "../../operations/attach-file";
 import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
+import { exchangeGear } from "../../operations/exchange-gear";
 import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
 import { openPoint } from "../../operations/open-point";
@@ -31,6 +32,7 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "sign-job": signJob,
   "correct-entry": correctEntry,
   "revise-stage": reviseStage,
+  "exchange-gear": exchangeGear,
   "open-point": openPoint,
   "log-usage": logUsage,
 };
@@ -165,7 +167,7 @@ function demoIds(): <Id extends string>(name: string, at: Date) => Id {
 
 function withIds(value: unknown, real: (name: string) => string, key = ""): unknown {
   if (Array.isArray(value))
-    return value.map((item) => withIds(item, real, key === "stageIds" || key === "saw" ? "id" : ""));
+    return value.map((item) => withIds(item, real, ["stageIds", "saw", "items", "drawers"].includes(key) ? "id" : ""));
   if (value && typeof value === "object") {
     return Object.fromEntries(Object.entries(value).map(([name, inner]) => [name, withIds(inner, real, name)]));
   }

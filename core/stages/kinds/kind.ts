@@ -42,7 +42,7 @@ export type Kind<K extends StageKind> = {
   /** null: nothing is rocked. */
   rockedWheel: ((element: Elements[K]) => Result<RockedWheel>) | null;
   /** What a contact print on it is read by; null: nothing of it is printed. */
-  printed: ((element: Elements[K]) => PrintableMesh) | null;
+  printed: ((element: Elements[K]) => PrintableMesh | null) | null;
   /** Tooth counts that mesh; null: none do. */
   teeth: (element: Elements[K]) => readonly [number, number] | null;
   /** The free span that is read; null: it has none. */

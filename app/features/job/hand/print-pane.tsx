@@ -6,6 +6,7 @@ import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
 import { Tick } from "~/ui/tick";
+import { over0Or } from "../../form/field-readers";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { PrintFlank } from "../../print/print-flank";
@@ -29,7 +30,8 @@ export function PrintPane({ phase, log, problem }: HandPane) {
   const { stage, job } = useJobScreen();
   const texts = useTexts();
   const [problems, setProblems] = useState<TextReader["problems"]>({});
-  const kinds = printable(stage.geometry.element)?.kinds ?? [];
+  const mesh = printable(stage.geometry.element);
+  const kinds = mesh?.kinds ?? [];
   const kind: PrintKind = kinds.find((known) => known === texts["print.kind"]) ?? kinds[0] ?? "spur";
   const own = printTexts(texts);
   const painted = job.record.things.find(({ thing }) => thing === "marking paint");
@@ -45,15 +47,25 @@ export function PrintPane({ phase, log, problem }: HandPane) {
     const prints = readPrints(read);
     const boltSpanMm = read.lengthOrNull("bolts");
     const filmMm = read.lengthOrNull("film") ?? 0.01;
+    const wholeDepthMm = mesh?.wholeDepthMm ?? over0Or(read, "depth", null);
+    read.want("depth", wholeDepthMm !== null, "missing");
+    const faceWidthMm = mesh?.faceWidthMm ?? over0Or(read, "face", null);
     read.want("bolts", boltSpanMm === null || !(boltSpanMm <= 0), "too-small");
     read.want("film", !(filmMm <= 0), "too-small");
     setProblems(read.problems);
     if (Object.keys(read.problems).length > 0) return;
-    const logged = await log({ method: "marking paint", places: [], print: { kind, prints, boltSpanMm, filmMm } });
+    const logged = await log({
+      method: "marking paint",
+      places: [],
+      print: { kind, prints, boltSpanMm, filmMm, wholeDepthMm, faceWidthMm },
+    });
     if (logged)
       write(
         Object.fromEntries(
-          Object.keys(own).map((name) => [name, ["kind", "bolts"].includes(name) ? (own[name] ?? "") : ""]),
+          Object.keys(own).map((name) => [
+            name,
+            ["kind", "bolts", "depth", "face"].includes(name) ? (own[name] ?? "") : "",
+          ]),
         ),
       );
   };
@@ -86,6 +98,24 @@ export function PrintPane({ phase, log, problem }: HandPane) {
       {printFlanks.map(({ flank, label }) => (
         <FlankMark key={flank} flank={flank} label={label} kind={kind} texts={own} write={write} error={error} />
       ))}
+      {mesh?.wholeDepthMm === null && (
+        <Field
+          label="Whole depth of the tooth"
+          hint="mm; 2.25 modules"
+          value={own.depth ?? ""}
+          onChange={(event) => write({ depth: event.target.value })}
+          error={error("depth")}
+        />
+      )}
+      {mesh?.faceWidthMm === null && (
+        <Field
+          label="Face width"
+          hint="mm; says how far it is tilted. Empty: not known."
+          value={own.face ?? ""}
+          onChange={(event) => write({ face: event.target.value })}
+          error={error("face")}
+        />
+      )}
       <Field
         label="Bolts apart along the shaft"
         hint="mm; says what shim tilts it. Empty: not known."

@@ -21,7 +21,11 @@ export const gap: Kind<"gap"> = {
   thrusts: () => [],
   tangentialForceN: () => null,
   rockedWheel: null,
-  printed: null,
+  // A pinion that is thrown into its ring is shimmed by its print where nothing goes between.
+  printed: ({ what }) =>
+    what === "pinion-clearance"
+      ? { kinds: ["ring-pinion"], wholeDepthMm: null, faceWidthMm: null, pressureAngleDeg: 20, spiral: false }
+      : null,
   teeth: () => null,
   spanMm: () => null,
   slackByHand: () => null,
