@@ -105,7 +105,11 @@ const exchangeColumn = (onExchange: (option: SwapOption) => void): Column<SwapOp
     option.by !== "present" &&
     option.by !== "shift" &&
     option.gears.every((gear) => gear === null || gear.count !== null) && (
-      <Button onClick={() => onExchange(option)} aria-label={`Put ${option.teeth.join(" to ")} in`}>
+      <Button
+        className="whitespace-nowrap"
+        onClick={() => onExchange(option)}
+        aria-label={`Put ${option.teeth.join(" to ")} in`}
+      >
         Goes in
       </Button>
     ),

@@ -62,11 +62,20 @@ test.each([
     { phase: "check", result: { ...result, holds: "too-wide" } },
     "Check round, 12 readings | 0.06 to 0.12 mm, outside, wider than its limits",
   ],
-  ["move", { amount: -0.1875, unit: "turns", did: "so", note: "" }, "Jack screw 3/16 of a turn in | As advised"],
   [
     "move",
-    { amount: 0.25, unit: "turns", did: "otherwise", note: "Key slipped" },
+    { amount: -0.1875, unit: "turns", did: "so", advised: {}, note: "" },
+    "Jack screw 3/16 of a turn in | As advised",
+  ],
+  [
+    "move",
+    { amount: 0.25, unit: "turns", did: "otherwise", advised: {}, note: "Key slipped" },
     "Jack screw a quarter turn out | Otherwise than advised. Key slipped",
+  ],
+  [
+    "move",
+    { amount: 0.25, unit: "turns", did: "so", advised: null, note: "by feel" },
+    "Jack screw a quarter turn out | by feel",
   ],
   [
     "clamp",
@@ -169,7 +178,7 @@ test.each([
   ["loose-thing", { thing: "paper strip", state: "in", where: "mesh" }, "Paper strip in | mesh"],
   [
     "move",
-    { amount: 0.25, unit: "turns", did: "so", note: "", feelerMm: [0.1, 0.05] },
+    { amount: 0.25, unit: "turns", did: "so", advised: {}, note: "", feelerMm: [0.1, 0.05] },
     "Jack screw a quarter turn out | As advised. Set on a feeler of 0.10 + 0.05 mm",
   ],
   [

@@ -128,12 +128,13 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return { title: `${capital(thing)} ${state}`, detail: where };
     }
     case "move": {
-      const { amount, unit, did, note, feelerMm, stack } = entry.body;
+      const { amount, unit, did, advised, note, feelerMm, stack } = entry.body;
       const moved = movedWords(reader, adjuster ?? unknownAdjuster, amount, unit as MoveUnit);
       return {
         title: `${adjuster?.name ?? "Moved"} ${moved}`,
         detail: [
-          did === "so" ? "As advised" : "Otherwise than advised",
+          // Set by hand nothing was advised by number.
+          advised ? (did === "so" ? "As advised" : "Otherwise than advised") : "",
           stack ? `${capital(piecesText(reader, stack.now))} in it now, ${piecesText(reader, stack.was)} before` : "",
           stack?.other
             ? `On the other side ${piecesText(reader, stack.other.now)} now, ${piecesText(reader, stack.other.was)} before`

@@ -1,0 +1,122 @@
+import { expect, type Page, test } from "@playwright/test";
+import { beginJob, closeJob, typeByHand } from "./steps";
+
+/** Feels with one key until enough is felt, and logs it. */
+async function feelAll(page: Page, done: string): Promise<void> {
+  const pane = page.getByRole("region", { name: "Feel", exact: true });
+  await expect(pane).toBeVisible();
+  const enough = pane.getByText("Enough places are felt");
+  for (let i = 0; i < 14 && !(await enough.isVisible()); i++) await page.keyboard.press(i === 2 ? "4" : "3");
+  await expect(enough).toBeVisible();
+  await pane.getByRole("button", { name: done }).click();
+}
+
+test("without an instrument: a pinion exchanged, set with paper at the tight spot, felt all round, locked, proven, signed", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Sheet feeder", "register drive", "Pinion worn hooked");
+  await page.getByRole("button", { name: "By feel" }).click();
+  await feelAll(page, "Round done");
+  const says = page.getByRole("region", { name: "What it says" });
+  await expect(says).toContainText("Right by feel.");
+
+  // The present pair stands first; one of the same teeth from the rack goes in.
+  await page.getByRole("link", { name: "A gear comes out" }).click();
+  const table = page.getByRole("table", { name: "The present pair and those that fit" });
+  await expect(table.getByRole("row").nth(1)).toContainText("21 : 63now");
+  const driver = table.getByRole("row").filter({ hasText: "the driven stays" });
+  await driver.getByRole("button", { name: "Put 21 to 63 in" }).click();
+  const form = page.getByRole("form", { name: "These go in" });
+  await form.getByRole("checkbox", { name: "Faces of the two gears in line" }).check();
+  await form.getByRole("checkbox", { name: "Set screw on the flat, or key home" }).check();
+  await form.getByLabel("Why").fill("Hooked on the drive side");
+  await form.getByRole("button", { name: "They are in" }).click();
+  await expect(page).toHaveURL(new RegExp(`/jobs/${job}/set`));
+  await expect(page.getByLabel("Tape")).toContainText("Gears exchanged: 21 : 63 in for 21 : 63");
+
+  // What was felt before is the old gear's. Paper at the tight spot: what it says there, and no more.
+  await page.getByRole("button", { name: "By paper" }).click();
+  const paper = page.getByRole("region", { name: "Paper" });
+  await paper.getByRole("button", { name: "The strip is in" }).click();
+  await expect(page.getByRole("button", { name: /^Left in and loose: 1 put in/ })).toBeVisible();
+  await paper.getByRole("button", { name: /^even/ }).click();
+  await paper.getByRole("button", { name: "Reading done" }).click();
+  await expect(says).toContainText("Right where paper was tried; tried at too few places to tell.");
+  await paper.getByRole("button", { name: "The strip is out" }).click();
+  await expect(page.getByRole("button", { name: /^Left in and loose: 0 put in/ })).toBeVisible();
+
+  await page.getByRole("link", { name: "Lock up" }).click();
+  const firm = page.getByText("Every clamp is firm.");
+  while (!(await firm.isVisible())) {
+    const next = page.getByRole("button", { name: /^Clamp \d (snug|firm)$/ }).and(page.locator(":focus"));
+    const name = (await next.getAttribute("aria-label")) ?? "";
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("button", { name, exact: true }).and(page.locator(":focus"))).toHaveCount(0);
+  }
+  await expect(page.getByText("Every clamp is firm.")).toBeVisible();
+  await page.getByRole("link", { name: "Read the check round" }).click();
+  await page.getByRole("button", { name: "By feel" }).click();
+  await feelAll(page, "Check round done");
+  await expect(says).toContainText("Right by feel.");
+  await page.getByRole("link", { name: "Prove it" }).click();
+
+  await page.getByRole("button", { name: "Go live" }).click();
+  const dialog = page.getByRole("dialog", { name: "Before power comes on" });
+  for (const tick of await dialog.getByRole("checkbox").all()) await tick.check();
+  await dialog.getByRole("button", { name: "Go live" }).click();
+  await page.getByRole("textbox", { name: "Noise, in words" }).click();
+  await typeByHand(page, "even hum");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("row", { name: /forwards, slow/ })).toContainText("even hum");
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Sign off" }).click();
+  const onePage = page.getByRole("article", { name: "The job on one page" });
+  await expect(onePage).toContainText("Right by feel");
+  await expect(page.getByRole("checkbox", { name: /left in|No round was read/ })).toHaveCount(0);
+  await closeJob(page, job);
+});
+
+test("a pinion shimmed into its ring by its print: bottomed, a shim added, printed again, cleaned off", async ({
+  page,
+}) => {
+  const job = await beginJob(page, "Pallet lift", "emergency pinion", "Grinds when it is thrown in");
+  await page.getByRole("button", { name: "By print" }).click();
+  const pane = page.getByRole("region", { name: "Print", exact: true });
+  await pane.getByRole("button", { name: "The teeth are painted" }).click();
+  await pane.getByLabel("Whole depth of the tooth").fill("5,6");
+  const mark = async (from: string, to: string) => {
+    for (const flank of ["Drive", "Coast"]) {
+      const field = (edge: string) => pane.getByLabel(`${flank}, ${edge}, %`);
+      if (!(await field("depth from").isVisible()))
+        await pane
+          .getByRole("group", { name: new RegExp(`^${flank} flank`) })
+          .getByText("Type it")
+          .click();
+      for (const [edge, value] of [
+        ["depth from", from],
+        ["depth to", to],
+        ["length from", "10"],
+        ["length to", "90"],
+      ] as const)
+        await field(edge).fill(value);
+    }
+  };
+  await mark("80", "20");
+  await pane.getByRole("button", { name: "Round done" }).click();
+  await expect(pane.getByRole("alert").first()).toBeVisible();
+  await mark("5", "75");
+  await pane.getByRole("button", { name: "Round done" }).click();
+  const says = page.getByRole("region", { name: "What it says" });
+  await expect(says).toContainText("Too tight, by its print.");
+  await expect(says.getByRole("list", { name: "What to do" })).toContainText("Move the teeth apart by 1.49 mm");
+  await says.getByRole("link", { name: "Set it" }).click();
+  await says.getByRole("button", { name: "Log what was moved" }).click();
+  await says.getByLabel(/how much\?$/).fill("1.4");
+  await says.getByRole("button", { name: "Log this move" }).click();
+  await expect(page.getByLabel("Tape")).toContainText("1.4 mm of shim added");
+  await mark("40", "95");
+  await pane.getByRole("button", { name: "Reading done" }).click();
+  await expect(says).toContainText("Right by its print.");
+  await pane.getByRole("button", { name: "The paint is cleaned off" }).click();
+  await expect(pane.getByRole("button", { name: "The teeth are painted" })).toBeVisible();
+  await closeJob(page, job);
+});
