@@ -12,7 +12,7 @@ import { refusalWords } from "../../words/refusal";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
-import type { HandPane } from "./hand-station";
+import type { HandPane } from "./hand-pane";
 import type { FeelRoundNow } from "./use-feel-round";
 
 const feelHints: Record<Feel, string> = {

@@ -2,7 +2,6 @@ import { useState } from "react";
 import { type FeltJudged, feelMethods, feltOfStage, type RoundPhase } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { gearNames } from "~/core/stages";
-import type { Work } from "~/operations/build-entry";
 import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { OtherGears } from "../advise/other-gears";
@@ -10,6 +9,7 @@ import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { FeelPane } from "./feel-pane";
 import { FeelPicture } from "./feel-picture";
+import type { HandPane } from "./hand-pane";
 import { HandSays } from "./hand-says";
 import { type HandWay, handWaysOf, handWayWords } from "./hand-ways";
 import { PaperPane } from "./paper-pane";
@@ -19,15 +19,6 @@ import { PinsPicture } from "./pins-picture";
 import { PrintPane } from "./print-pane";
 import { PrintPicture } from "./print-picture";
 import { useFeelRound } from "./use-feel-round";
-
-export type FeelWork = Extract<Work, { kind: "feel" }>;
-/** What a pane of one way has to log, and what it already says while it is typed. */
-export type HandPane = {
-  phase: RoundPhase;
-  /** Logs it; false where it was refused, and then everything typed stays. */
-  log: (work: Omit<FeelWork, "kind" | "phase" | "gear">) => Promise<boolean>;
-  problem: Refusal | null;
-};
 
 /** A stage read by hand, where nothing is measured: by feel, with paper, by a contact print, with pins. It is kept beside numbers, and says what it is. */
 export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay }) {

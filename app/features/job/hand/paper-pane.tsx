@@ -14,7 +14,7 @@ import { stateOfVerdict } from "../../words/state";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
-import type { HandPane } from "./hand-station";
+import type { HandPane } from "./hand-pane";
 import { readPrints, writePrints } from "./paper-texts";
 import { useFeelRound } from "./use-feel-round";
 

@@ -9,7 +9,7 @@ import { lengthWords } from "../../words/spoken";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
-import type { HandPane } from "./hand-station";
+import type { HandPane } from "./hand-pane";
 import { pinsTyped } from "./pins-texts";
 
 /** Pins, drill shanks or feelers: the largest that goes and the smallest that does not, and which to try next. */

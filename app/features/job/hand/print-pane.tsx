@@ -16,7 +16,7 @@ import { refusalWords } from "../../words/refusal";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { doneWords } from "../stations/stations";
-import type { HandPane } from "./hand-station";
+import type { HandPane } from "./hand-pane";
 
 /** The texts of a print by the names that a form of prints has. */
 export const printTexts = (texts: Texts): Texts =>
