@@ -121,8 +121,12 @@ function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
           </button>
         </p>
       )}
-      <HandWayKeys phase={phase} />
-      <OtherGears />
+      {!typing && (
+        <>
+          <HandWayKeys phase={phase} />
+          <OtherGears />
+        </>
+      )}
     </div>
   );
 }
