@@ -32,6 +32,7 @@ export {
 export { type BacklashReading, type MeshRound, meshRound, type Runout, type WorstPosition } from "./mesh-round";
 export { questionable } from "./outliers";
 export { placesToRead } from "./places";
+export { type ReIndexed, reIndex } from "./re-index";
 export { type RoundPlan, roundPlan } from "./round-plan";
 export {
   type InstrumentFigures,

@@ -275,6 +275,12 @@ test.each<[string, Texts, string | RegExp]>([
     "It rises by 60.2 %: the mesh feels the force",
   ],
   ["force-sweep", rows("points", "force current", "30 1; 45 1.2"), "points: too-few"],
+  // The force falls while the current rises.
+  [
+    "force-sweep",
+    rows("points", "force current", "60 1; 50 1.2; 40 1.4; 30 1.6"),
+    /^Flat for the stop, but the current falls/,
+  ],
   [
     "fit-series",
     { of: "hole", step: "0.05", ...rows("tries", "size felt", "5 presses; 5.2 falls") },

@@ -9,11 +9,16 @@ export const sweepCauseWords: Record<NonNullable<ForceSweep["cause"]>, string> =
   unknown: "What yields cannot be told: give at least two forces in each half of the range.",
 };
 
+/** Where the current surely falls as the force rises: the actuator, the meter or the order of the figures wants looking at. */
+const fallsWords =
+  "Flat for the stop, but the current falls as the force rises: look whether force and current stand beside each other as they were read, and whether the actuator pushes the way it should";
+
 /** What a sweep of an actuator's force says. */
 export const sweepWords = (
   reader: Reader,
-  { verdict, risePercent }: Pick<ForceSweep, "verdict" | "risePercent">,
+  { verdict, risePercent, slopeInterval: [, most] }: Pick<ForceSweep, "verdict" | "risePercent" | "slopeInterval">,
 ): string => {
+  if (most < 0) return fallsWords;
   const rise = formatNumber(reader, risePercent, 1);
   return {
     flat: "Flat: the stop carries the force",

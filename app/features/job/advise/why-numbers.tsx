@@ -4,7 +4,8 @@ import { useWords } from "~/app/features/words/use-words";
 import type { LearntResponse } from "~/core/advice";
 import { shownIn } from "~/core/practice";
 import type { Instrument, Stage } from "~/core/records";
-import { frameOf, strandRead } from "~/core/stages";
+import { type RoundFit, reIndex } from "~/core/rounds";
+import { frameOf, type StageElement, strandRead } from "~/core/stages";
 import { Term } from "../../shell/term";
 import { exactAmount } from "../../words/amount";
 import { noLimits } from "../../words/limit-words";
@@ -83,6 +84,7 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
           {fit.least.turnsBetween > 1 && `, every ${fit.least.turnsBetween} turns`}
         </Fact>
       )}
+      {fit && <TurnedOn fit={fit} element={element} said={unit.said} />}
       {advice?.move && adjuster.adjuster && (
         <Fact name="Move before rounding">
           {exactAmount(reader, advice.move.amount, advice.move.unit)}, which is{" "}
@@ -90,6 +92,32 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
         </Fact>
       )}
     </dl>
+  );
+}
+
+/** What meeting differently would gain, or truing one part; nothing where the two wobbles were not told apart. */
+function TurnedOn({
+  fit,
+  element,
+  said,
+}: {
+  fit: RoundFit;
+  element: StageElement;
+  said: (value: number, more?: number) => string;
+}) {
+  const { teeth } = frameOf(element);
+  const found = teeth && reIndex(fit.harmonics, teeth);
+  if (!found) return null;
+  const { spread, turnOn, spreadThen, gearTrued, pinionTrued } = found;
+  const gains = turnOn > 0 && spreadThen < 0.95 * spread;
+  return (
+    <Fact name="Met differently">
+      From least to greatest {said(spread, 1)}.{" "}
+      {gains
+        ? `Pinion turned on by ${turnOn} ${turnOn === 1 ? "tooth" : "teeth"} in mesh: ${said(spreadThen, 1)}.`
+        : "Turning the pinion on in mesh gains nothing."}{" "}
+      Gear trued: {said(gearTrued, 1)}; pinion trued: {said(pinionTrued, 1)}.
+    </Fact>
   );
 }
 
