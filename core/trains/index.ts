@@ -10,6 +10,7 @@ export {
   type ShaftState,
   type Share,
 } from "./drive-line";
+export { idlerLayout, type OnHole } from "./grid-layout";
 export { type GridPair, type GridQuestion, type HoleGrid, holeGrid } from "./hole-grid";
 export { type IndexDrive, type IndexPlan, indexPlan, indexPosition } from "./index-plan";
 export { type RatioChoice, type RatioQuestion, ratioForSpeed } from "./ratio-for-speed";

@@ -1,7 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
+import { gearPair, spurPair } from "~/core/gears";
 import { parseNumber } from "~/core/quantity";
-import type { HoleGrid } from "~/core/trains";
+import { type GridPair, type HoleGrid, idlerLayout } from "~/core/trains";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
@@ -9,6 +10,7 @@ import { useWriteTexts } from "../../form/use-form-texts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { firstAnswer } from "../first-answer.server";
+import { GridPicture } from "../grid-picture";
 
 /** In modules: how much nearer than the sum of the radii, and how much further apart, still runs (common practice, gears on 8 mm holes). */
 const seenRunning = { lo: -0.22, hi: 0.84 };
@@ -42,6 +44,17 @@ function inputOf(texts: Texts) {
   return read.done({ pitchMm: over0("pitch"), moduleMm, teeth, maxHoles, band });
 }
 
+/** How thin the teeth are, where somebody said; it judges what stands there, and changes no search. */
+const thinOf = (texts: Texts): number | null => {
+  const read = new TextReader(texts);
+  const thin = read.lengthOrNull("thin");
+  return thin !== null && thin >= 0 ? thin : null;
+};
+const ratioOf = (texts: Texts): number | null => {
+  const ratio = parseNumber(texts.ratio ?? "");
+  return ratio.ok && ratio.value > 0 ? ratio.value : null;
+};
+
 export const tool = benchTool("hole-grid", async () => (await import("~/calc/tools/hole-grid")).holeGridTool, {
   example: { pitch: "8", module: "1", teeth: "12 16 20 24 32 40", show: "1" },
   Fields: () => (
@@ -50,6 +63,8 @@ export const tool = benchTool("hole-grid", async () => (await import("~/calc/too
       <TextField name="module" label="Module" hint="mm" />
       <TextField name="holes" label="At most so many holes apart" hint="usually 8" inputMode="numeric" />
       <TextField name="teeth" label="Gears at hand" hint="12 16 20 …" className="col-span-full" />
+      <TextField name="ratio" label="Wanted ratio" hint="nearest first; empty: any" />
+      <TextField name="thin" label="Teeth thinned by" hint="mm each; says the backlash" />
       <TextField name="lo" label="Opening, least" hint="mm; empty: −0.22 modules, nearer binds" />
       <TextField name="hi" label="Opening, most" hint="mm; empty: 0.84 modules, seen running" />
     </div>
@@ -63,15 +78,44 @@ export const tool = benchTool("hole-grid", async () => (await import("~/calc/too
   View,
 });
 
+/** Backlash of a pair as it stands, by the thinning of its teeth; null where nobody said how thin they are, or it cannot be. */
+function backlashOf({ teeth, centreDistanceMm }: GridPair, moduleMm: number, thinMm: number | null): number | null {
+  if (thinMm === null) return null;
+  const pair = gearPair({ ...spurPair(teeth, moduleMm, centreDistanceMm), thinningMm: [thinMm, thinMm] });
+  return pair.ok ? pair.value.backlash.circumferentialMm : null;
+}
+
 function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
   const reader = useWords();
   const write = useWriteTexts();
-  const shown = Math.min(output.pairs.length, Math.max(1, Number(texts.show) || 1)) - 1;
-  const pair = output.pairs[shown];
   const input = inputOf(texts).value;
+  if (!input) return null;
+  const { pitchMm, moduleMm } = input;
+  const thinMm = thinOf(texts);
+  const wanted = ratioOf(texts);
+  const off = ({ teeth: [a, b] }: Pick<GridPair, "teeth">) =>
+    wanted === null ? 0 : Math.abs(Math.log(Math.max(b / a, a / b) / Math.max(wanted, 1 / wanted)));
+  const pairs = wanted === null ? output.pairs : [...output.pairs].sort((a, b) => off(a) - off(b));
+  const bridges = wanted === null ? output.viaIdler : [...output.viaIdler].sort((a, b) => off(a) - off(b));
+  const bridge = bridges[Number(texts.via) - 1];
+  const shown = Math.min(pairs.length, Math.max(1, Number(texts.show) || 1)) - 1;
+  const pair = pairs[shown];
+  const between = bridge && idlerLayout(output, bridge.teeth, bridge.idler, { pitchMm, moduleMm });
+  const gears =
+    between ??
+    (pair && [
+      { teeth: pair.teeth[0], holes: [0, 0] as [number, number] },
+      { teeth: pair.teeth[1], holes: pair.holes },
+    ]);
   return (
     <div className="grid gap-4">
-      {pair && input && <GridPicture pair={pair} pitchMm={input.pitchMm} moduleMm={input.moduleMm} />}
+      {gears && <GridPicture gears={gears} pitchMm={pitchMm} moduleMm={moduleMm} />}
+      {bridge && !between && <p>Through that idler the outer two would run into each other on every hole.</p>}
+      <Matrix
+        output={output}
+        onPair={(teeth) => write({ show: String(pairs.findIndex((one) => sameTeeth(one.teeth, teeth)) + 1), via: "" })}
+        onBridge={(teeth) => write({ via: String(bridges.findIndex((one) => sameTeeth(one.teeth, teeth)) + 1) })}
+      />
       <table className="w-full text-left" aria-label="Pairs that mesh">
         <thead>
           <tr className="border-b-2 border-ink">
@@ -79,44 +123,48 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
             <th>Holes</th>
             <th>Centres, mm</th>
             <th>Opening, mm</th>
+            {thinMm !== null && <th>Backlash, mm</th>}
             <th>
               <span className="sr-only">Show</span>
             </th>
           </tr>
         </thead>
         <tbody>
-          {output.pairs.slice(0, 60).map(({ teeth, holes, centreDistanceMm, clearanceMm }, i) => (
-            <tr key={`${teeth} ${holes}`} className={`border-b border-rule ${i === shown ? "bg-panel" : ""}`}>
-              <td className="figure py-1">{teeth.join(" : ")}</td>
-              <td className="figure">
-                {holes[0]} along, {holes[1]} across
-              </td>
-              <td className="figure">{formatNumber(reader, centreDistanceMm, 3)}</td>
-              <td className="figure">{formatNumber(reader, clearanceMm, 3)}</td>
-              <td>
-                <button
-                  type="button"
-                  className="min-h-11 underline cursor-pointer"
-                  aria-label={`Draw ${teeth.join(" and ")} at ${holes.join(", ")}`}
-                  onClick={() => write({ show: String(i + 1) })}
-                >
-                  draw
-                </button>
-              </td>
-            </tr>
-          ))}
+          {pairs.slice(0, 60).map((one, i) => {
+            const { teeth, holes, centreDistanceMm, clearanceMm } = one;
+            const backlash = backlashOf(one, moduleMm, thinMm);
+            return (
+              <tr
+                key={`${teeth} ${holes}`}
+                className={`border-b border-rule ${i === shown && !bridge ? "bg-panel" : ""}`}
+              >
+                <td className="figure py-1">{teeth.join(" : ")}</td>
+                <td className="figure">
+                  {holes[0]} along, {holes[1]} across
+                </td>
+                <td className="figure">{formatNumber(reader, centreDistanceMm, 3)}</td>
+                <td className="figure">{formatNumber(reader, clearanceMm, 3)}</td>
+                {thinMm !== null && (
+                  <td className="figure">
+                    {backlash === null ? "" : formatNumber(reader, backlash, 3)}
+                    {backlash !== null && backlash < 0 && <b className="text-outside"> binds</b>}
+                  </td>
+                )}
+                <td>
+                  <button
+                    type="button"
+                    className="min-h-11 underline cursor-pointer"
+                    aria-label={`Draw ${teeth.join(" and ")} at ${holes.join(", ")}`}
+                    onClick={() => write({ show: String(i + 1), via: "" })}
+                  >
+                    draw
+                  </button>
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
-      {output.viaIdler.length > 0 && (
-        <p>
-          Through an idler, ratio unchanged and turning the same way:{" "}
-          {output.viaIdler
-            .slice(0, 30)
-            .map(({ teeth, idler }) => `${teeth.join(" : ")} by ${idler}`)
-            .join("; ")}
-          .
-        </p>
-      )}
       {output.unreachable.length > 0 && (
         <p className="text-mid">
           Nothing within that opening: {output.unreachable.map((teeth) => teeth.join(" : ")).join(", ")}.
@@ -126,77 +174,81 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
   );
 }
 
-function GridPicture({
-  pair,
-  pitchMm,
-  moduleMm,
+const sameTeeth = (a: readonly [number, number], b: readonly [number, number]): boolean =>
+  a[0] === b[0] && a[1] === b[1];
+
+/** Every two gears at a glance: along a row, on a diagonal, through an idler, or not at all; a touch draws it. */
+function Matrix({
+  output,
+  onPair,
+  onBridge,
 }: {
-  pair: HoleGrid["pairs"][number];
-  pitchMm: number;
-  moduleMm: number;
+  output: HoleGrid;
+  onPair: (teeth: [number, number]) => void;
+  onBridge: (teeth: [number, number]) => void;
 }) {
-  const [r1, r2] = pair.teeth.map((z) => (z * moduleMm) / 2) as [number, number];
-  const at = [pair.holes[0] * pitchMm, -pair.holes[1] * pitchMm] as const;
-  const left = Math.min(-r1, at[0] - r2) - pitchMm;
-  const right = Math.max(r1, at[0] + r2) + pitchMm;
-  const top = Math.min(-r1, at[1] - r2) - pitchMm;
-  const bottom = Math.max(r1, at[1] + r2) + pitchMm;
-  const holes: [number, number][] = [];
-  for (let x = Math.ceil(left / pitchMm); x * pitchMm <= right; x++)
-    for (let y = Math.ceil(top / pitchMm); y * pitchMm <= bottom; y++) holes.push([x * pitchMm, y * pitchMm]);
+  const counts = [
+    ...new Set(
+      [
+        ...output.pairs.map(({ teeth }) => teeth),
+        ...output.viaIdler.map(({ teeth }) => teeth),
+        ...output.unreachable,
+      ].flat(),
+    ),
+  ].sort((a, b) => a - b);
+  if (counts.length > 14) return <p className="text-mid">With more than fourteen gears the list alone is shown.</p>;
+  const cell = (a: number, b: number) => {
+    const teeth: [number, number] = [Math.min(a, b), Math.max(a, b)];
+    const direct = output.pairs.filter((pair) => sameTeeth(pair.teeth, teeth));
+    if (direct.length > 0)
+      return { word: direct.some(({ holes }) => holes[1] === 0) ? "row" : "diagonal", on: () => onPair(teeth) };
+    return output.viaIdler.some((one) => sameTeeth(one.teeth, teeth))
+      ? { word: "idler", on: () => onBridge(teeth) }
+      : null;
+  };
   return (
-    <svg
-      viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
-      className="w-full max-h-80 bg-panel"
-      role="img"
-      aria-label={`Gears of ${pair.teeth.join(" and ")} teeth, ${pair.holes[0]} holes along and ${pair.holes[1]} across`}
-    >
-      {holes.map(([x, y]) => (
-        <circle
-          key={`${x} ${y}`}
-          cx={x}
-          cy={y}
-          r={0.12 * pitchMm}
-          className="fill-ground stroke-mid"
-          strokeWidth="1"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
-      {(
-        [
-          [0, 0, r1],
-          [at[0], at[1], r2],
-        ] as const
-      ).map(([x, y, r]) => (
-        <g key={`${x} ${y}`}>
-          <circle
-            cx={x}
-            cy={y}
-            r={r}
-            className="fill-none stroke-ink"
-            strokeWidth="1.5"
-            strokeDasharray="6 3 1.5 3"
-            vectorEffect="non-scaling-stroke"
-          />
-          <circle
-            cx={x}
-            cy={y}
-            r={r + moduleMm}
-            className="fill-none stroke-ink"
-            strokeWidth="1"
-            vectorEffect="non-scaling-stroke"
-          />
-          <circle cx={x} cy={y} r={0.2 * pitchMm} className="fill-ink" />
-        </g>
-      ))}
-      <path
-        d={`M0 0L${at[0]} ${at[1]}`}
-        className="stroke-mid"
-        strokeDasharray="10 3 2 3"
-        strokeWidth="1"
-        vectorEffect="non-scaling-stroke"
-      />
-    </svg>
+    <div className="overflow-x-auto">
+      <table className="text-center" aria-label="How every two gears mesh">
+        <thead>
+          <tr>
+            <td />
+            {counts.map((count) => (
+              <th key={count} scope="col" className="figure px-2 py-1">
+                {count}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {counts.map((row) => (
+            <tr key={row}>
+              <th scope="row" className="figure px-2">
+                {row}
+              </th>
+              {counts.map((column) => {
+                const found = cell(row, column);
+                return (
+                  <td key={column} className="border border-rule p-0">
+                    {found ? (
+                      <button
+                        type="button"
+                        className="min-h-11 w-full px-2 cursor-pointer underline"
+                        aria-label={`Draw ${row} and ${column}, ${found.word}`}
+                        onClick={found.on}
+                      >
+                        {found.word}
+                      </button>
+                    ) : (
+                      <span className="text-mid">no</span>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 
