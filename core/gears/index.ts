@@ -1,3 +1,4 @@
+export { type MeasuredRing, rackAsExternal, ringAsExternal } from "./as-external";
 export { basePitchMm, comparePitches, type PitchMatch, type Rack } from "./base-pitch";
 export { type Identified, identifyGear, type MeasuredGear, type PitchCandidate, type PitchName } from "./identify";
 export { inverseInvolute, involute } from "./involute";

@@ -69,6 +69,15 @@ describe("what gear is this", () => {
     [{ teeth: "52", tip: "1.689 in", root: "39.5" }, "32 DP or module 0.8, not to be told by this"],
     [{ teeth: "52", tip: "1.689 1.690 in", root: "39.5" }, "32 DP or module 0.8, not to be told by this"],
     [{ teeth: "20", tip: "33" }, "It is module 1.5"],
+    [
+      { teeth: "52", tip: "42.9", root: "39.5", system: "diametral-pitch" },
+      "32 DP or module 0.8, not to be told by this; by the system used here 32 DP",
+    ],
+    // Inside teeth: m(z − 2) and m(z + 2.5).
+    [{ shape: "ring", teeth: "72", tip: "105", root: "111.75" }, "It is module 1.5"],
+    [{ shape: "ring", teeth: "72", tip: "105", root: "104" }, "root: too-small"],
+    [{ shape: "rack", pitches: "10", rack: "62.83 62.84" }, "It is module 2"],
+    [{ shape: "rack", pitches: "1", rack: "6" }, "pitches: too-small"],
     [{ teeth: "2", tip: "33" }, "teeth: teeth-too-few"],
     [{ teeth: "20", tip: "wide" }, "tip: not-a-number"],
     [{ teeth: "20", tip: "33", "span1.mm": "5", "span1.teeth": "3" }, "span2.mm: missing"],

@@ -7,6 +7,8 @@ import {
   gearSpan,
   type Identified,
   type PitchName,
+  rackAsExternal,
+  ringAsExternal,
   saidToothToTooth,
   toothCircles,
   toothOutlines,
@@ -17,6 +19,7 @@ import { ChoiceField } from "../../form/choice-field";
 import { TextField } from "../../form/text-field";
 import { readPitch, TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
+import { useFormTexts } from "../../form/use-form-texts";
 import { matchWords } from "../../words/unwise";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
@@ -56,12 +59,33 @@ function readGear(read: TextReader, texts: Texts, suffix: "" | "2") {
   };
 }
 
+const shapes = ["gear", "ring", "rack"] as const;
+const shapeIn = (texts: Texts): (typeof shapes)[number] => shapes.find((shape) => shape === texts.shape) ?? "gear";
+
+/** As the external gear by whose rule it is identified: a ring by its inside tips, a rack by its pitches. */
+function readShape(read: TextReader, texts: Texts) {
+  const shape = shapeIn(texts);
+  if (shape === "rack") {
+    const pitches = read.number("pitches", true);
+    read.want("pitches", !(pitches < 2), "too-small");
+    read.want("pitches", !(pitches > 1000), "too-large");
+    const mm = readMean(read, texts, "rack");
+    const step = read.has("resolution") ? read.length("resolution") : 0.01;
+    return { ...rackAsExternal(pitches, mm), measuredBy: "diameter" as const, resolutionMm: step };
+  }
+  const gear = readGear(read, texts, "");
+  if (shape === "gear") return gear;
+  const { tipDiameterMm, rootDiameterMm } = gear;
+  read.want("root", rootDiameterMm === undefined || rootDiameterMm > tipDiameterMm, "too-small");
+  return { ...gear, ...ringAsExternal(gear), measuredBy: "diameter" as const };
+}
+
 export const tool = benchTool("gear-identify", async () => (await import("~/calc/tools/gear-identify")).gearIdentify, {
   example: { teeth: "52", tip: "42.9", root: "39.5" },
   Fields,
   read: (texts) => {
     const read = new TextReader(texts);
-    const gear = readGear(read, texts, "");
+    const gear = readShape(read, texts);
     const spans = ["span1", "span2"].flatMap((name) =>
       read.has(`${name}.mm`) || read.has(`${name}.teeth`)
         ? [{ teeth: read.number(`${name}.teeth`, true), mm: readMean(read, texts, `${name}.mm`) }]
@@ -72,13 +96,15 @@ export const tool = benchTool("gear-identify", async () => (await import("~/calc
     const done = read.done({ ...gear, ...(spans.length === 2 ? { spans } : {}) });
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: (reader, output) => {
+  say: (reader, output, texts) => {
     const [best] = output.candidates;
     if (!best) return "No standard pitch is near";
     const others = notToBeTold(reader, output);
-    return others.length === 0
-      ? `It is ${nameOf(reader, best)}`
-      : `${nameOf(reader, best)} or ${others.map((name) => nameOf(reader, name)).join(" or ")}, not to be told by this`;
+    if (others.length === 0) return `It is ${nameOf(reader, best)}`;
+    const all = [best, ...others];
+    const usual = all.filter(({ system }) => system === texts.system);
+    const said = `${all.map((name) => nameOf(reader, name)).join(" or ")}, not to be told by this`;
+    return usual.length === 1 && usual[0] ? `${said}; by the system used here ${nameOf(reader, usual[0])}` : said;
   },
   View,
 });
@@ -110,20 +136,55 @@ function notToBeTold(
 }
 
 function Fields() {
+  const shape = shapeIn(useFormTexts());
+  const inside = shape === "ring";
   return (
     <>
-      <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
-        <TextField name="teeth" label="Teeth" inputMode="numeric" />
-        <TextField name="tip" label="Over the tips" hint="mm; repeats with a space between" />
-        <TextField name="root" label="Over the roots" hint="in two gaps; may be left out" />
-      </div>
       <ChoiceField
-        name="by"
-        legend="Measured as"
-        usual="caliper"
+        name="shape"
+        legend="It is a"
+        usual="gear"
         options={[
-          { value: "caliper", label: "a caliper reads it" },
-          { value: "diameter", label: "true diameters" },
+          { value: "gear", label: "gear" },
+          { value: "ring", label: "ring, teeth inside" },
+          { value: "rack", label: "rack" },
+        ]}
+      />
+      {shape === "rack" ? (
+        <div className="grid grid-cols-2 gap-4">
+          <TextField name="pitches" label="Over so many teeth" hint="from flank to like flank" inputMode="numeric" />
+          <TextField name="rack" label="it measures" hint="mm; repeats with a space between" />
+        </div>
+      ) : (
+        <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
+          <TextField name="teeth" label="Teeth" inputMode="numeric" />
+          <TextField
+            name="tip"
+            label={inside ? "Between the tips" : "Over the tips"}
+            hint="mm; repeats with a space between"
+          />
+          <TextField name="root" label="Over the roots" hint="in two gaps; may be left out" />
+        </div>
+      )}
+      {shape === "gear" && (
+        <ChoiceField
+          name="by"
+          legend="Measured as"
+          usual="caliper"
+          options={[
+            { value: "caliper", label: "a caliper reads it" },
+            { value: "diameter", label: "true diameters" },
+          ]}
+        />
+      )}
+      <ChoiceField
+        name="system"
+        legend="Used here"
+        usual=""
+        options={[
+          { value: "", label: "not known" },
+          { value: "module", label: "modules" },
+          { value: "diametral-pitch", label: "diametral pitch" },
         ]}
       />
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
@@ -156,9 +217,11 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
   const scatter = severalQuantities(texts.tip ?? "").length > 1 ? severalQuantities(texts.tip ?? "").length : 0;
   const said = texts.said?.trim() ? readPitch(texts.said) : null;
   const teeth = Number(texts.teeth);
+  const shape = shapeIn(texts);
   return (
     <div className="grid gap-4">
-      {best && <GearPicture teeth={teeth} moduleMm={best.moduleMm} />}
+      {best && shape !== "rack" && <GearPicture teeth={teeth} moduleMm={best.moduleMm} ring={shape === "ring"} />}
+      {best && shape === "rack" && <RackPicture moduleMm={best.moduleMm} />}
       <p>
         By measurement module <b className="figure">{f(reader, moduleEstimateMm, 4)}</b>
         {scatter > 0 && `, from ${scatter} readings`}
@@ -192,7 +255,7 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
         notToBeTold(reader, output).map((other) => (
           <p key={nameOf(reader, other)} className="border-l-4 border-near pl-3">
             {nameOf(reader, best)} and {nameOf(reader, other)} cannot be told apart by this.{" "}
-            {tellingWords(reader, best, other, teeth)}
+            {shape === "gear" ? tellingWords(reader, best, other, teeth) : toldApart[shape]}
           </p>
         ))}
       {said?.ok && <Said saidMm={said.value} estimateMm={moduleEstimateMm} dp={/dp/i.test(texts.said ?? "")} />}
@@ -205,6 +268,12 @@ function View({ output, texts }: { output: Identified; texts: Texts }) {
     </div>
   );
 }
+
+/** How those that have no span to measure are told apart. */
+const toldApart = {
+  ring: "Measure over pins, or roll a gear of known pitch in it all the way round.",
+  rack: "Measure over more teeth: the difference grows with each.",
+} as const;
 
 /** What measurement would tell two pitches apart, and how sharp it has to be. */
 function tellingWords(reader: Reader, a: PitchName, b: PitchName, teeth: number): string {
@@ -284,7 +353,31 @@ const measuredModule = ({ toothCount, tipDiameterMm, rootDiameterMm }: ReturnTyp
     ? tipDiameterMm / (toothCount + 2)
     : (tipDiameterMm - (tipDiameterMm - rootDiameterMm) / 2.25) / toothCount;
 
-function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
+/** A few teeth of a rack at 20°, to scale. */
+function RackPicture({ moduleMm }: { moduleMm: number }) {
+  const pitch = Math.PI * moduleMm;
+  const slant = Math.tan(Math.PI / 9) * moduleMm;
+  const tooth = (x: number) =>
+    `L${x + pitch / 4 - 1.25 * slant} ${1.25 * moduleMm}L${x + pitch / 4 + slant} ${-moduleMm}L${x + (3 * pitch) / 4 - slant} ${-moduleMm}L${x + (3 * pitch) / 4 + 1.25 * slant} ${1.25 * moduleMm}`;
+  const teeth = [0, 1, 2, 3, 4].map((i) => tooth(i * pitch)).join("");
+  return (
+    <svg
+      viewBox={`${-pitch / 4} ${-2 * moduleMm} ${5.5 * pitch} ${5 * moduleMm}`}
+      className="w-full max-h-40 bg-panel"
+      role="img"
+      aria-label="Five teeth of the rack, to scale"
+    >
+      <path
+        d={`M0 ${2.5 * moduleMm}V${1.25 * moduleMm}${teeth}L${5 * pitch} ${1.25 * moduleMm}V${2.5 * moduleMm}Z`}
+        className="fill-ground stroke-ink"
+        strokeWidth="1.3"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}
+
+function GearPicture({ teeth, moduleMm, ring }: { teeth: number; moduleMm: number; ring: boolean }) {
   const reader = useWords();
   const blank = {
     teeth,
@@ -293,10 +386,10 @@ function GearPicture({ teeth, moduleMm }: { teeth: number; moduleMm: number }) {
     helixAngleDeg: 0,
     profileShift: 0,
     thinningMm: 0,
-    ring: false,
+    ring,
   };
   const { tipDiameterMm, rootDiameterMm } = toothCircles(blank);
-  const r = tipDiameterMm / 2;
+  const r = Math.max(tipDiameterMm, rootDiameterMm) / 2;
   const path = toothOutlines(blank, 3)
     .flat()
     .map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`)
