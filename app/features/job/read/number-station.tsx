@@ -121,12 +121,8 @@ function Instead({ now, logging }: { now: RoundNow; logging: Logging }) {
           </button>
         </p>
       )}
-      {!typing && (
-        <>
-          <HandWayKeys phase={phase} />
-          <OtherGears />
-        </>
-      )}
+      <HandWayKeys phase={phase} />
+      {!typing && <OtherGears />}
     </div>
   );
 }
