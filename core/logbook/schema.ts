@@ -104,7 +104,8 @@ const printMarked = z.object({
   wholeDepthMm: finite,
   faceWidthMm: finite.nullable(),
   boltSpanMm: finite.nullable(),
-  filmMm: finite,
+  /** null: nobody said; the usual one was reckoned with. */
+  filmMm: finite.nullable(),
   pressureAngleDeg: finite,
   spiral: z.boolean().optional(),
   findings: z.array(z.enum(printFindings)),

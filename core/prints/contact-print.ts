@@ -84,6 +84,8 @@ const rules: Record<PrintKind, { aim: number; step: number }> = {
   bevel: { aim: 0.5, step: 0 },
   worm: { aim: 0.5, step: 0.2 },
 };
+/** Film of marking compound where nobody says, mm (common practice: 5 to 10 µm). */
+export const usualFilmMm = 0.01;
 const offInDepth = 0.15;
 const longEnough = 0.7;
 

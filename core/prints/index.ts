@@ -12,4 +12,5 @@ export {
   printKinds,
   printMoves,
   readPrint,
+  usualFilmMm,
 } from "./contact-print";

@@ -111,6 +111,14 @@ test("a print is read by the teeth of the stage, right only with both flanks; on
     return built.ok ? built.value : null;
   };
   expect(judged(print(["drive", "coast"]))?.judged).toMatchObject({ by: "print", verdict: "inside" });
+  // Nobody said how thick the film is: that is kept, and the usual one is reckoned with.
+  const unsaid = print(["drive", "coast"], { length: { from: 0, to: 0.4 } });
+  const tilted = judged({ ...unsaid, print: { ...unsaid.print, filmMm: null, faceWidthMm: 10 } });
+  expect(tilted?.print).toMatchObject({ filmMm: null, findings: ["inclined"] });
+  expect(tilted?.print?.moves[0]?.mmPerMm).toBeCloseTo(0.0073, 4);
+  // Words of feel beside a print are none of it, and the means names the method.
+  const mixed = judged({ ...print(["drive", "coast"]), method: "by hand", places: [{ tooth: 1, feel: "stiff" }] });
+  expect(mixed).toMatchObject({ method: "marking paint", places: [] });
   expect(judged(print(["drive"]))?.judged).toMatchObject({ verdict: "not-known" });
   const deep = judged(print(["drive", "coast"], { depth: { from: 0.02, to: 0.3 } }));
   expect(deep?.judged).toMatchObject({ verdict: "outside", side: "tight", step: "apart" });

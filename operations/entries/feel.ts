@@ -15,7 +15,7 @@ import {
   stripIn,
   takesPaper,
 } from "../../core/logbook";
-import { printKinds } from "../../core/prints";
+import { printKinds, usualFilmMm } from "../../core/prints";
 import { accept, parseQuantity, type RefusalOf, type Result, refuse } from "../../core/quantity";
 import type { Stage } from "../../core/records";
 import { feels, feelsOf, feltAs, printable } from "../../core/stages";
@@ -64,7 +64,8 @@ export const feelInput = z.object({
         .min(1)
         .max(2),
       boltSpanMm: size.nullable(),
-      filmMm: z.number().gt(0).lte(1),
+      /** null: nobody said; the usual one is reckoned with. */
+      filmMm: z.number().gt(0).lte(1).nullable(),
       /** Where the stage does not know its teeth. */
       wholeDepthMm: size.nullable().default(null),
       faceWidthMm: size.nullable().default(null),
@@ -90,14 +91,21 @@ export function buildFeel(input: Input, stage: Stage): Result<Bodies["feel"]> {
   if (!evidence.ok) return evidence;
   return accept({
     phase: input.phase,
-    method: input.method,
+    method: methodOf(input),
     gear: input.gear ?? null,
     of: feltPlaces(element),
-    places: input.places,
+    places: input.paper || input.print || input.pins ? [] : input.places,
     ...(input.magnetSteps ? { magnetSteps: input.magnetSteps } : {}),
     ...(input.here ? { here: input.here } : {}),
     ...evidence.value,
   });
+}
+
+/** What it was tried with names the method; words of feel stand beside none of it. */
+function methodOf({ method, paper, print, pins }: Input): Input["method"] {
+  if (paper) return "paper strip";
+  if (print) return "marking paint";
+  return pins ? "pins" : method;
 }
 
 /** A place that the part does not have. */
@@ -151,15 +159,16 @@ function byPrint(marked: NonNullable<Input["print"]>, { geometry }: Stage): Resu
   const faceWidthMm = mesh.faceWidthMm ?? marked.faceWidthMm;
   if (wholeDepthMm === null) return refuse("missing", ["print", "wholeDepthMm"]);
   const spiral = kind === "bevel" ? { spiral: mesh.spiral } : {};
-  const asked = { kind, prints, wholeDepthMm, filmMm, pressureAngleDeg: mesh.pressureAngleDeg, ...spiral };
+  const asked = { kind, prints, wholeDepthMm, pressureAngleDeg: mesh.pressureAngleDeg, ...spiral };
   const read = judgePrint({
     ...asked,
+    filmMm: filmMm ?? usualFilmMm,
     ...(faceWidthMm === null ? {} : { faceWidthMm }),
     ...(boltSpanMm === null ? {} : { boltSpanMm }),
   });
   if (!read.ok) return { ok: false, refusal: { ...read.refusal, path: ["print", ...read.refusal.path] } };
   const { findings, moves } = read.value.read;
-  return accept({ judged: read.value.judged, print: { ...asked, faceWidthMm, boltSpanMm, findings, moves } });
+  return accept({ judged: read.value.judged, print: { ...asked, filmMm, faceWidthMm, boltSpanMm, findings, moves } });
 }
 
 function byPins(

@@ -8,6 +8,7 @@ import { amountFor } from "~/core/advice";
 import type { SwapOption } from "~/core/gears";
 import type { Refusal } from "~/core/quantity";
 import type { Stage, StoreItem } from "~/core/records";
+import { asGearPair } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
 import { Tick } from "~/ui/tick";
@@ -46,7 +47,7 @@ export function ExchangeForm({
   const [drawers, setDrawers] = useState<[string, string]>(["", ""]);
   const [text, setText] = useState("");
   const comesOut = option.gears.map((gear) => gear !== null);
-  const pair = stage.geometry.element.kind === "gear-pair" ? stage.geometry.element.pair : null;
+  const pair = asGearPair(stage.geometry.element)?.pair;
   const submit = (event: React.FormEvent) => {
     event.preventDefault();
     const said = (on: boolean) =>

@@ -11,6 +11,7 @@ import { type Column, DataTable } from "~/ui/data-table";
 import { Field } from "~/ui/field";
 import { refusalWords } from "../words/refusal";
 import { type Spoken, spoken } from "../words/spoken";
+import { swapMissWords } from "../words/swap-miss";
 
 const mostShown = 60;
 const byWords: Record<SwapBy, string> = {
@@ -266,21 +267,6 @@ function Contact({ usableRatio, totalRatio }: SwapOption) {
   );
 }
 
-const gearReasons: Record<SwapAnswer["rejectedGears"][number]["reason"], string> = {
-  module: "another module",
-  "pressure-angle": "another pressure angle",
-  helix: "another helix angle",
-  bore: "its bore goes on neither shaft",
-  count: "none left",
-};
-const pairReasons: Record<SwapAnswer["nearest"][number]["reason"], string> = {
-  count: "there is only one of them",
-  "needs-more-room": "the slot would have to go further by",
-  "too-loose": "too loose however it is set",
-  "tip-clearance": "tips would run into roots",
-  "contact-ratio": "a tooth lets go before the next has hold",
-};
-
 /** Gears that fit neither place, and the nearest pairs that do not go, each with its reason. */
 function NotTaken({
   answer: { rejectedGears, nearest },
@@ -299,14 +285,14 @@ function NotTaken({
       <ul className="grid gap-1">
         {nearest.map(({ driver, driven, teeth, reason, byMm }) => (
           <li key={`${driver} ${driven}`}>
-            <span className="figure">{teeth.join(" : ")}</span>: {pairReasons[reason]}
+            <span className="figure">{teeth.join(" : ")}</span>: {swapMissWords[reason]}
             {reason === "needs-more-room" &&
-              (byMm === undefined ? " more than there is" : ` ${digits.figure(byMm)} ${digits.unit}`)}
+              (byMm === undefined ? " than it can" : ` by ${digits.figure(byMm)} ${digits.unit}`)}
           </li>
         ))}
         {rejectedGears.slice(0, mostShown).map(({ id, reason }) => (
           <li key={id}>
-            {named(id)}: {gearReasons[reason]}
+            {named(id)}: {swapMissWords[reason]}
           </li>
         ))}
       </ul>

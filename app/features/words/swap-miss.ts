@@ -2,13 +2,13 @@ import type { RejectedGear, RejectedPair } from "~/core/gears";
 
 /** Why a gear, or a pair of them, cannot stand there. */
 export const swapMissWords: Record<RejectedGear["reason"] | RejectedPair["reason"], string> = {
-  module: "another pitch",
+  module: "another module",
   "pressure-angle": "another pressure angle",
   helix: "another helix angle",
-  bore: "its bore fits neither shaft",
+  bore: "its bore goes on neither shaft",
   count: "too few of them",
-  "needs-more-room": "needs the centres further apart than the slot goes",
-  "too-loose": "too loose as close as the slot goes",
-  "tip-clearance": "tips touch roots",
-  "contact-ratio": "too little contact",
+  "needs-more-room": "the slot would have to go further",
+  "too-loose": "too loose however it is set",
+  "tip-clearance": "tips would run into roots",
+  "contact-ratio": "a tooth lets go before the next has hold",
 };

@@ -15,8 +15,12 @@ export function FeelPicture({ round }: { round: FeelRoundNow }) {
     feelsOf(scale).map((word) => [gradeOfFeel(word), word]),
   );
   const typing = round.felt.length > 0;
-  const judged = typing ? round.judged : lastFeel && !changedSinceFeel ? feltOfStage(lastFeel, stage.geometry) : null;
-  const tight = (typing ? null : lastFeel?.body.here) ?? judged?.tightTooth ?? null;
+  const judged = typing
+    ? round.judged
+    : lastFeel?.body.places.length && !changedSinceFeel
+      ? feltOfStage(lastFeel, stage.geometry)
+      : null;
+  const tight = (typing || changedSinceFeel ? null : lastFeel?.body.here) ?? judged?.tightTooth ?? null;
   const inPlaces = (list: FeelRoundNow["now"]) => list.map(({ tooth, grade }) => ({ place: tooth - 1, grade }));
   return (
     <FeelRing

@@ -60,6 +60,8 @@ test("one tooth that binds is outside, and ends in a small step there: one word'
   expect(step.getByText(/^Part the centres by that/)).toBeTruthy();
   await userEvent.click(step.getByRole("button", { name: "Did it so" }));
   await waitFor(() => expect(bodiesOf(job.entries, "move")).toHaveLength(1));
+  // What was felt before the move is not shown as how it stands.
+  expect(await screen.findByRole("img", { name: /40 places round the turn, 0 felt/ })).toBeTruthy();
   expect(bodiesOf(job.entries, "move")[0]).toMatchObject({ amount: 0.06, direction: "apart", did: "so" });
 });
 

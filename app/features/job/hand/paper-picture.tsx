@@ -7,13 +7,17 @@ import { useFeltPart } from "./use-felt-part";
 
 /** What paper looked like round the turn: as it is being tried, or as it was last logged. */
 export function PaperPicture({ phase }: { phase: RoundPhase }) {
-  const { stage, entriesHere } = useJobScreen();
+  const { stage, job, entriesHere } = useJobScreen();
   const texts = useTexts();
   const part = useFeltPart(stage);
   const { element, arcDeg } = stage.geometry;
   const places = feltPlaces(element);
   const typed = readPrints(texts[`paper.${phase}`]);
-  const last = entriesHere.filter(isKind("feel")).findLast(({ body }) => body.paper);
+  // What was tried before the last move is not how it stands.
+  const moved = Math.max(0, ...job.record.moves.map(({ seq }) => seq));
+  const last = job.record.changedSinceFeel
+    ? undefined
+    : entriesHere.filter(isKind("feel")).findLast(({ seq, body }) => seq > moved && body.paper);
   const now =
     typed.length > 0 || !last
       ? typed.map(({ tooth, print }) => ({ tooth, grade: gradeOfPaper(print, null, null) }))

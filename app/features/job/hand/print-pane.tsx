@@ -46,12 +46,12 @@ export function PrintPane({ phase, log, problem }: HandPane) {
     const read = new TextReader(own);
     const prints = readPrints(read);
     const boltSpanMm = read.lengthOrNull("bolts");
-    const filmMm = read.lengthOrNull("film") ?? 0.01;
+    const filmMm = read.lengthOrNull("film");
     const wholeDepthMm = mesh?.wholeDepthMm ?? over0Or(read, "depth", null);
     read.want("depth", wholeDepthMm !== null, "missing");
     const faceWidthMm = mesh?.faceWidthMm ?? over0Or(read, "face", null);
     read.want("bolts", boltSpanMm === null || !(boltSpanMm <= 0), "too-small");
-    read.want("film", !(filmMm <= 0), "too-small");
+    read.want("film", filmMm === null || !(filmMm <= 0), "too-small");
     setProblems(read.problems);
     if (Object.keys(read.problems).length > 0) return;
     const logged = await log({
@@ -125,7 +125,7 @@ export function PrintPane({ phase, log, problem }: HandPane) {
       />
       <Field
         label="Film of paint"
-        hint="mm; empty: 0.01 (common practice)"
+        hint="mm; empty: not known, 0.01 is reckoned with (common practice)"
         value={own.film ?? ""}
         onChange={(event) => write({ film: event.target.value })}
         error={error("film")}

@@ -7,6 +7,8 @@ export function Smoother() {
   const { stage, job } = useJobScreen();
   const { feltAsFound, lastFeel } = job.record;
   if (!feltAsFound || !lastFeel || feltAsFound.id === lastFeel.id) return null;
+  // Words are held against words, prints against prints.
+  if ((feltAsFound.body.paper === undefined) !== (lastFeel.body.paper === undefined)) return null;
   const before = gradesOf(feltAsFound);
   const off = (grade: number) => Math.abs(grade - 3);
   const both = gradesOf(lastFeel).flatMap(({ tooth, grade }) => {

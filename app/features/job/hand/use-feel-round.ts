@@ -53,9 +53,11 @@ export function useFeelRound(phase: RoundPhase): FeelRoundNow {
   }, [element, arcDeg, places]);
   const judged = useMemo(() => judgeFelt(felt, places, arc, magnetSteps), [felt, places, arc, magnetSteps]);
   const planned = positions.find((tooth) => !felt.some((item) => item.tooth === tooth)) ?? null;
-  const { feltAsFound, lastFeel } = job.record;
+  const { feltAsFound, changedSinceFeel } = job.record;
+  // Of paper or a print there are no words, and what was felt before a move is not how it stands.
+  const lastFeel = !changedSinceFeel && job.record.lastFeel?.body.places.length ? job.record.lastFeel : null;
   const before = useMemo(
-    () => (feltAsFound && phase !== "as-found" ? gradesOf(feltAsFound) : []),
+    () => (feltAsFound?.body.places.length && phase !== "as-found" ? gradesOf(feltAsFound) : []),
     [feltAsFound, phase],
   );
   const now = useMemo(
