@@ -1,5 +1,5 @@
 import { type GearParts, spurPair } from "../core/gears";
-import type { Idler, StageElement, SwitchGear } from "../core/stages";
+import type { GearPosition, Idler, Slide, StageElement, SwitchGear } from "../core/stages";
 
 /** Bolts in a rectangle, from the upper left clockwise. */
 export const rectangle = (width: number, height: number) => [
@@ -29,7 +29,9 @@ type Pair = {
 export const gears = (
   pair: Pair,
   parts: GearParts,
-  switched: { gearName: string; gears: SwitchGear[] } | undefined = undefined,
+  switched:
+    | { gearName: string; gears: SwitchGear[]; positions?: GearPosition[]; slide?: Slide }
+    | undefined = undefined,
 ): StageElement => ({
   kind: "gear-pair",
   pair: { ...spurPair(pair.teeth, pair.moduleMm), ...pair },

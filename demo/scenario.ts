@@ -193,7 +193,14 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
       return v;
     },
   ],
-  ["die-cutter", "speed", built("Fitted after overhaul", [120, 0.008], [40, 0.006])],
+  [
+    "die-cutter",
+    "speed",
+    (v) => {
+      v.twoSpeeds(120, "Grinds when low is put in");
+      return v;
+    },
+  ],
   [
     "die-cutter",
     "lift-worm",
@@ -221,6 +228,14 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
   ["table", "reducer", built("Reducer fitted", [64, 0.4])],
   ["strapper", "infeed", built("New belt fitted", [70, -2])],
   ["strapper", "head", built("Head fitted", [85, 1])],
+  [
+    "strapper",
+    "tensioner",
+    (v) => {
+      v.shifted(62, "Hangs on changing to fast");
+      return v;
+    },
+  ],
   ["lift", "motor-coupling", built("Motor changed, shafts lined up", [128, 0.015])],
   ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],

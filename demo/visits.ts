@@ -19,6 +19,7 @@ import {
   type SideQuantity,
   sensitivityOf,
   waysToMeasure,
+  withGearIn,
 } from "../core/stages";
 import type { DemoMachine, DemoStage } from "./types";
 
@@ -82,12 +83,14 @@ export class Visits {
   private count = 0;
   /** How far the adjuster was moved since it was entered. */
   private moved = 0;
+  /** Of a switchable gear what is in, with the mesh that it makes. */
+  private gearIn: { name: string; mesh: SimulatedStage } | null = null;
 
   constructor(
     private readonly machine: DemoMachine,
     private readonly stage: DemoStage,
     private readonly now: Date,
-    random: Random,
+    private readonly random: Random,
   ) {
     const { element } = stage.geometry;
     this.frame = frameOf(element);
@@ -231,6 +234,77 @@ export class Visits {
     this.round("check", 21);
     this.prove(21);
     this.sign(90);
+  }
+
+  /** A gear with two speeds, each against a stop of its own: both read, the spacer of one exchanged, the force raised in steps. */
+  twoSpeeds(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.clamps("eased");
+    this.putIn("low", 0.045);
+    this.round("as-found", 21);
+    const low = this.gearIn;
+    this.putIn("high", 0.135);
+    this.round("as-found", 21);
+    const high = this.gearIn;
+    this.gearIn = low;
+    this.push("record-entry", {
+      kind: "move",
+      gear: "low",
+      amount: 0.16,
+      did: "so",
+      advised: { amount: 0.16, min: 0.13, max: 0.19, at: null, standTooth: null },
+      reasons: [],
+      note: "",
+      stack: { was: [{ thicknessMm: 1, count: 1 }], now: [{ thicknessMm: 1.16, count: 1 }] },
+    });
+    low?.mesh.moveCentres(0.16);
+    this.clamps("firm");
+    this.clamps("dressed");
+    this.round("check", 21);
+    this.gearIn = high;
+    this.round("check", 21);
+    this.prove(21, ["low", "high"]);
+    for (const [gear, currents] of [
+      ["low", ["1.42", "1.43", "1.42", "1.43", "1.43"]],
+      ["high", ["1.61", "1.60", "1.61", "1.62", "1.61"]],
+    ] as const)
+      this.push("record-entry", {
+        kind: "sweep",
+        gear,
+        unit: "bar",
+        points: currents.map((current, i) => ({ force: String(2 + i), current })),
+      });
+    this.sign(90);
+  }
+
+  /** A gear that slides between two mates: read in both, its stops measured, tried how it goes in. */
+  shifted(daysAgo: number, reason: string): void {
+    this.open(daysAgo, reason);
+    this.isolate();
+    this.putIn("slow", 0.13);
+    this.round("as-found", 21);
+    this.putIn("fast", 0.14);
+    this.round("as-found", 21);
+    this.push("record-entry", {
+      kind: "shift",
+      stops: { left: "-13.1", right: "13.2" },
+      engaged: [
+        { gear: "slow", how: "goes in" },
+        { gear: "fast", how: "goes in while one side turns" },
+      ],
+      actuator: { left: "1180", right: "1752" },
+      note: "",
+    });
+    this.note("The spacer at the fast end is too thick by most of a millimetre; a thinner one is asked for");
+    this.sign(90);
+  }
+
+  private putIn(name: string, mean: number): void {
+    const element = withGearIn(this.stage.geometry.element, name);
+    if (!element) throw new Error(`no gear ${name}`);
+    const hidden = { ...this.stage.hidden, element, mean };
+    this.gearIn = { name, mesh: simulatedStage(hidden, this.quantity, 0.01, this.with.noise, this.random) };
   }
 
   private feel(phase: "as-found" | "check", grades: readonly FeelGrade[]): void {
@@ -426,9 +500,13 @@ export class Visits {
   }
 
   private round(phase: string, temperatureC: number, only?: readonly number[]): DemoReading[] {
-    const places = only ?? placesToRead(this.frame, this.stage.geometry.arcDeg ?? null);
-    const shown = places.map((tooth) => ({ tooth, typed: this.mesh.measure(tooth) }));
-    const readings = shown.map(({ tooth, typed }) => ({ tooth, value: this.mesh.judge(typed) }));
+    const frame = this.gearIn
+      ? frameOf(withGearIn(this.stage.geometry.element, this.gearIn.name) ?? this.stage.geometry.element)
+      : this.frame;
+    const places = only ?? placesToRead(frame, this.stage.geometry.arcDeg ?? null);
+    const mesh = this.gearIn?.mesh ?? this.mesh;
+    const shown = places.map((tooth) => ({ tooth, typed: mesh.measure(tooth) }));
+    const readings = shown.map(({ tooth, typed }) => ({ tooth, value: mesh.judge(typed) }));
     const entry = this.push("record-entry", {
       kind: "round",
       phase,
@@ -439,6 +517,7 @@ export class Visits {
         indicatorAngleDeg: 0,
         temperatureC,
         sense: "clockwise",
+        ...(this.gearIn ? { gear: this.gearIn.name } : {}),
       },
       readings: shown.map(({ tooth, typed }) => ({
         tooth,
@@ -495,24 +574,26 @@ export class Visits {
       : undefined;
   }
 
-  private prove(temperature: number): void {
+  private prove(temperature: number, gears: readonly (string | undefined)[] = [undefined]): void {
     this.push("record-entry", { kind: "live", acknowledged: liveChecks });
     const runs = [
       ["forwards", "slow", "1.4", "even hum"],
       ["forwards", "working", "2.3", "even hum"],
       ["backwards", "working", "2.4", "even hum, a little louder"],
     ] as const;
-    for (const [direction, speed, current, noise] of runs)
-      this.push("record-entry", {
-        kind: "proof",
-        way: "powered",
-        outcome: "ran",
-        direction,
-        speed,
-        current,
-        temperature: `${temperature + 9} °C`,
-        noise,
-      });
+    for (const gear of gears)
+      for (const [direction, speed, current, noise] of runs)
+        this.push("record-entry", {
+          kind: "proof",
+          way: "powered",
+          outcome: "ran",
+          direction,
+          speed,
+          current,
+          temperature: `${temperature + 9} °C`,
+          noise,
+          gear,
+        });
   }
 
   private sign(daysToNext: number): void {
@@ -534,6 +615,8 @@ export class Visits {
             "no-compound",
             "things-left-in",
             "side-not-inside",
+            "shift-not-right",
+            "force-rises",
             "clamps-not-known",
             "run-went-wrong",
           ],

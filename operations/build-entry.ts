@@ -16,7 +16,7 @@ import {
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Instrument, Stage } from "../core/records";
 import type { KnownRound } from "../core/rounds";
-import { teethOf } from "../core/stages";
+import { hardStopOf, teethOf } from "../core/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
 import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
@@ -25,8 +25,10 @@ import { noteInput } from "./entries/note";
 import { buildIsolated, buildLive, isolatedInput, liveInput } from "./entries/power";
 import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
+import { buildShift, shiftInput } from "./entries/shift";
 import { buildSide, sideInput } from "./entries/side";
-import { teethInMesh } from "./stage-as-read";
+import { buildSweep, sweepInput } from "./entries/sweep";
+import { stageAsRead, teethInMesh } from "./stage-as-read";
 import { stoodAdjuster } from "./stood-adjuster";
 
 /** What a technician can put into the logbook of an open job. */
@@ -34,6 +36,8 @@ export const workInput = z.discriminatedUnion("kind", [
   roundInput,
   sideInput,
   feelInput,
+  shiftInput,
+  sweepInput,
   looseThingInput,
   moveInput,
   clampInput,
@@ -73,11 +77,17 @@ export function buildEntry(
   const record = () => recordOf(stage);
   switch (work.kind) {
     case "move":
-      return plain(buildMove(work, stoodAdjuster(stage, before.moved + movedBy(entries, stage.adjuster.id))));
+      return plain(moveOf(work, stage, before.moved + movedBy(entries, stage.adjuster.id)));
     case "clamp":
       return plain(buildClamp(work, stage.geometry.clamps));
-    case "feel":
-      return plain(buildFeel(work, stage));
+    case "feel": {
+      const read = stageAsRead(stage, work.gear);
+      return read.ok ? plain(buildFeel(work, read.value)) : read;
+    }
+    case "shift":
+      return plain(buildShift(work, stage));
+    case "sweep":
+      return plain(buildSweep(work, stage, record().power));
     case "loose-thing":
       return plain(buildLooseThing(work, record()), work.state === "out" ? work.names : null);
     case "proof":
@@ -127,10 +137,28 @@ export function buildEntry(
   }
 }
 
+/** A move of the stage's adjuster, or of the stop that one of its gears rests against. */
+function moveOf(work: Extract<WorkInput, { kind: "move" }>, stage: Stage, moved: number): ReturnType<typeof buildMove> {
+  const { gear } = work;
+  if (gear === undefined) return buildMove(work, stoodAdjuster(stage, moved));
+  const read = stageAsRead(stage, gear);
+  if (!read.ok) return read;
+  return hardStopOf(read.value.geometry.element)
+    ? buildMove(work, read.value.adjuster)
+    : refuse("nothing-to-adjust", ["gear"]);
+}
+
 /** The last entry of a round, by its first, unless something was moved after it. */
 function roundToGoOnWith(firstId: string, stage: Stage, entries: readonly Entry[]): EntryOf<"round"> | null {
   const here = entries.filter((entry) => entry.stageId === stage.id);
   const last = here.filter(isKind("round")).findLast((round) => firstOfRound(round) === firstId);
-  const moved = here.some((entry) => entry.kind === "move" && last && entry.seq > last.seq);
+  const gear = last?.body.result.gear;
+  const moved = here.some(
+    (entry) =>
+      entry.kind === "move" &&
+      last &&
+      entry.seq > last.seq &&
+      (entry.body.gear === undefined || entry.body.gear === gear),
+  );
   return last && !moved ? last : null;
 }

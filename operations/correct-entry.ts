@@ -71,4 +71,4 @@ const voidedBefore = async (db: Database, entryId: string, but: string): Promise
   );
 
 /** What can be said never to have counted. Isolation, going live and signatures happened, whatever is said of them later. */
-const voidable: ReadonlySet<string> = new Set(["round", "feel", "move", "clamp", "proof", "usage"]);
+const voidable: ReadonlySet<string> = new Set(["round", "feel", "shift", "sweep", "move", "clamp", "proof", "usage"]);

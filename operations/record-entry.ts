@@ -74,7 +74,8 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
         adjusterId: stage.adjuster.id,
         limitsId: stage.limits?.id ?? null,
       });
-      if (isKind("move")(entry)) {
+      // The stop of one gear is none of the stage's adjuster.
+      if (isKind("move")(entry) && entry.body.gear === undefined) {
         await moveAdjuster(db, stage.adjuster.id, entry.body.amount);
         await moveAlong(db, chain, stage, entry);
       }
@@ -95,7 +96,7 @@ type Made = {
 };
 
 /** Kinds that say what they say whatever the job holds so far: its entries are not read for them. */
-const standAlone: readonly WorkInput["kind"][] = ["note", "feel", "clamp", "isolated"];
+const standAlone: readonly WorkInput["kind"][] = ["note", "feel", "shift", "clamp", "isolated"];
 
 async function prepare(
   db: Database,

@@ -8,12 +8,14 @@ export function Choice<T extends string>({
   options,
   value,
   onChange,
+  disabled = false,
 }: {
   legend: string;
   name: string;
   options: readonly { value: T; label: string }[];
   value: T;
   onChange: (value: T) => void;
+  disabled?: boolean;
 }) {
   const id = useId();
   return (
@@ -25,6 +27,7 @@ export function Choice<T extends string>({
         aria-labelledby={id}
         name={name}
         value={value}
+        disabled={disabled}
         onValueChange={(chosen) => {
           const option = options.find((known) => known.value === chosen);
           if (option) onChange(option.value);
@@ -37,7 +40,8 @@ export function Choice<T extends string>({
             key={option.value}
             value={option.value}
             className="min-h-12 px-4 inline-flex items-center gap-2 border-2 cursor-pointer bg-panel border-rule
-              data-[state=checked]:bg-ink data-[state=checked]:text-panel data-[state=checked]:border-ink"
+              data-[state=checked]:bg-ink data-[state=checked]:text-panel data-[state=checked]:border-ink
+              disabled:cursor-not-allowed data-[state=unchecked]:disabled:opacity-45"
           >
             {option.label}
           </RadioGroup.Item>

@@ -20,13 +20,19 @@ export {
   type Clamps,
   clampsTouched,
   feltOfStage,
+  type GearSoFar,
+  gearsByThemselves,
+  isRead,
   isSlack,
   type JobRecord,
   jobRecord,
   type LooseThing,
+  type ReadSoFar,
   ranWell,
+  readInGear,
   runsGoneWrong,
   type StageOfJob,
+  shiftsRight,
   signedRecord,
   voidedBy,
 } from "./job-record";
@@ -52,12 +58,14 @@ export type {
   SignedRecord,
   UnprovenRun,
 } from "./schema";
-export { type Drift, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
+export { type Drift, gearOfTrend, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { type StageState, type Standing, standingOf } from "./standing";
 export {
   type ChangedThing,
   type ClampState,
   clampStates,
+  type Engagement,
+  engagements,
   type FeelMethod,
   feelMethods,
   type PaperPrint,
@@ -73,7 +81,9 @@ export {
   runSpeeds,
   runWays,
   type Sense,
+  type SweepUnit,
   senses,
+  sweepUnits,
 } from "./vocabulary";
 export { type Left, type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

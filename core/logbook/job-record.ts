@@ -1,7 +1,7 @@
-import { gearNames, type StageElement } from "../stages";
+import { gearNames, positionOf, type StageElement } from "../stages";
 import { type Entry, type EntryOf, isKind } from "./entry";
 import { feltOf, feltSaid } from "./feel";
-import type { FeltJudged, SignedRecord, UnprovenRun } from "./schema";
+import type { Bodies, FeltJudged, SignedRecord, UnprovenRun } from "./schema";
 import type { ClampState, Provisional } from "./vocabulary";
 import { firstOfRound } from "./whole-round";
 
@@ -16,9 +16,8 @@ export type StageOfJob = {
 export type ClampNow = { state: ClampState | "unknown"; pass: number };
 export type LooseThing = { entry: string; thing: string; where: string };
 
-export type JobRecord = {
-  /** A new assembly: nothing as found is looked for. */
-  firstBuild: boolean;
+/** What was read of a mesh in a job, and whether that still stands. */
+export type ReadSoFar = {
   asFound: EntryOf<"round"> | null;
   /** The last round; as left only if nothing was moved or clamped after it. */
   lastRound: EntryOf<"round"> | null;
@@ -27,6 +26,14 @@ export type JobRecord = {
   feltAsFound: EntryOf<"feel"> | null;
   changedSinceFeel: boolean;
   changedSinceRound: boolean;
+};
+export type GearSoFar = ReadSoFar & { gear: string };
+
+export type JobRecord = ReadSoFar & {
+  /** A new assembly: nothing as found is looked for. */
+  firstBuild: boolean;
+  /** Of a switchable stage each of its gears by itself; empty of any other. */
+  gears: GearSoFar[];
   moves: EntryOf<"move">[];
   /** Clamp n at index n − 1. */
   clamps: ClampNow[];
@@ -35,6 +42,10 @@ export type JobRecord = {
   unproven: UnprovenRun[];
   /** The last reading of each side quantity. */
   sides: EntryOf<"side">[];
+  /** How a sliding gear was last found against its stops; null: not looked at. */
+  shift: EntryOf<"shift"> | null;
+  /** The last sweep of the actuator's force in each gear. */
+  sweeps: EntryOf<"sweep">[];
   /** What was put in for the work and is not out again, on any stage of the job. */
   things: LooseThing[];
   /** null: nobody has said. */
@@ -51,20 +62,39 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
   const counting = entries.filter((entry) => !voided.has(entry.id));
   const here = counting.filter((entry) => entry.stageId === stage.id);
   const { clamps, element } = stage.geometry;
-  const rounds = here.filter(isKind("round"));
-  const felt = here.filter(isKind("feel"));
+  const record = {
+    ...readSoFar(here, null),
+    gears: (gearNames(element) ?? []).map((gear) => ({ gear, ...readSoFar(here, gear) })),
+    firstBuild: counting.some((entry) => entry.kind === "job-opened" && entry.body.firstBuild === true),
+    moves: here.filter(isKind("move")),
+    clamps: clampsNow(here, clamps.points.length),
+    proofs: here.filter(isKind("proof")),
+    unproven: unprovenRuns(here.filter(isKind("proof")), element),
+    sides: lastSides(here),
+    shift: here.filter(isKind("shift")).at(-1) ?? null,
+    sweeps: [...new Map(here.filter(isKind("sweep")).map((sweep) => [sweep.body.gear, sweep])).values()],
+    things: thingsIn(counting),
+    power: powerNow(counting),
+  };
+  return { ...record, provisional: whatIsProvisional(record, stage.geometry) };
+}
+
+/** What was read of a stage in a job, of one of its gears where that is named, of all otherwise. */
+function readSoFar(here: readonly Entry[], gear: string | null): ReadSoFar {
+  const inIt = (of: string | null | undefined) => gear === null || (of ?? null) === gear;
+  const rounds = here.filter(isKind("round")).filter(({ body }) => inIt(body.result.gear));
+  const felt = here.filter(isKind("feel")).filter(({ body }) => inIt(body.gear));
   const lastRound = rounds[rounds.length - 1] ?? null;
   const lastFeel = felt[felt.length - 1] ?? null;
   const changes = here.filter(
     (entry) =>
-      entry.kind === "move" ||
+      (entry.kind === "move" && (entry.body.gear === undefined || inIt(entry.body.gear))) ||
       entry.kind === "clamp" ||
       (entry.kind === "change" && (entry.body.what === "moved-along" || entry.body.exchange !== undefined)),
   );
   const changedAfter = (read: { seq: number } | null) => read === null || changes.some((entry) => entry.seq > read.seq);
   const firstFound = rounds.find((round) => round.body.phase === "as-found");
-  const record = {
-    firstBuild: counting.some((entry) => entry.kind === "job-opened" && entry.body.firstBuild === true),
+  return {
     // The round as found may have been gone on with.
     asFound: (firstFound && rounds.findLast((round) => firstOfRound(round) === firstOfRound(firstFound))) ?? null,
     lastRound,
@@ -72,24 +102,40 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     feltAsFound: felt.find((entry) => entry.body.phase === "as-found") ?? null,
     changedSinceRound: changedAfter(lastRound),
     changedSinceFeel: changedAfter(lastFeel),
-    moves: here.filter(isKind("move")),
-    clamps: clampsNow(here, clamps.points.length),
-    proofs: here.filter(isKind("proof")),
-    unproven: unprovenRuns(here.filter(isKind("proof")), element),
-    sides: lastSides(here),
-    things: thingsIn(counting),
-    power: powerNow(counting),
   };
-  return { ...record, provisional: whatIsProvisional(record, stage.geometry) };
 }
 
-export function signedRecord(record: JobRecord, stage: StageOfJob): SignedRecord {
-  const felt = leftByFeel(record);
-  const judged = felt && feltOfStage(felt, stage.geometry);
+/** With a gear in, what was read of that gear; of a stage that has one, of the stage. */
+export const readInGear = (record: JobRecord, gear: string | null | undefined): ReadSoFar =>
+  record.gears.find((one) => one.gear === gear) ?? record;
+
+export const isRead = ({ lastRound, lastFeel }: ReadSoFar): boolean => lastRound !== null || lastFeel !== null;
+
+/** Full face at both stops, neutral as wanted, and in without tooth on tooth; what was not measured or tried does not count against it. */
+export const shiftsRight = ({ travel, engaged }: Bodies["shift"]): boolean =>
+  (travel?.ok ?? true) && engaged.every(({ how }) => how === "goes in" || how === "goes in while one side turns");
+
+/** Gears that stand in a position of their own: each has to be read, set and left right by itself. */
+export const gearsByThemselves = (record: Pick<JobRecord, "gears">, element: StageElement): GearSoFar[] =>
+  record.gears.filter(({ gear }) => positionOf(element, gear) !== null);
+
+const leftOf = (
+  read: ReadSoFar,
+  geometry: StageOfJob["geometry"],
+): Pick<SignedRecord, "asFound" | "asLeft" | "asLeftByFeel"> => {
+  const felt = leftByFeel(read);
   return {
-    asFound: record.asFound?.body.result ?? null,
-    asLeft: record.changedSinceRound ? null : (record.lastRound?.body.result ?? null),
-    ...(judged ? { asLeftByFeel: feltSaid(judged) } : {}),
+    asFound: read.asFound?.body.result ?? null,
+    asLeft: read.changedSinceRound ? null : (read.lastRound?.body.result ?? null),
+    ...(felt ? { asLeftByFeel: feltSaid(feltOfStage(felt, geometry)) } : {}),
+  };
+};
+
+export function signedRecord(record: JobRecord, stage: StageOfJob): SignedRecord {
+  const gears = record.gears.filter(isRead).map((read) => ({ gear: read.gear, ...leftOf(read, stage.geometry) }));
+  return {
+    ...leftOf(record, stage.geometry),
+    ...(gears.length > 0 ? { gears } : {}),
     moves: record.moves.length,
     clampsFirm: record.clamps.filter(isTight).length,
     proofs: record.proofs.length,
@@ -122,9 +168,8 @@ export function runsGoneWrong(proofs: readonly EntryOf<"proof">[]): EntryOf<"pro
 }
 
 /** The round by feel that stands for what was left, where no measured one does. */
-const leftByFeel = (
-  record: Pick<JobRecord, "changedSinceRound" | "changedSinceFeel" | "lastFeel">,
-): EntryOf<"feel"> | null => (record.changedSinceRound && !record.changedSinceFeel ? record.lastFeel : null);
+const leftByFeel = (record: ReadSoFar): EntryOf<"feel"> | null =>
+  record.changedSinceRound && !record.changedSinceFeel ? record.lastFeel : null;
 
 const isTight = (clamp: ClampNow): boolean => clamp.state === "firm" || clamp.state === "dressed";
 /** Screws that would shake loose under power. */
@@ -198,20 +243,31 @@ function powerNow(entries: readonly Entry[]): JobRecord["power"] {
   return last ? { state: "live" } : null;
 }
 
+/** How a mesh was last read, by number or by hand; "inside" where nobody read it, which is said by itself. */
+function verdictLeft(read: ReadSoFar, geometry: StageOfJob["geometry"]): "inside" | "not-inside" | "not-judged" {
+  const feel = leftByFeel(read) ?? (read.lastRound ? null : read.lastFeel);
+  if (feel) return feltOfStage(feel, geometry).verdict === "inside" ? "inside" : "not-inside";
+  const result = read.lastRound?.body.result;
+  if (!result) return "inside";
+  if (result.verdict === null) return "not-judged";
+  return result.verdict === "conforms" ? "inside" : "not-inside";
+}
+
 function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: StageOfJob["geometry"]): Provisional[] {
   const result: Provisional[] = [];
   const { compound } = geometry.clamps;
   const worked = record.moves.length > 0 || record.clamps.some((clamp) => clamp.state !== "unknown");
-  if (!record.asFound && !record.feltAsFound && !record.firstBuild) result.push("no-as-found");
-  const feel = leftByFeel(record) ?? (record.lastRound ? null : record.lastFeel);
-  const inside = feel
-    ? feltOfStage(feel, geometry).verdict === "inside"
-    : (record.lastRound?.body.result.verdict ?? "conforms") === "conforms";
-  if (!feel && record.lastRound?.body.result.verdict === null) result.push("not-judged");
-  else if (!inside) result.push("not-inside");
+  const apart = gearsByThemselves(record, geometry.element);
+  const meshes: readonly ReadSoFar[] = apart.length > 0 ? apart : [record];
+  if (!record.firstBuild && meshes.some((read) => !read.asFound && !read.feltAsFound)) result.push("no-as-found");
+  const left = meshes.map((read) => verdictLeft(read, geometry));
+  if (left.includes("not-judged")) result.push("not-judged");
+  if (left.includes("not-inside")) result.push("not-inside");
   if (record.sides.some(({ body }) => body.verdict !== null && body.verdict !== "conforms"))
     result.push("side-not-inside");
-  if (record.changedSinceRound && record.changedSinceFeel && worked) result.push("no-check-round");
+  if (record.shift && !shiftsRight(record.shift.body)) result.push("shift-not-right");
+  if (record.sweeps.some(({ body }) => body.verdict === "rises")) result.push("force-rises");
+  if (worked && meshes.some((read) => read.changedSinceRound && read.changedSinceFeel)) result.push("no-check-round");
   if (record.things.length > 0) result.push("things-left-in");
   const clamped = worked || record.firstBuild;
   if (clamped && record.clamps.some(isSlack)) result.push("clamps-not-firm");

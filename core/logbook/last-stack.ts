@@ -6,12 +6,14 @@ import type { LaidStack } from "./schema";
 export type KnownStack = { here: LaidStack; other: LaidStack | null };
 
 /**
- * The shims that lie in a stage, by its moves in order; null where nobody has said, or where something was moved since without saying
+ * The shims that lie in a stage, or the spacer under the stop of one of its gears, by its moves in order; null where nobody has said, or where something was moved since without saying
  * which.
  */
-export function lastStack(entries: readonly Entry[], stageId: string): KnownStack | null {
+export function lastStack(entries: readonly Entry[], stageId: string, gear?: string | undefined): KnownStack | null {
   const voided = voidedBy(entries);
-  const moves = entries.filter(isKind("move")).filter((move) => move.stageId === stageId && !voided.has(move.id));
+  const moves = entries
+    .filter(isKind("move"))
+    .filter((move) => move.stageId === stageId && move.body.gear === gear && !voided.has(move.id));
   const here = moves.at(-1)?.body.stack?.now;
   if (!here) return null;
   // The other side stays as it lies while only this one is changed, piece by piece.

@@ -13,10 +13,16 @@ import { wholeRound } from "./whole-round";
  * @param entries rounds, moves and corrections of the stage in order of their numbers
  * @param adjusterId the present revision
  * @param moved sum of the amounts of all moves under that revision, up to the last entry given
+ * @param gear of one that rests against a stop of its own: the moves of that stop, with the rounds in that gear
  */
-export function pastMoves(entries: readonly Entry[], adjusterId: string, moved: number): PastMove[] {
+export function pastMoves(
+  entries: readonly Entry[],
+  adjusterId: string,
+  moved: number,
+  gear?: string | undefined,
+): PastMove[] {
   const voided = voidedBy(entries);
-  const counting = entries.filter((entry) => !voided.has(entry.id));
+  const counting = entries.filter((entry) => !voided.has(entry.id) && isOfGear(entry, gear));
   const moves: PastMove[] = [];
   const ofThis = (move: EntryOf<"move">) => (move.adjusterId === adjusterId ? move.body.amount : 0);
   let stood = moved - counting.filter(isKind("move")).reduce((sum, move) => sum + ofThis(move), 0);
@@ -45,6 +51,12 @@ export function pastMoves(entries: readonly Entry[], adjusterId: string, moved: 
   }
   return moves;
 }
+
+/** Without a gear: everything but the moves of single stops. */
+const isOfGear = (entry: Entry, gear: string | undefined): boolean =>
+  entry.kind === "move"
+    ? entry.body.gear === gear
+    : gear === undefined || entry.kind !== "round" || entry.body.result.gear === gear;
 
 /** A chain's slack read by hand counts as the sag at which it would hang, so that either way teaches the same. */
 const placesOf = (readings: readonly ReadingRecord[]): PastMove["before"] =>

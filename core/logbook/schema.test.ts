@@ -38,6 +38,7 @@ const side = {
   verdict: "conforms",
   note: "",
 };
+const shiftEnd = { overlapMm: 6, share: 0.75, marginMm: -1.6, ok: false, spacerChangeMm: -2 };
 const said = [{ key: "air", text: "Compressed air vented" }];
 const stack = [{ thicknessMm: 0.5, count: 2 }];
 const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
@@ -57,7 +58,29 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
     teaches: true,
     note: "",
     feelerMm: [0.1],
+    gear: "low",
     stack: { was: stack, now: [], other: { was: [], now: stack } },
+  },
+  shift: {
+    gears: ["low", "high"],
+    stops: { leftMm: -10, rightMm: 9 },
+    travel: { left: shiftEnd, right: shiftEnd, neutralMm: 5, neutralOk: true, ok: false, feasible: true },
+    engaged: [{ gear: "low", how: "tooth on tooth" }],
+    actuator: { left: 1100, right: 1900, unit: "µs" },
+    note: "",
+  },
+  sweep: {
+    gear: "low",
+    unit: "bar",
+    points: [{ force: 2, currentA: 1.02 }],
+    allowedRisePercent: 5,
+    resolutionA: 0.01,
+    slope: 0.01,
+    slopeInterval: [0, 0.02],
+    risePercent: 4,
+    risePercentInterval: [0, 8],
+    verdict: "undecided",
+    cause: null,
   },
   "loose-thing": { thing: "pin", state: "in", where: "" },
   clamp: { clamp: 1, of: 4, pass: 1, passes: 2, state: "snug", torqueNm: null },
@@ -81,6 +104,7 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
       clampsFirm: 4,
       proofs: 2,
       sides: [side],
+      gears: [{ gear: "low", asFound: round, asLeft: null, asLeftByFeel: { verdict: "near", side: "tight" } }],
     },
     comment: "",
     nextDate: null,

@@ -8,6 +8,7 @@ import { feels, judgedQuantities, measuredQuantities, placeWords, sideQuantities
 import {
   changedThings,
   clampStates,
+  engagements,
   feelMethods,
   paperPrints,
   provisionals,
@@ -16,6 +17,7 @@ import {
   runOutcomes,
   runSpeeds,
   runWays,
+  sweepUnits,
 } from "./vocabulary";
 
 /** Bodies of entries as they lie in the logbook, by kind; entries of earlier formats once they were read as today's. */
@@ -75,6 +77,7 @@ const feltJudged = z.object({
   skew: z.literal(true).optional(),
 });
 export type FeltJudged = z.output<typeof feltJudged>;
+const feltSaidOnly = feltJudged.pick({ verdict: true, side: true, by: true, skew: true });
 /** As much of it as is said in a line. */
 export type FeltSaid = Pick<FeltJudged, "verdict" | "side" | "by" | "skew">;
 
@@ -135,6 +138,49 @@ const pinsTried = z.object({
 });
 export type PinsLogged = z.output<typeof pinsTried>;
 
+const shiftEnd = z.object({
+  overlapMm: finite,
+  share: finite,
+  marginMm: finite,
+  ok: z.boolean(),
+  spacerChangeMm: finite,
+});
+const slideStood = z.object({
+  /** Which gear is in at the left stop, and which at the right. */
+  gears: z.tuple([z.string(), z.string()]),
+  /** Slide positions against them; null: not measured. */
+  stops: z.object({ leftMm: finite, rightMm: finite }).nullable(),
+  travel: z
+    .object({
+      left: shiftEnd,
+      right: shiftEnd,
+      neutralMm: finite,
+      neutralOk: z.boolean(),
+      ok: z.boolean(),
+      feasible: z.boolean(),
+    })
+    .nullable(),
+  engaged: z.array(z.object({ gear: z.string(), how: z.enum(engagements) })),
+  /** Where the actuator stood against either stop; null: not read. */
+  actuator: z.object({ left: finite, right: finite, unit: z.string() }).nullable(),
+  note: z.string(),
+});
+const both = z.tuple([finite, finite]);
+const forceRaised = z.object({
+  /** null: the stage has one gear. */
+  gear: z.string().nullable(),
+  unit: z.enum(sweepUnits),
+  points: z.array(z.object({ force: finite, currentA: finite })),
+  allowedRisePercent: finite,
+  resolutionA: finite,
+  slope: finite,
+  slopeInterval: both,
+  risePercent: finite,
+  risePercentInterval: both,
+  verdict: z.enum(["flat", "rises", "undecided"]),
+  cause: z.enum(["follows", "gives-way", "settles", "unknown"]).nullable(),
+});
+
 const feltAt = z.object({ tooth: count, feel: z.enum(feels) });
 export type FeltAt = z.output<typeof feltAt>;
 
@@ -168,7 +214,18 @@ const signedRecord = z.object({
   asFound: roundResult.nullable(),
   asLeft: roundResult.nullable(),
   /** By feel only, where nothing was measured. */
-  asLeftByFeel: feltJudged.pick({ verdict: true, side: true, by: true, skew: true }).optional(),
+  asLeftByFeel: feltSaidOnly.optional(),
+  /** Of a switchable stage each gear that was read; what stands above is the last of them. */
+  gears: z
+    .array(
+      z.object({
+        gear: z.string(),
+        asFound: roundResult.nullable(),
+        asLeft: roundResult.nullable(),
+        asLeftByFeel: feltSaidOnly.optional(),
+      }),
+    )
+    .optional(),
   moves: count,
   clampsFirm: count,
   proofs: count,
@@ -212,6 +269,10 @@ export const entryBodies = {
     print: printMarked.optional(),
     pins: pinsTried.optional(),
   }),
+  /** A sliding gear against its stops, and how it goes in. */
+  shift: slideStood,
+  /** The current while an actuator's force is raised in steps. */
+  sweep: forceRaised,
   move: z.object({
     amount: finite,
     unit: z.string(),
@@ -229,6 +290,8 @@ export const entryBodies = {
     reasons: z.array(z.enum(reasonCodes)),
     teaches: z.boolean(),
     note: z.string(),
+    /** Of a stage whose gears rest against stops of their own: the gear whose stop was changed. */
+    gear: z.string().optional(),
     /** The leaves with which it was set, where the adjuster has no scale. */
     feelerMm: z.array(finite).optional(),
     /** The shims that lay in it, and those that lie in it now, where they were said one by one. */

@@ -46,7 +46,7 @@ export function stageTrend(
   const at = (entry: Entry): number | null =>
     axis === "time" ? isoToDays(entry.madeAt) : usageAt(meter, entry.madeAt);
   const all = roundsToTrend(entries);
-  const gear = all[all.length - 1]?.body.result.gear;
+  const gear = gearOf(all);
   const rounds = all.filter((round) => round.body.result.gear === gear);
   const points = rounds.flatMap((round): TrendPointAt[] => {
     const t = at(round);
@@ -66,7 +66,8 @@ export function stageTrend(
   });
   if (points.length < 3) return null;
   const resets = entries.flatMap((entry) => {
-    const t = isReset(entry) ? at(entry) : null;
+    const ofOther = entry.kind === "move" && entry.body.gear !== undefined && entry.body.gear !== gear;
+    const t = isReset(entry) && !ofOther ? at(entry) : null;
     return t === null ? [] : [t];
   });
   const of = (value: (point: TrendPointAt) => number, limit?: number) =>
@@ -81,6 +82,11 @@ export function stageTrend(
   if (!tightest || !mean || !loosest) return null;
   return { axis, points, resets, tightest, mean, loosest, drift: limits && driftOf(tightest, loosest, limits, axis) };
 }
+
+const gearOf = (rounds: readonly EntryOf<"round">[]): string | undefined => rounds[rounds.length - 1]?.body.result.gear;
+
+/** Of which gear the trend tells, so that it is held against that gear's limits. */
+export const gearOfTrend = (entries: readonly Entry[]): string | undefined => gearOf(roundsToTrend(entries));
 
 /**
  * Whole rounds in the order read; of those of one visit with nothing moved in between, the last alone. Two readings an hour apart

@@ -1,11 +1,11 @@
 import { type Verdict, worstVerdict } from "../limits";
 import { type JudgedEnds, judgeEnds } from "../rounds";
-import type { SideQuantity, StageElement } from "../stages";
+import { limitsInGear, type SideQuantity, type StageElement } from "../stages";
 import type { Entry, EntryOf } from "./entry";
 import { feltOf, feltSaid } from "./feel";
 import { lastSides, voidedBy } from "./job-record";
 import type { FeltJudged, FeltSaid, RoundResult } from "./schema";
-import { type Drift, stageTrend } from "./stage-trend";
+import { type Drift, gearOfTrend, stageTrend } from "./stage-trend";
 
 export type StageState = "inside" | "near" | "outside" | "unknown";
 
@@ -46,11 +46,17 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
   const counting = entries.filter((entry) => !voided.has(entry.id));
   const rounds = counting.filter((entry): entry is EntryOf<"round"> => entry.kind === "round");
   const lastFeel = counting.findLast((entry): entry is EntryOf<"feel"> => entry.kind === "feel");
-  const round = worstOfGears(rounds, limits);
+  const limitsOf = (entry: EntryOf<"round">) => limitsInGear(element, entry.body.result.gear, limits);
+  const round = worstOfGears(rounds, limitsOf);
   const lastRound = rounds[rounds.length - 1];
   const byFeel = lastFeel && lastFeel.seq > (lastRound?.seq ?? 0) ? lastFeel : null;
   const read = byFeel ?? round?.entry;
-  const changedSince = read !== undefined && counting.some((entry) => entry.seq > read.seq && changesTheMesh(entry));
+  // Whatever was moved in one gear says nothing of another; of a stage that was read in several the last round of each has to stand.
+  const changedSince =
+    read !== undefined &&
+    (byFeel ? [byFeel] : lastOfGears(rounds)).some((last) =>
+      counting.some((entry) => entry.seq > last.seq && changesTheMesh(entry, gearOf(last))),
+    );
   const felt = byFeel && feltOf(byFeel.body, element, arcDeg);
   const stands: StageState = felt
     ? stateOfFeel[felt.verdict]
@@ -64,12 +70,12 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
   );
   const sideVerdict = worstVerdict(judgedSides.map(({ verdict }) => verdict));
   const state = worseState(main, judgedSides.length > 0 ? stateOf[sideVerdict] : "inside");
-  const trend = stageTrend(counting, limits, "time");
+  const trend = stageTrend(counting, limitsInGear(element, gearOfTrend(counting), limits), "time");
   return {
     result: round?.entry.body.result ?? null,
     loosest: lastOfGears(rounds).map(({ body }) => ({
       gear: body.result.gear ?? null,
-      value: judgeEnds(body.result, limits).greatest,
+      value: judgeEnds(body.result, limitsInGear(element, body.result.gear, limits)).greatest,
     })),
     judged: round?.judged ?? null,
     felt: felt && feltSaid(felt),
@@ -90,10 +96,10 @@ const lastOfGears = (rounds: readonly EntryOf<"round">[]): EntryOf<"round">[] =>
 /** The last round of each gear, judged by the limits of today; of them the worst, the newest of equals. */
 function worstOfGears(
   rounds: readonly EntryOf<"round">[],
-  limits: { lo: number; hi: number } | null,
+  limitsOf: (entry: EntryOf<"round">) => { lo: number; hi: number } | null,
 ): { entry: EntryOf<"round">; judged: JudgedEnds } | null {
   return lastOfGears(rounds)
-    .map((entry) => ({ entry, judged: judgeEnds(entry.body.result, limits) }))
+    .map((entry) => ({ entry, judged: judgeEnds(entry.body.result, limitsOf(entry)) }))
     .sort((a, b) => b.entry.seq - a.entry.seq)
     .reduce<{ entry: EntryOf<"round">; judged: JudgedEnds } | null>(
       (worst, now) => (worst && isWorse(worst.judged, now.judged) ? worst : now),
@@ -118,8 +124,11 @@ const stateOf: Record<Verdict, StageState> = { conforms: "inside", undecided: "n
 export const worseState = (a: StageState, b: StageState): StageState =>
   (["outside", "near", "unknown", "inside"] as const).find((state) => state === a || state === b) ?? "unknown";
 
-/** A new part or another centre distance as much as a move. */
-const changesTheMesh = (entry: Entry): boolean =>
-  entry.kind === "move" ||
+const gearOf = (read: EntryOf<"round"> | EntryOf<"feel">): string | null =>
+  (read.kind === "round" ? read.body.result.gear : read.body.gear) ?? null;
+
+/** A new part or another centre distance as much as a move; the stop of one gear moves that gear alone. */
+const changesTheMesh = (entry: Entry, gear: string | null): boolean =>
+  (entry.kind === "move" && (entry.body.gear === undefined || entry.body.gear === gear)) ||
   entry.kind === "clamp" ||
   (entry.kind === "change" && (entry.body.what === "geometry" || entry.body.what === "moved-along"));

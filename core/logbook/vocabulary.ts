@@ -32,6 +32,8 @@ export const provisionals = [
   "not-inside",
   "not-judged",
   "side-not-inside",
+  "shift-not-right",
+  "force-rises",
   "no-check-round",
   "things-left-in",
   "clamps-not-firm",
@@ -46,4 +48,10 @@ export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint",
 /** What a strip of paper looks like that was rolled through, from loose to tight. */
 export const paperPrints = ["falls out", "even", "bunched at one end", "askew", "cut through"] as const;
 export type PaperPrint = (typeof paperPrints)[number];
+/** How a sliding gear went in, from right to wrong. */
+export const engagements = ["goes in", "goes in while one side turns", "tooth on tooth", "stays out"] as const;
+export type Engagement = (typeof engagements)[number];
+/** In what an actuator's force is raised. */
+export const sweepUnits = ["N", "bar", "psi"] as const;
+export type SweepUnit = (typeof sweepUnits)[number];
 export type FeelMethod = (typeof feelMethods)[number];

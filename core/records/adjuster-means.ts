@@ -10,5 +10,6 @@ export const adjusterMeans = [
   "spacers",
   "roller-holes",
   "roller-diameter",
+  "stop",
 ] as const;
 export type AdjusterMeans = (typeof adjusterMeans)[number];

@@ -23,7 +23,7 @@ export type Elements = {
 export type StageKind = keyof Elements;
 export type StageElement = Elements[StageKind];
 
-export type { SwitchGear } from "./kinds/gear-pair/schema";
+export type { Actuator, GearPosition, HardStop, Slide, SwitchGear } from "./kinds/gear-pair/schema";
 export type { Idler, Moved } from "./runs/schema";
 export type {
   BevelElement,

@@ -8,6 +8,7 @@ export {
   usualAngle,
 } from "./drive-line-shapes";
 export type {
+  Actuator,
   BeltElement,
   BevelElement,
   ChainElement,
@@ -15,9 +16,12 @@ export type {
   Elements,
   GapElement,
   GearElement,
+  GearPosition,
+  HardStop,
   Idler,
   Moved,
   PlanetaryElement,
+  Slide,
   StageElement,
   StageKind,
   SwitchGear,
@@ -41,7 +45,19 @@ export { fromJudged } from "./from-judged";
 export { checkElement, givenOf, mirroredElement, recommendKind, recommendSide } from "./given";
 export { stageKinds } from "./kinds";
 export { isSteep } from "./kinds/chain/steep";
-export { asGearPair, gearNamed, gearNames, gearsOf, switchGears, withGearIn } from "./kinds/gear-pair/gears";
+export {
+  asGearPair,
+  gearNamed,
+  gearNames,
+  gearsOf,
+  gearsWithStops,
+  hardStopOf,
+  limitsInGear,
+  positionOf,
+  slideOf,
+  switchGears,
+  withGearIn,
+} from "./kinds/gear-pair/gears";
 export { normalPerCircumferential } from "./kinds/gear-pair/mesh";
 export type { RockedWheel } from "./kinds/kind";
 export { planetCircleMm } from "./kinds/planetary";

@@ -12,6 +12,9 @@ export type Unwise =
   | PlanetaryReason
   | { code: "gear-does-not-mesh"; name: string; backlashMm: number }
   | { code: "of-a-gear"; name: string; of: UnwiseGear }
+  | { code: "neutral-not-as-wanted"; neutralMm: number }
+  | { code: "face-not-in-mesh"; name: string; share: number; spacerMm: number }
+  | { code: "beyond-actuator"; name: string; at: number; ends: readonly [number, number] }
   | { code: "few-teeth-in-mesh"; teeth: number }
   | { code: "little-wrap"; wrapDeg: number; leastDeg: number }
   | { code: "belt-slack"; byMm: number }

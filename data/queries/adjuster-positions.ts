@@ -21,7 +21,7 @@ export const movedBeforeJob = async (
           from unnest(${adjusterIds}::uuid[]) as a (id) left join adjuster_position p on p.adjuster_id = a.id
           left join (
             select e.adjuster_id, sum((e.body->>'amount')::double precision) as moved from entry e
-            where e.job_id = ${jobId} and e.kind = 'move'
+            where e.job_id = ${jobId} and e.kind = 'move' and not e.body ? 'gear'
               and not exists (select 1 from entry k
                 where k.names_entry = e.id and k.kind = 'correction' and (k.body->>'voids')::boolean)
             group by e.adjuster_id) j on j.adjuster_id = a.id`,

@@ -212,7 +212,19 @@ export const dieCutter: DemoMachine = {
         element: gears(
           { teeth: [24, 36], moduleMm: 2, faceWidthMm: 18, centreDistanceMm: 60.2 },
           { materials: ["steel", "steel"] },
-          { gearName: "low", gears: [{ name: "high", teeth: [30, 30], profileShift: [0, 0] }] },
+          {
+            gearName: "low",
+            gears: [{ name: "high", teeth: [30, 30], profileShift: [0, 0] }],
+            positions: [
+              { gear: "low", stop: { by: "spacer", thicknessMm: 1, perMm: 1 } },
+              {
+                gear: "high",
+                centreDistanceMm: 60.18,
+                limits: { lo: 0.08, aim: null, hi: 0.2, source: "Sheet SG-4, high gear" },
+                stop: { by: "spacer", thicknessMm: 2, perMm: -1 },
+              },
+            ],
+          },
         ),
         clamps: { points: rectangle(90, 60), size: "M8 8.8", torqueNm: 24, passes: 2, compound: true },
       },

@@ -56,6 +56,22 @@ export const strapper: DemoMachine = {
         element: gears(
           { teeth: [17, 51], moduleMm: 1.5, faceWidthMm: 14, centreDistanceMm: 51.18 },
           { materials: ["steel", "steel"] },
+          {
+            gearName: "slow",
+            gears: [{ name: "fast", teeth: [24, 44], profileShift: [0, 0] }],
+            slide: {
+              left: "slow",
+              right: "fast",
+              travel: {
+                slider: { left: { fromMm: 0, toMm: 10 }, right: { fromMm: 14, toMm: 24 } },
+                mates: { left: { fromMm: -13, toMm: -3 }, right: { fromMm: 28, toMm: 38 } },
+                stops: { leftMm: -13, rightMm: 14 },
+                wantedShare: 0.95,
+                neutral: { loMm: 0.5 },
+              },
+              actuator: { by: "servo", unit: "µs", left: 1180, right: 1790, ends: [1000, 2000] },
+            },
+          },
         ),
         clamps: { points: rectangle(60, 50), size: "M6 8.8", torqueNm: 10, passes: 2, compound: false },
       },

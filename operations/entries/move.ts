@@ -3,7 +3,7 @@ import { centreChange, exchange, type Pieces, reasonCodes, totalOf, unitOf } fro
 import type { Bodies } from "../../core/logbook";
 import { accept, type Result, refuse } from "../../core/quantity";
 import type { StageAdjuster } from "../../core/records";
-import { id, text } from "../input";
+import { id, text, words } from "../input";
 import { takings } from "../takings";
 
 const finite = z.number().gte(-1e6).lte(1e6);
@@ -28,6 +28,8 @@ export const moveInput = z.object({
   note: text(4000).trim(),
   /** The leaves with which it was set, where the adjuster has no scale. */
   feelerMm: z.array(z.number().gt(0).lte(100)).min(1).max(6).optional(),
+  /** Of a stage whose gears rest against stops of their own: the gear whose stop was changed. */
+  gear: words(40).optional(),
   /** The revision of the adjuster that the amount is meant for. */
   adjusterId: id.optional(),
   /** The shims that lay in it and those that lie in it now; with the other side of the part where they were carried across. */
@@ -67,6 +69,7 @@ export function buildMove(
     reasons: input.reasons,
     teaches: !byHand,
     note: input.note,
+    ...(input.gear ? { gear: input.gear } : {}),
     ...(input.feelerMm ? { feelerMm: input.feelerMm } : {}),
     ...(stack ? { stack } : {}),
   });

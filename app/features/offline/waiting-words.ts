@@ -30,6 +30,12 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return `A correction: “${text}”`;
       case "clamp":
         return `Clamp ${clamp} ${state}`;
+      case "shift":
+        return shiftContent(payload as ShiftPayload);
+      case "sweep":
+        return (payload.points as { force: string; current: string }[])
+          .map(({ force, current }) => `${force} ${payload.unit}: ${current} A`)
+          .join(", ");
       case "loose-thing":
         return state === "in" ? `${thing} put in` : "Something taken out";
       case "isolated":
@@ -50,6 +56,16 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
   };
   return stage ? `${stage}: ${words()}` : words();
 }
+
+type ShiftPayload = { stops?: { left: string; right: string }; engaged?: { gear: string; how: string }[] };
+
+const shiftContent = ({ stops, engaged = [] }: ShiftPayload): string =>
+  [
+    stops?.left || stops?.right ? `Slide at ${stops.left} and ${stops.right} against its stops` : "",
+    ...engaged.map(({ gear, how }) => `${gear} ${how}`),
+  ]
+    .filter(Boolean)
+    .join(", ");
 
 type ByHand = {
   places?: { tooth: number; feel: string }[];

@@ -2,7 +2,7 @@ import { Circle, Path, Rect, Svg, Text, View } from "@react-pdf/renderer";
 import { recordedView } from "~/app/features/job/read/round-view";
 import { stageUnit } from "~/app/features/words/quantity";
 import { useWords } from "~/app/features/words/use-words";
-import { type Entry, type JobRecord, wholeRound } from "~/core/logbook";
+import { type Entry, type ReadSoFar, wholeRound } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import type { GaugeRow } from "~/ui/band-gauge/before-after";
 import { bandOrSpans, gaugeScale } from "~/ui/band-gauge/layout";
@@ -76,16 +76,17 @@ const ring = { inner: 20, outer: 56 };
 export function PaperRounds({
   stage,
   entries,
-  record,
+  read,
 }: {
+  /** With the gear in that was read. */
   stage: Stage;
   entries: readonly Entry[];
-  record: JobRecord;
+  read: ReadSoFar;
 }) {
-  const { asFound, lastRound } = record;
+  const { asFound, lastRound } = read;
   const drawn = [
     { name: "As found", round: asFound },
-    { name: "As left", round: record.changedSinceRound || lastRound?.id === asFound?.id ? null : lastRound },
+    { name: "As left", round: read.changedSinceRound || lastRound?.id === asFound?.id ? null : lastRound },
   ].flatMap(({ name, round }) => {
     const view = round && recordedView(stage, round, wholeRound(entries, round), null, undefined);
     return view && view.readings.length > 2 ? [{ name, view }] : [];

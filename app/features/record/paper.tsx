@@ -2,7 +2,7 @@ import { createRequire } from "node:module";
 import { Document, Font, Page, renderToBuffer, StyleSheet, Text, View } from "@react-pdf/renderer";
 import type { ReactElement, ReactNode } from "react";
 import { elementWords } from "~/app/features/kinds";
-import { beforeAndAfter, tightestWords } from "~/app/features/words/before-and-after";
+import { beforeAndAfter, meshesRead, tightestWords } from "~/app/features/words/before-and-after";
 import { clampLines } from "~/app/features/words/clamp-lines";
 import { entryWords } from "~/app/features/words/entry";
 import { leftWords } from "~/app/features/words/provisional";
@@ -209,21 +209,14 @@ function JobDocument({ machine, job, stages, entries, now, head, onPage }: Paper
 function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[] }) {
   const reader = useWords();
   const record = jobRecord(entries, stage);
-  const { limits } = stage;
-  const spoken = stageUnit(reader, stage.geometry.element);
   return (
     <View>
       <Text style={look.stage}>
         {stage.name}, {elementWords(reader, stage.geometry.element)}
       </Text>
-      <Text style={look.mid}>
-        {limits
-          ? `Limits ${spoken.range(limits.lo, limits.hi)} ${spoken.unit} of ${spoken.name}. ${limits.source}, revision ${limits.revision}.`
-          : `Its ${spoken.name} has ${noLimits}: what was read is not judged.`}
-      </Text>
-      <PaperGauge stage={stage} rows={beforeAndAfter(reader, stage, record)} />
-      <PaperRounds stage={stage} entries={entries} record={record} />
-      <Text style={look.mid}>{tightestWords(reader, stage, record)}</Text>
+      {meshesRead(stage, record).map((mesh) => (
+        <MeshPart key={mesh.gear} {...mesh} entries={entries} />
+      ))}
       <Text style={look.head}>Done</Text>
       {record.moves.map((move) => {
         const { title, detail } = entryWords(reader, move, stage);
@@ -239,6 +232,31 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[]
           {line}
         </Text>
       ))}
+    </View>
+  );
+}
+
+/** As found and as left of a stage, or of one of its gears. */
+function MeshPart({
+  gear,
+  stage,
+  read,
+  entries,
+}: ReturnType<typeof meshesRead>[number] & { entries: readonly Entry[] }) {
+  const reader = useWords();
+  const { limits } = stage;
+  const spoken = stageUnit(reader, stage.geometry.element);
+  return (
+    <View>
+      {gear && <Text style={look.head}>With {gear} in</Text>}
+      <Text style={look.mid}>
+        {limits
+          ? `Limits ${spoken.range(limits.lo, limits.hi)} ${spoken.unit} of ${spoken.name}. ${limits.source}, revision ${limits.revision}.`
+          : `Its ${spoken.name} has ${noLimits}: what was read is not judged.`}
+      </Text>
+      <PaperGauge stage={stage} rows={beforeAndAfter(reader, stage, read)} />
+      <PaperRounds stage={stage} entries={entries} read={read} />
+      <Text style={look.mid}>{tightestWords(reader, stage, read)}</Text>
     </View>
   );
 }

@@ -24,6 +24,7 @@ const meansWords: Record<AdjusterMeans, string> = {
   spacers: "spacers",
   "roller-holes": "roller in a row of holes",
   "roller-diameter": "thicker or thinner roller",
+  stop: "hard stop: a spacer or a shoulder",
 };
 
 const angleHints: Record<Exclude<AdjusterType, "shims">, string> = {

@@ -20,6 +20,7 @@ export const lawOfMeans: Record<AdjusterMeans, AdjusterType> = {
   spacers: "shims",
   "roller-holes": "slide",
   "roller-diameter": "shims",
+  stop: "shims",
 };
 
 /** null: nothing to adjust. */
@@ -123,6 +124,7 @@ export const usualNames: Record<AdjusterMeans, { name: string; plus: string; min
   spacers: { name: "Spacers", plus: "more", minus: "fewer" },
   "roller-holes": { name: "Roller", plus: "up the row", minus: "down the row" },
   "roller-diameter": { name: "Roller", plus: "thicker", minus: "thinner" },
+  stop: { name: "Spacer under the stop", plus: "thicker", minus: "thinner" },
 };
 
 const usualStep: Record<AdjusterType, number> = { slide: 0.01, screw: 0.0625, pivot: 0.1, eccentric: 1, shims: 0.01 };

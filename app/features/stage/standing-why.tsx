@@ -3,6 +3,7 @@ import type { RoundResult } from "~/core/logbook";
 import type { Stage, StageLimits } from "~/core/records";
 import { aimOf, judgedBy } from "~/core/stages";
 import type { StageStanding } from "~/data/queries/standings";
+import { inGear } from "~/operations/stage-as-read";
 import { BandGauge } from "~/ui/band-gauge/band-gauge";
 import { Fold } from "~/ui/fold";
 import { stateWord } from "~/ui/state-mark";
@@ -18,7 +19,7 @@ import { day } from "../words/times";
 export function StandingWhy({ stage, standing }: { stage: Stage; standing: StageStanding | null }) {
   const reader = useWords();
   const result = standing?.result ?? null;
-  const { limits } = stage;
+  const { limits } = inGear(stage, result?.gear);
   return (
     <section aria-labelledby="standing">
       <h2 id="standing" className="text-xl font-bold">

@@ -36,14 +36,17 @@ export function moveParts(
   unit: MoveUnit,
 ): { before: string; size: string; after: string } {
   const size = amountWords(reader, amount, unit, step, means);
-  const stacked = unit === "mm-of-shim" && means !== "roller-diameter";
+  const stacked = unit === "mm-of-shim" && isAdded(means);
   if (stacked) return { before: amount > 0 ? "add " : "take out ", size, after: "" };
   return { before: "", size, after: ` ${amount > 0 ? positiveWord : negativeWord}` };
 }
 
+/** A stack grows by what is added; of one piece in place of another the size is said. */
+const isAdded = (means: AdjusterMeans | null): boolean => means !== "roller-diameter" && means !== "stop";
+
 /** Each way of an adjuster by itself, as one chooses it. */
 export const wayWords = (by: MovedBy, sign: 1 | -1): string =>
-  by.adjuster?.type === "shims" && by.means !== "roller-diameter"
+  by.adjuster?.type === "shims" && isAdded(by.means)
     ? sign > 0
       ? "added"
       : "taken out"
@@ -78,6 +81,8 @@ export function amountWords(
       return `${millimetres} of roller diameter`;
     case "spacers":
       return `${millimetres} of spacer`;
+    case "stop":
+      return millimetres;
     case "jack-screws":
       return `${plainAmount(reader, size, unit, step)} on both screws alike`;
     default:

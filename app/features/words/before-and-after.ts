@@ -1,6 +1,14 @@
 import type { Reader } from "~/app/features/words/reader";
-import { feltOfStage, type JobRecord, type RoundResult } from "~/core/logbook";
+import {
+  feltOfStage,
+  gearsByThemselves,
+  isRead,
+  type JobRecord,
+  type ReadSoFar,
+  type RoundResult,
+} from "~/core/logbook";
 import type { Stage } from "~/core/records";
+import { inGear } from "~/operations/stage-as-read";
 import type { GaugeRow } from "~/ui/band-gauge/before-after";
 import { capital } from "./count";
 import { readWords } from "./entry";
@@ -8,8 +16,19 @@ import { feltState, feltWords } from "./feel";
 import { placeOf, stageUnit } from "./quantity";
 import { stateOfVerdict } from "./state";
 
+type Read = ReadSoFar & Pick<JobRecord, "firstBuild">;
+
+/** The stage, and of a switchable one each gear that was read, with what a job read of it. */
+export function meshesRead(stage: Stage, record: JobRecord): { gear: string | null; stage: Stage; read: Read }[] {
+  const { firstBuild } = record;
+  const apart = gearsByThemselves(record, stage.geometry.element);
+  const gears = record.gears.filter((read) => isRead(read) || apart.includes(read));
+  if (gears.length === 0) return [{ gear: null, stage, read: record }];
+  return gears.map((read) => ({ gear: read.gear, stage: inGear(stage, read.gear), read: { ...read, firstBuild } }));
+}
+
 /** What a job found on a stage and what it left, each with its figures, or with why there are none. */
-export function beforeAndAfter(reader: Reader, stage: Stage, record: JobRecord): GaugeRow[] {
+export function beforeAndAfter(reader: Reader, stage: Stage, record: Read): GaugeRow[] {
   const asLeft = record.changedSinceRound ? null : (record.lastRound?.body.result ?? null);
   const leftByFeel = !asLeft && !record.changedSinceFeel ? record.lastFeel : null;
   const found = record.asFound?.body.result ?? null;
@@ -24,7 +43,7 @@ export function beforeAndAfter(reader: Reader, stage: Stage, record: JobRecord):
 export function tightestWords(
   reader: Reader,
   { geometry: { element } }: Stage,
-  { asFound, lastRound }: JobRecord,
+  { asFound, lastRound }: ReadSoFar,
 ): string {
   const result = (lastRound ?? asFound)?.body.result;
   if (!result) return "";

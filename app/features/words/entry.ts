@@ -13,6 +13,7 @@ import {
 } from "~/core/logbook";
 import type { Stage, StageAdjuster } from "~/core/records";
 import { frameOf, type StageElement } from "~/core/stages";
+import { adjusterInGear } from "~/operations/stage-as-read";
 import { stateWord } from "~/ui/state-mark";
 import { leavesText, piecesText } from "../stacks/stack-words";
 import { movedWords } from "./amount";
@@ -23,8 +24,10 @@ import { printEnds, printMoveWords } from "./print";
 import { unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
 import { sideWords } from "./quantity-names";
+import { shiftWords } from "./shift";
 import { lengthWords } from "./spoken";
 import { shortCautions, verdictState } from "./state";
+import { sweepCauseWords, sweepWords } from "./sweep";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
 
@@ -81,7 +84,6 @@ export const outcomeWords: Record<RunOutcome, string> = {
 
 /** An entry in a line: what was done, and what came of it. */
 export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): { title: string; detail: string } {
-  const adjuster = stage?.adjuster;
   const element = stage?.geometry.element;
   switch (entry.kind) {
     case "job-opened":
@@ -127,8 +129,21 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       const { thing, state, where } = entry.body;
       return { title: `${capital(thing)} ${state}`, detail: where };
     }
+    case "shift":
+      return shiftWords(reader, entry.body);
+    case "sweep": {
+      const { gear, points, unit, cause } = entry.body;
+      const forces = points.map(({ force }) => force);
+      const [least, most] = [Math.min(...forces), Math.max(...forces)].map((force) => formatNumber(reader, force, 1));
+      return {
+        title: `Force raised ${least} to ${most} ${unit}${gear ? `, ${gear}` : ""}, ${points.length} steps`,
+        detail: [sweepWords(reader, entry.body), cause ? sweepCauseWords[cause] : ""].filter(Boolean).join(". "),
+      };
+    }
     case "move": {
-      const { amount, unit, did, advised, note, feelerMm, stack } = entry.body;
+      const { amount, unit, did, advised, note, feelerMm, stack, gear } = entry.body;
+      const adjuster =
+        gear === undefined ? stage?.adjuster : stage && adjusterInGear(stage.adjuster, stage.geometry.element, gear);
       const moved = movedWords(reader, adjuster ?? unknownAdjuster, amount, unit as MoveUnit);
       return {
         title: `${adjuster?.name ?? "Moved"} ${moved}`,
@@ -271,7 +286,15 @@ function handDetail(reader: Reader, { paper, print, magnetSteps }: Bodies["feel"
   return magnets;
 }
 
-function signedWords(reader: Reader, { asFound, asLeft, asLeftByFeel }: SignedRecord): string {
+function signedWords(reader: Reader, { gears, ...all }: SignedRecord): string {
+  return gears && gears.length > 0
+    ? gears.map((read) => `${read.gear}: ${leftAndFound(reader, read)}`).join("; ")
+    : leftAndFound(reader, all);
+}
+
+type FoundAndLeft = Pick<SignedRecord, "asFound" | "asLeft" | "asLeftByFeel">;
+
+function leftAndFound(reader: Reader, { asFound, asLeft, asLeftByFeel }: FoundAndLeft): string {
   // A gear exchanged in between: what was found is what the old one read.
   const exchanged = asFound?.teeth && asLeft && !sameTeeth(asFound.teeth, asLeft.teeth);
   const found = exchanged ? ` with ${asFound.teeth?.join(" : ")} teeth` : "";

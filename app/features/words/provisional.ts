@@ -1,5 +1,6 @@
 import type { Reader } from "~/app/features/words/reader";
 import type { Provisional, SignedRecord } from "~/core/logbook";
+import { capital } from "./count";
 import { readWords } from "./entry";
 import { feltWords } from "./feel";
 import { provisionalWords } from "./state";
@@ -8,11 +9,21 @@ import { provisionalWords } from "./state";
 export function leftWords(
   reader: Reader,
   code: Provisional,
-  { asLeft, asLeftByFeel }: Pick<SignedRecord, "asLeft" | "asLeftByFeel">,
+  { gears = [], ...left }: Pick<SignedRecord, "asLeft" | "asLeftByFeel" | "gears">,
 ): string {
   if (code !== "not-inside") return provisionalWords[code];
+  const wrong = gears.filter((of) => !isInside(of)).map((of) => `${of.gear} ${leftOutside(reader, of).toLowerCase()}`);
+  return wrong.length > 0 ? capital(wrong.join("; ")) : leftOutside(reader, left);
+}
+
+type Left = Pick<SignedRecord, "asLeft" | "asLeftByFeel">;
+
+const isInside = ({ asLeft, asLeftByFeel }: Left): boolean =>
+  asLeft ? asLeft.verdict === "conforms" || asLeft.verdict === null : asLeftByFeel?.verdict === "inside";
+
+function leftOutside(reader: Reader, { asLeft, asLeftByFeel }: Left): string {
   if (asLeft)
     return `Left ${asLeft.verdict === "undecided" ? "near the edge" : "outside"}: ${readWords(reader, asLeft)}`;
   if (asLeftByFeel) return `Left ${feltWords(asLeftByFeel)}`;
-  return provisionalWords[code];
+  return provisionalWords["not-inside"];
 }

@@ -16,6 +16,8 @@ export const provisionalWords: Record<Provisional, string> = {
   "not-inside": "Left outside its limits, near their edge, or felt at too few places",
   "not-judged": "Its limits are not known: what was read was not judged",
   "side-not-inside": "Something else that was measured is outside its limits, or near their edge",
+  "shift-not-right": "A sliding gear does not meet fully at a stop, or did not go in",
+  "force-rises": "The current rises with the actuator's force: a stop does not carry it",
   "no-check-round": "No round was read after the last move or clamp",
   "things-left-in": "Something is left in",
   "clamps-not-firm": "Not every clamp is firm",

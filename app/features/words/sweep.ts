@@ -1,4 +1,5 @@
 import type { ForceSweep } from "~/core/shifting";
+import type { MarkState } from "~/ui/state-mark";
 import { formatNumber } from "./figure";
 import type { Reader } from "./reader";
 
@@ -7,6 +8,12 @@ export const sweepCauseWords: Record<NonNullable<ForceSweep["cause"]>, string> =
   "gives-way": "It holds at first and then rises: a stop, an arm or the frame gives way.",
   settles: "It rises and then holds: the stop bottoms only at a higher force. Work and read there.",
   unknown: "What yields cannot be told: give at least two forces in each half of the range.",
+};
+
+export const sweepState: Record<ForceSweep["verdict"], MarkState> = {
+  flat: "inside",
+  undecided: "near",
+  rises: "outside",
 };
 
 /** Where the current surely falls as the force rises: the actuator, the meter or the order of the figures wants looking at. */

@@ -45,6 +45,14 @@ export function unwiseWords(reader: Reader, unwise: Unwise): string {
       return `With ${unwise.name} in: ${unwiseWords(reader, unwise.of)}`;
     case "gear-does-not-mesh":
       return `The gear ${unwise.name} overlaps by ${f(reader, -unwise.backlashMm)} mm at this centre distance: thinned teeth may still run, full ones jam.`;
+    case "neutral-not-as-wanted":
+      return unwise.neutralMm < 0
+        ? `Both gears are in at once for ${f(reader, -unwise.neutralMm)} mm of the travel: no stop cures that, only narrower faces.`
+        : `The neutral of ${f(reader, unwise.neutralMm)} mm is not as wanted: only the faces can change it.`;
+    case "face-not-in-mesh":
+      return `Against the stop of ${unwise.name} only ${f(reader, 100 * unwise.share, 0)} % of the face is in mesh: a spacer ${f(reader, Math.abs(unwise.spacerMm))} mm ${unwise.spacerMm > 0 ? "thicker" : "thinner"} brings it in full.`;
+    case "beyond-actuator":
+      return `For ${unwise.name} the actuator would have to stand at ${f(reader, unwise.at, 1)}; it only goes from ${f(reader, unwise.ends[0], 1)} to ${f(reader, unwise.ends[1], 1)}.`;
     case "few-teeth-in-mesh":
       return `Only ${unwise.teeth} teeth in mesh on the smaller pulley; six carry the full load, each one less takes about a fifth off (common practice).`;
     case "little-wrap":

@@ -7,6 +7,7 @@ import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import type { Entry } from "~/core/logbook";
 import type { Job, Stage } from "~/core/records";
+import { gearsWithStops } from "~/core/stages";
 import { draftsOf } from "~/data/queries/drafts";
 import { entriesOfJob } from "~/data/queries/entries";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
@@ -61,7 +62,9 @@ export async function stationOfJob(asked: Context, jobId: string, search: URLSea
 
 /** What lies in the drawers for stages that are set by shims. */
 const stockFor = async ({ pool, person }: Context, stages: readonly Stage[]) =>
-  stages.some(({ adjuster }) => adjuster.adjuster?.type === "shims")
+  stages.some(
+    ({ adjuster, geometry }) => adjuster.adjuster?.type === "shims" || gearsWithStops(geometry.element).length > 0,
+  )
     ? itemsOfKinds(pool, person.workshopId, ["shim", "spacer"], mostStock)
     : [];
 const mostStock = 400;

@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
 import { lastStack, pastMoves } from "~/core/logbook";
 import type { Stage } from "~/core/records";
+import { gearsWithStops } from "~/core/stages";
 import type { Database } from "~/data/postgres";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
 import { earlierProofsOf, recentWorkOf } from "~/data/queries/entries";
@@ -64,14 +65,11 @@ export async function stagesBefore(pool: Database, stages: readonly Stage[], job
       jobId,
     ),
   ]);
-  return stages.map(({ id, adjuster }) => {
+  return stages.map(({ id, adjuster, geometry }) => {
     const work = works.get(id) ?? [];
     const moved = positions.get(adjuster.id) ?? 0;
-    const moves = pastMoves(
-      work.filter((entry) => jobId === null || entry.jobId !== jobId),
-      adjuster.id,
-      moved,
-    );
+    const earlier = work.filter((entry) => jobId === null || entry.jobId !== jobId);
+    const moves = pastMoves(earlier, adjuster.id, moved);
     return {
       stageId: id,
       moves: moves.slice(-mostMoves),
@@ -79,6 +77,11 @@ export async function stagesBefore(pool: Database, stages: readonly Stage[], job
       proofs: proofs.get(id) ?? [],
       known: roundsBefore(work, id, jobId),
       stack: lastStack(work, id),
+      stops: gearsWithStops(geometry.element).map(({ gear }) => ({
+        gear,
+        moves: pastMoves(earlier, adjuster.id, moved, gear).slice(-mostMoves),
+        stack: lastStack(work, id, gear),
+      })),
     };
   });
 }

@@ -3,7 +3,16 @@ import { learnStage } from "~/app/features/job/entries/learn-stage";
 import { openedStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
-import { isKind, meterOf, pastMoves, stageTrend, type TrendAxis, voidedBy, wearLeft } from "~/core/logbook";
+import {
+  gearOfTrend,
+  isKind,
+  meterOf,
+  pastMoves,
+  stageTrend,
+  type TrendAxis,
+  voidedBy,
+  wearLeft,
+} from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
@@ -15,6 +24,7 @@ import { openPointsOf } from "~/data/queries/open-points";
 import { limitsRevisions, stageById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
+import { inGear } from "~/operations/stage-as-read";
 import { partsOf, type RoundsAsked, roundChoice, twoRounds, withAllReadings } from "./two-rounds.server";
 
 /** Rounds that the trend looks back on: two years of weekly ones. */
@@ -70,11 +80,13 @@ export async function loadStage(
   const instrumentId = full && withAllReadings(counting, full)?.readings[0]?.instrumentId;
   const meter = meterOf(usage);
   const reader = readerOf(person, machine);
+  const trendLimits = inGear(stage, gearOfTrend(counting)).limits;
   return {
     stage,
     machine,
     standing: standings[0] ?? null,
-    trend: stageTrend(counting, stage.limits, asked.axis, meter),
+    trend: stageTrend(counting, trendLimits, asked.axis, meter),
+    trendLimits,
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {

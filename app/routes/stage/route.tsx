@@ -7,6 +7,7 @@ import { traitsOf } from "~/app/features/kinds/traits";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { StartJob } from "~/app/features/machine/start-job";
 import { PlaceHead } from "~/app/features/shell/head";
+import { GearPositions } from "~/app/features/stage/gear-positions";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
 import { LimitsHistory } from "~/app/features/stage/limits-history";
 import { PlanVisit } from "~/app/features/stage/plan-visit";
@@ -113,7 +114,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               trend={loaderData.trend}
               axis={loaderData.axis}
               roundsRead={loaderData.roundsRead}
-              limits={stage.limits}
+              limits={loaderData.trendLimits}
               spoken={stageUnit(reader, element)}
               unit={machine.usageUnit}
               now={now}
@@ -125,6 +126,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
             {loaderData.wear && <WearPane wear={loaderData.wear} usageUnit={machine.usageUnit} />}
             <LimitsHistory stage={stage} revisions={loaderData.limits} mayEdit={loaderData.mayEdit} />
             <LearntPane stage={stage} learnt={loaderData.learnt} mayEdit={loaderData.mayEdit} />
+            <GearPositions stage={stage} />
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">
                 <h2 id="geometry" className="text-xl font-bold">

@@ -1,12 +1,9 @@
-import { formatNumber } from "~/app/features/words/figure";
-import { useWords } from "~/app/features/words/use-words";
-import type { ShiftEnd } from "~/core/shifting";
-import { StateMark } from "~/ui/state-mark";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
+import { ShiftEnds } from "../../shifting/shift-ends";
 import { ShiftPicture } from "../../shifting/shift-picture";
-import { lengthWords } from "../../words/spoken";
+import { travelWords } from "../../words/shift";
 import { BenchPage } from "../bench-page";
 import { benchTool, inputFrom } from "../bench-tool";
 import { firstAnswer } from "../first-answer.server";
@@ -69,27 +66,13 @@ export const tool = benchTool("shift-travel", async () => (await import("~/calc/
     </div>
   ),
   read: (texts) => inputFrom(readTravel(texts)),
-  say: (reader, { ok, feasible, neutralMm, left, right }) => {
-    if (!feasible)
-      return neutralMm < 0
-        ? `Both are in at once for ${lengthWords(reader, -neutralMm, 2)}: no stop cures that, only narrower faces`
-        : `The neutral of ${lengthWords(reader, neutralMm, 2)} is not as wanted: only the faces can change it`;
-    if (ok) return `It meets fully at both stops, with ${lengthWords(reader, neutralMm, 2)} of neutral between`;
-    const off = [
-      left.ok ? "" : `left stop: ${spacerWords(lengthWords(reader, Math.abs(left.spacerChangeMm), 2), left)}`,
-    ];
-    off.push(
-      right.ok ? "" : `right stop: ${spacerWords(lengthWords(reader, Math.abs(right.spacerChangeMm), 2), right)}`,
-    );
-    const said = off.filter(Boolean).join("; ");
-    return said.charAt(0).toUpperCase() + said.slice(1);
-  },
+  say: (reader, output) => travelWords(reader, output, ["left stop", "right stop"]),
   View: ({ output, texts }) => {
     const { value } = readTravel(texts);
     return (
       <div className="grid gap-4">
         {value && <ShiftPicture {...value} />}
-        <Ends ends={[output.left, output.right]} />
+        <ShiftEnds ends={[output.left, output.right]} named={["left", "right"]} />
         <p className="text-mid">
           Half to one millimetre of neutral is usual for shifting by hand; tooth on tooth needs a spring, or one side
           turned by hand (common practice). A stop a little beyond full overlap costs nothing while the faces differ in
@@ -99,37 +82,6 @@ export const tool = benchTool("shift-travel", async () => (await import("~/calc/
     );
   },
 });
-
-const spacerWords = (size: string, { spacerChangeMm }: ShiftEnd): string =>
-  `spacer ${size} ${spacerChangeMm > 0 ? "thicker" : "thinner"}`;
-
-function Ends({ ends }: { ends: readonly [ShiftEnd, ShiftEnd] }) {
-  const reader = useWords();
-  return (
-    <table className="w-full text-left" aria-label="Face in mesh at both stops">
-      <thead>
-        <tr className="border-b-2 border-ink">
-          <th className="py-1">Stop</th>
-          <th>In mesh</th>
-          <th>Of the face</th>
-          <th>Room for error</th>
-        </tr>
-      </thead>
-      <tbody>
-        {ends.map((end, i) => (
-          <tr key={i === 0 ? "left" : "right"} className="border-b border-rule">
-            <th className="py-2 font-semibold">
-              <StateMark state={end.ok ? "inside" : "outside"} word={i === 0 ? "left" : "right"} />
-            </th>
-            <td className="figure">{lengthWords(reader, end.overlapMm, 2)}</td>
-            <td className="figure">{formatNumber(reader, 100 * end.share, 0)} %</td>
-            <td className="figure">{lengthWords(reader, end.marginMm, 2)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
 
 export const loader = firstAnswer(tool);
 // The answer is computed here while one types.

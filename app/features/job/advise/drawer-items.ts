@@ -7,7 +7,9 @@ export type Taking = { itemId: string; change: number };
 
 /** Which kinds of pieces a stage is set with. */
 export const itemsFor = (stage: Stage, stock: readonly StoreItem[]): StoreItem[] =>
-  stock.filter(({ kind }) => (stage.adjuster.means === "spacers" ? true : kind === "shim"));
+  stock.filter(({ kind }) => (onlyShims(stage) ? kind === "shim" : true));
+
+const onlyShims = ({ adjuster: { means } }: Stage): boolean => means !== "spacers" && means !== "stop";
 
 /** As measured where somebody did. */
 export const sizeOf = ({ measuredMm, nominalMm }: StoreItem): number => measuredMm ?? nominalMm ?? 0;

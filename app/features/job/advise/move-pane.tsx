@@ -40,7 +40,10 @@ import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
 type Props = {
+  /** With the gear in that is read. */
   stage: Stage;
+  /** Whose stop is moved; undefined: the stage's own adjuster. */
+  gear: string | undefined;
   instrument: Instrument;
   view: RoundView | null;
   learnt: LearntResponse | null;
@@ -64,6 +67,7 @@ type Props = {
 
 const otherwisePart = later(async () => (await import("./otherwise")).Otherwise);
 const drawer = later(async () => (await import("./drawer-pane")).DrawerPane);
+const stop = later(async () => (await import("./stop-pane")).StopPane);
 const roller = later(async () => (await import("./roller-pane")).RollerPane);
 
 /** A sentence with a number: where to stand the gear, which way, how much, what it will read then, how sure, and why. */
@@ -178,7 +182,10 @@ export function MovePane(props: Props) {
           props={{ stage, onOtherwise: props.onOtherwise, onDone: () => setOtherwise(false) }}
         />
       )}
-      {!props.questioned && move && stage.adjuster.adjuster?.type === "shims" && (
+      {!props.questioned && move && stage.adjuster.means === "stop" && (
+        <WhenHere part={stop} props={{ stage, gear: props.gear, view, onTake: props.onTake }} />
+      )}
+      {!props.questioned && move && isStack(stage) && (
         <WhenHere part={drawer} props={{ stage, view, onTake: props.onTake }} />
       )}
       <Beside stage={stage} onOtherwise={props.onOtherwise} onEase={props.onEase} />
@@ -191,6 +198,8 @@ export function MovePane(props: Props) {
     </section>
   );
 }
+
+const isStack = ({ adjuster: { adjuster, means } }: Stage): boolean => adjuster?.type === "shims" && means !== "stop";
 
 const DidIt = memo(function DidIt({
   soButton,

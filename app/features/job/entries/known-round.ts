@@ -6,10 +6,11 @@ import {
   movedBy,
   pastMoves,
   type RoundPhase,
+  readInGear,
   sameTeeth,
   wholeRound,
 } from "~/core/logbook";
-import { teethInMesh } from "~/operations/stage-as-read";
+import { inGear, ownStop, teethInMesh } from "~/operations/stage-as-read";
 import { usePreferences } from "../../people/use-preferences";
 import { recordedView } from "../read/round-view";
 import { useJobScreen } from "./job-context";
@@ -20,27 +21,28 @@ import { useTyped } from "./use-draft";
 export function useKnown(gear: string | undefined) {
   const { data, stage, entered, before, job } = useJobScreen();
   const { entries } = job;
+  const stop = ownStop(entered, gear);
   const learnt = useMemo(
     () =>
-      learnStage(entered, [
-        ...before.moves,
+      learnStage(inGear(entered, gear), [
+        ...(stop ? (before.stops?.find((one) => one.gear === stop)?.moves ?? []) : before.moves),
         ...pastMoves(
           entries.filter((entry) => entry.stageId === entered.id),
           entered.adjuster.id,
           before.moved + movedBy(entries, entered.adjuster.id),
+          stop,
         ),
       ]),
-    [entered, before, entries],
+    [entered, before, entries, gear, stop],
   );
+  const read = readInGear(job.record, gear);
   // Of a move of this job, while the reading after it is the last word.
-  const lastMove = job.record.moves[job.record.moves.length - 1];
+  const lastMove = job.record.moves.findLast(({ body }) => body.gear === stop);
   const wentOtherWay =
-    lastMove && !job.record.changedSinceRound && learnt?.evidence[learnt.evidence.length - 1]?.opposite
-      ? lastMove.id
-      : null;
+    lastMove && !read.changedSinceRound && learnt?.evidence[learnt.evidence.length - 1]?.opposite ? lastMove.id : null;
   const response = learnt ?? undefined;
   const { school } = usePreferences();
-  const last = job.record.lastRound;
+  const last = read.lastRound;
   const known = useMemo(
     () => knownIn(knownRounds(entries, stage.id), gear, teethInMesh(stage, gear)),
     [entries, stage, gear],
@@ -62,13 +64,13 @@ export function useKnown(gear: string | undefined) {
       data.instruments,
     );
   }, [stage, last, entries, response, school, data.instruments]);
-  return { learnt, response, last, known, recorded, wentOtherWay };
+  return { learnt, response, read, last, known, recorded, wentOtherWay };
 }
 
 /** The round as found, as a ghost behind the present one; not of a gear that has been exchanged since. */
-export function useGhost() {
+export function useGhost(gear: string | undefined) {
   const { stage, job } = useJobScreen();
-  const { asFound } = job.record;
+  const { asFound } = readInGear(job.record, gear);
   const asFoundGhost = useMemo(
     () =>
       asFound && sameTeeth(asFound.body.result.teeth, teethInMesh(stage, asFound.body.result.gear))
@@ -80,10 +82,10 @@ export function useGhost() {
 }
 
 /** The round that what is typed goes on with, if that was asked for and nothing was moved since. */
-export function useGoingOn(phase: RoundPhase) {
+export function useGoingOn(phase: RoundPhase, gear: string | undefined) {
   const { job } = useJobScreen();
   const wanted = useTyped(({ texts }) => texts[`on.${phase}`]);
-  const last = job.record.lastRound;
+  const last = readInGear(job.record, gear).lastRound;
   return useMemo(() => {
     if (!wanted || !last || firstOfRound(last) !== wanted) return null;
     const { phase, result } = last.body;

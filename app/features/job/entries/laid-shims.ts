@@ -8,16 +8,19 @@ import { useJobScreen } from "./job-context";
 import { useTexts } from "./use-draft";
 
 /** What lies in a stage as it is typed beside its next move, from what was last logged on; after a move something else lies in it. */
-export function useLaidPieces(stage: Stage) {
+export function useLaidPieces(stage: Stage, gear?: string | undefined) {
   const reader = useWords();
   const { before, job } = useJobScreen();
   const texts = useTexts();
   const known = useMemo(() => {
-    const here = job.entries.some((entry) => entry.kind === "move" && entry.stageId === stage.id);
-    return here ? lastStack(job.entries, stage.id) : (before.stack ?? null);
-  }, [job.entries, stage.id, before.stack]);
+    const here = job.entries.some(
+      (entry) => entry.kind === "move" && entry.stageId === stage.id && entry.body.gear === gear,
+    );
+    if (here) return lastStack(job.entries, stage.id, gear);
+    return (gear ? before.stops?.find((stop) => stop.gear === gear)?.stack : before.stack) ?? null;
+  }, [job.entries, stage.id, gear, before.stack, before.stops]);
   const side = (name: "was" | "other", laid: Parameters<typeof piecesTyped>[1] | null | undefined) => {
-    const field = `stack.${name}.${job.record.moves.length}`;
+    const field = `stack.${name}.${job.record.moves.length}${gear ? ` ${gear}` : ""}`;
     return { field, text: texts[field] ?? (laid ? piecesTyped(reader, laid) : "") };
   };
   return { known, here: side("was", known?.here), other: side("other", known?.other) };

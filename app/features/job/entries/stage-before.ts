@@ -11,6 +11,8 @@ export type StageBefore = {
   proofs: Entry[];
   known: KnownRound[];
   stack?: KnownStack | null;
+  /** Of gears that rest against stops of their own: what moved each, and the spacer that lies under it. */
+  stops?: { gear: string; moves: PastMove[]; stack: KnownStack | null }[];
 };
 
 export const nothingBefore = (stageId: string): StageBefore => ({

@@ -1,12 +1,13 @@
-import { useState } from "react";
-import { type FeltJudged, feelMethods, feltOfStage, type RoundPhase } from "~/core/logbook";
+import { useMemo, useState } from "react";
+import { type FeltJudged, feelMethods, feltOfStage, type RoundPhase, readInGear } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import { gearNames } from "~/core/stages";
+import { inGear, ownStop } from "~/operations/stage-as-read";
 import { Button } from "~/ui/button";
-import { Choice } from "~/ui/choice";
 import { OtherGears } from "../advise/other-gears";
-import { useJobScreen } from "../entries/job-context";
+import { JobContext, useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
+import { GearKeys, useGearIn } from "../read/gear-keys";
+import { ShiftFold } from "../shift/shift-fold";
 import { FeelPane } from "./feel-pane";
 import { FeelPicture } from "./feel-picture";
 import type { HandPane } from "./hand-pane";
@@ -21,13 +22,31 @@ import { PrintPicture } from "./print-picture";
 import { useFeelRound } from "./use-feel-round";
 
 /** A stage read by hand, where nothing is measured: by feel, with paper, by a contact print, with pins. It is kept beside numbers, and says what it is. */
-export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay }) {
+export function HandStation(props: { phase: RoundPhase; way: HandWay }) {
+  const screen = useJobScreen();
+  const gear = useGearIn();
+  const { stage, job, entriesHere } = screen;
+  // Everything below is of the gear that is in: its mesh, its limits, its stop, what was read of it.
+  const inIt = useMemo(() => {
+    if (gear === null) return screen;
+    const record = { ...job.record, ...readInGear(job.record, gear) };
+    const stop = ownStop(stage, gear);
+    const own = entriesHere.filter((entry) => entry.kind !== "move" || entry.body.gear === stop);
+    const put: typeof job.put = (work) => job.put(stop && work.kind === "move" ? { ...work, gear: stop } : work);
+    return { ...screen, stage: inGear(stage, gear), entriesHere: own, job: { ...job, record, put } };
+  }, [screen, gear, job, stage, entriesHere]);
+  return (
+    <JobContext value={inIt}>
+      <InHand {...props} gear={gear} />
+    </JobContext>
+  );
+}
+
+function InHand({ phase, way, gear }: { phase: RoundPhase; way: HandWay; gear: string | null }) {
   const { stage, job } = useJobScreen();
   const texts = useTexts();
   const [problem, setProblem] = useState<Refusal | null>(null);
   const { element } = stage.geometry;
-  const gears = gearNames(element) ?? [];
-  const gear = gears.find((name) => name === texts["method.gear"]) ?? gears[0] ?? null;
   const round = useFeelRound(phase);
   const log: HandPane["log"] = async (work) => {
     const result = await job.put({ kind: "feel", phase, ...work, ...(gear ? { gear } : {}) });
@@ -43,19 +62,12 @@ export function HandStation({ phase, way }: { phase: RoundPhase; way: HandWay })
   return (
     <div className="grow min-h-0 grid lg:grid-cols-[23rem_minmax(0,1fr)_minmax(0,25rem)] lg:grid-rows-[minmax(0,1fr)] max-lg:flex max-lg:flex-col max-lg:px-3.5 max-lg:py-2 max-lg:overflow-y-auto">
       <div key={way} className="p-4 max-lg:p-0 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto">
+        <GearKeys gear={gear} held={round.felt.length > 0} />
         {way === "feel" && <FeelPane {...pane} round={round} method={method} />}
         {way === "paper" && <PaperPane {...pane} />}
         {way === "print" && <PrintPane {...pane} />}
         {way === "pins" && <PinsPane {...pane} />}
-        {gears.length > 0 && (
-          <Choice
-            legend="Gear that is in"
-            name="felt-gear"
-            value={gear ?? ""}
-            onChange={(value) => job.changeText("method.gear", value)}
-            options={gears.map((name) => ({ value: name, label: name }))}
-          />
-        )}
+        <ShiftFold stage={stage} />
         <div className="flex flex-wrap gap-2">
           {handWaysOf(element)
             .filter((other) => other !== way)

@@ -4,7 +4,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { isOverdue } from "~/core/logbook";
 import type { Instrument, Stage } from "~/core/records";
 import { typedRound } from "~/core/rounds";
-import { switchGears, waysToMeasure } from "~/core/stages";
+import { waysToMeasure } from "~/core/stages";
 import { dayIn } from "~/operations/day-in";
 import { Choice } from "~/ui/choice";
 import { Field, Select } from "~/ui/field";
@@ -46,7 +46,6 @@ export function MethodFields({
   const reader = useWords();
   const { element } = stage.geometry;
   const byIndicator = method.quantity === "circumferential-backlash";
-  const gears = switchGears(element);
   const today = dayIn(new Date(), reader.zone);
   const field = (name: string) => ({
     name,
@@ -93,15 +92,6 @@ export function MethodFields({
           Its calibration was due on {dateWords(reader, method.instrument.dueOn ?? "")}. The reading is taken, and the
           logbook says so.
         </p>
-      )}
-      {gears.length > 0 && (
-        <Choice
-          legend="Gear that is in"
-          name="gear"
-          value={method.gear ?? ""}
-          onChange={(gear) => onText("method.gear", gear)}
-          options={gears.map(({ name, teeth }) => ({ value: name, label: `${name} ${teeth.join(" : ")}` }))}
-        />
       )}
       {held && <Field label={held.label} hint={held.hint} {...field("method.held")} error={problem("method.held")} />}
       {byIndicator && (

@@ -8,7 +8,9 @@ import { OtherGears } from "../advise/other-gears";
 import { useJobScreen } from "../entries/job-context";
 import { rememberUnit } from "../entries/remembered-unit";
 import { HandWayKeys } from "../hand/hand-way-keys";
+import { ShiftFold } from "../shift/shift-fold";
 import { doneWords } from "../stations/stations";
+import { GearKeys } from "./gear-keys";
 import { MethodForm } from "./method-form";
 import { ReadBeside } from "./read-beside";
 import { ReadingsPane } from "./readings-pane";
@@ -32,6 +34,7 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
   return (
     <div className="grow min-h-0 grid lg:grid-cols-[18.5rem_minmax(0,1fr)_minmax(0,28rem)] max-lg:flex max-lg:flex-col max-lg:gap-1.5 max-lg:px-3.5 max-lg:py-2 md:max-lg:overflow-y-auto">
       <div className="p-4 min-h-0 flex flex-col lg:overflow-y-auto max-lg:contents">
+        <GearKeys gear={method.gear} held={now.readings.length > 0} />
         <ReadingsPane
           field={readingField}
           phase={phase}
@@ -64,6 +67,7 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
                 onText={job.changeText}
               />
               <ReadBeside stage={stage} />
+              <ShiftFold stage={stage} />
             </>
           }
           instead={<Instead now={now} logging={logging} />}

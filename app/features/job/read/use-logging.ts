@@ -1,6 +1,7 @@
 import { type RefObject, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Refusal } from "~/core/quantity";
+import { ownStop } from "~/operations/stage-as-read";
 import { useHandler } from "~/ui/use-handler";
 import type { ChosenStack } from "../advise/drawer-pane";
 import { emptyRound } from "../entries/draft-store";
@@ -64,7 +65,8 @@ export function useLogging(
   ) => {
     if (!(await finish())) return;
     const reasons = view?.advice?.reasons ?? [];
-    const result = await job.put({ kind: "move", reasons, adjusterId: stage.adjuster.id, ...move });
+    const gear = ownStop(stage, method.gear);
+    const result = await job.put({ kind: "move", reasons, gear, adjusterId: stage.adjuster.id, ...move });
     setProblem(result.ok ? null : result.refusal);
     if (!result.ok) return;
     for (const name of ["move.amount", "move.note"]) job.changeText(name, "");

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { useWords } from "~/app/features/words/use-words";
-import { feltOfStage, type RoundPhase, sameTeeth } from "~/core/logbook";
+import { feltOfStage, isRead, type RoundPhase, sameTeeth } from "~/core/logbook";
 import { placesToRead, wayOf } from "~/core/rounds";
 import { frameOf, placeCount, teethOf, toJudged } from "~/core/stages";
 import type { DraftBody } from "~/operations/draft-body";
@@ -25,13 +25,13 @@ export function useRound(phase: RoundPhase) {
     [reader, stage, texts, data.instruments, data.person.id],
   );
   const known = useKnown(method.gear);
-  const { response, recorded, last } = known;
-  const goesOn = useGoingOn(phase);
+  const { response, recorded, last, read: soFar } = known;
+  const goesOn = useGoingOn(phase, method.gear);
   const { school } = usePreferences();
-  const { asFoundGhost } = useGhost();
+  const { asFoundGhost } = useGhost(method.gear);
   // A tight spot that was only felt is where one stands while setting, until something was measured.
-  const { lastFeel } = job.record;
-  const feltTight = lastFeel && !job.record.changedSinceFeel ? feltOfStage(lastFeel, stage.geometry).tightTooth : null;
+  const { lastFeel } = soFar;
+  const feltTight = lastFeel && !soFar.changedSinceFeel ? feltOfStage(lastFeel, stage.geometry).tightTooth : null;
 
   const read = useMemo(() => inGear(stage, method.gear), [stage, method.gear]);
   const frame = useMemo(() => frameOf(read.geometry.element), [read]);
@@ -67,9 +67,9 @@ export function useRound(phase: RoundPhase) {
   /** Of the readings that were taken; null while there is none. */
   const taken = useMemo(() => roundView({ ...asked, readings, open: null }), [asked, readings]);
   // What stands in the logbook is shown until one types again, and until something was moved.
-  const settled = !typing && recorded !== null && !job.record.changedSinceRound;
+  const settled = !typing && recorded !== null && !soFar.changedSinceRound;
   const waitingForReading =
-    !typing && job.record.changedSinceRound && phase !== "as-found" && job.record.moves.length > 0;
+    !typing && soFar.changedSinceRound && phase !== "as-found" && isRead(soFar) && job.record.moves.length > 0;
   const kept = texts[`kept.${phase}`] ?? "";
   const questioned = useMemo(() => {
     const answered = kept.split(" ");
@@ -94,7 +94,7 @@ export function useRound(phase: RoundPhase) {
     canRead,
     asked,
     taken,
-    ghost: last && job.record.asFound?.id !== last.id ? asFoundGhost : null,
+    ghost: last && soFar.asFound?.id !== last.id ? asFoundGhost : null,
     settled,
     waitingForReading,
     questioned,

@@ -1,6 +1,7 @@
 import { memo, type RefObject, startTransition, useEffect, useMemo, useRef, useState } from "react";
 import { measuredUnit } from "~/core/stages";
 import type { DraftBody } from "~/operations/draft-body";
+import { ownStop } from "~/operations/stage-as-read";
 import { useHandler } from "~/ui/use-handler";
 import { withUnit } from "../../words/spoken";
 import { OtherWay, ReadAgain } from "../advise/after-move";
@@ -81,6 +82,7 @@ export function WhatItSays({
         ) : (
           <NextMove
             stage={now.read}
+            gear={ownStop(stage, now.method.gear)}
             instrument={now.method.instrument}
             view={view}
             learnt={now.learnt}

@@ -18,6 +18,7 @@ import { refusalWords } from "../../words/refusal";
 import { shortDay } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
+import { SweepFold } from "../shift/sweep-fold";
 import { GoingLive } from "./going-live";
 
 const directions = ["forwards", "backwards"] as const;
@@ -169,6 +170,7 @@ export function Prove() {
             )}
           </div>
         </form>
+        <SweepFold stage={stage} />
       </section>
       <Runs />
     </div>

@@ -4,7 +4,7 @@ import type { Stage } from "~/core/records";
 import { aimOf, judgedBy } from "~/core/stages";
 import { BeforeAfter } from "~/ui/band-gauge/before-after";
 import { StateMark, stateWord } from "~/ui/state-mark";
-import { beforeAndAfter, tightestWords } from "../../words/before-and-after";
+import { beforeAndAfter, meshesRead, tightestWords } from "../../words/before-and-after";
 import { clampLines } from "../../words/clamp-lines";
 import { entryWords, sideValueWords } from "../../words/entry";
 import { noLimits } from "../../words/limit-words";
@@ -25,22 +25,12 @@ export function StageOnPage({
   named: boolean;
 }) {
   const reader = useWords();
-  const { limits } = stage;
-  const { element } = stage.geometry;
-  const { unit, figure, per } = stageUnit(reader, element);
-  const rows = beforeAndAfter(reader, stage, record);
   return (
     <section className="grid gap-4" aria-label={stage.name}>
       {named && <h3 className="text-xl font-bold border-b-2 border-ink">{stage.name}</h3>}
-      <BeforeAfter
-        limits={limits}
-        aim={limits && aimOf(judgedBy(element), limits)}
-        rows={rows}
-        figure={figure}
-        per={per}
-        label={`${rows.map(({ name, words, state }) => `${name}: ${words}, ${stateWord[state]}`).join("; ")}; ${limits ? `limits ${figure(limits.lo)} to ${figure(limits.hi)} ${unit}` : noLimits}`}
-      />
-      <p className="text-mid -mt-3">{tightestWords(reader, stage, record)}</p>
+      {meshesRead(stage, record).map((mesh) => (
+        <MeshOnPage key={mesh.gear} {...mesh} />
+      ))}
       <section>
         <h3 className="font-bold text-lg mb-1">Done</h3>
         <ul className="text-lg">
@@ -62,6 +52,15 @@ export function StageOnPage({
           <li>
             {clampWords(record)} {proofWords(record)}
           </li>
+          {[record.shift, ...record.sweeps].map((entry) => {
+            if (!entry) return null;
+            const { title, detail } = entryWords(reader, entry, stage);
+            return (
+              <li key={entry.id}>
+                {title}. <span className="text-mid">{detail}</span>
+              </li>
+            );
+          })}
           {record.sides.map(({ id, body }) => (
             <li key={id} className="flex gap-3 items-center">
               {sideValueWords(reader, body)} {body.verdict && <StateMark state={verdictState[body.verdict]} />}
@@ -70,6 +69,29 @@ export function StageOnPage({
         </ul>
       </section>
     </section>
+  );
+}
+
+/** As found and as left of a stage, or of one of its gears, on one scale. */
+function MeshOnPage({ gear, stage, read }: ReturnType<typeof meshesRead>[number]) {
+  const reader = useWords();
+  const { limits } = stage;
+  const { element } = stage.geometry;
+  const { unit, figure, per } = stageUnit(reader, element);
+  const rows = beforeAndAfter(reader, stage, read);
+  return (
+    <>
+      {gear && <h4 className="font-bold text-lg -mb-2">With {gear} in</h4>}
+      <BeforeAfter
+        limits={limits}
+        aim={limits && aimOf(judgedBy(element), limits)}
+        rows={rows}
+        figure={figure}
+        per={per}
+        label={`${gear ? `${gear}: ` : ""}${rows.map(({ name, words, state }) => `${name}: ${words}, ${stateWord[state]}`).join("; ")}; ${limits ? `limits ${figure(limits.lo)} to ${figure(limits.hi)} ${unit}` : noLimits}`}
+      />
+      <p className="text-mid -mt-3">{tightestWords(reader, stage, read)}</p>
+    </>
   );
 }
 

@@ -1,8 +1,8 @@
-import { RowsField } from "../../form/rows-field";
 import { TextField } from "../../form/text-field";
 import { TickField } from "../../form/tick-field";
 import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow, HandField, MoreFields } from "../form-parts";
+import { SwitchFields } from "./switch-fields";
 
 export function GearFields() {
   const texts = useFormTexts();
@@ -21,25 +21,7 @@ export function GearFields() {
       {texts.helix && <HandField name="helixHand" legend="Hand of the pinion" />}
       <TickField name="internal" label="The gear is a ring with its teeth inside" />
       <TickField name="switches" label="It switches between two gears or more" />
-      {texts.switches === "yes" && (
-        <>
-          <TextField name="gearName" label="This gear is called" hint="low, slow …" className="max-w-60" />
-          <RowsField
-            name="gears"
-            legend="The other gears"
-            hint="All stand at the same centre distance; an empty shift is 0."
-            one="Gear"
-            most={11}
-            columns={[
-              { name: "name", label: "Called", wide: true },
-              { name: "z1", label: "Pinion" },
-              { name: "z2", label: "Gear" },
-              { name: "x1", label: "x pinion" },
-              { name: "x2", label: "x gear" },
-            ]}
-          />
-        </>
-      )}
+      {texts.switches === "yes" && <SwitchFields />}
       <MoreFields title="Widths, materials, bores, thinning, pressure angle, a gear of another pitch">
         <FieldRow>
           <TextField name="face" label="Face width" hint="mm" />

@@ -23,7 +23,7 @@ export const gearPair: KindForm<"gear-pair"> = {
       : null;
   },
   noRule: "",
-  means: ["slot", "jack-screw", "jack-screws", "pivot", "eccentric", "shims"],
+  means: ["slot", "jack-screw", "jack-screws", "pivot", "eccentric", "shims", "stop"],
   moved: ({ internal }) => (internal === "yes" ? "pinion-in-ring" : "pinion"),
   ways: ({ internal }) => (internal === "yes" ? ringWays : null),
   shims: { label: "Centres a mm of shim", drawn: ["gear", "part", "centres"], remark: "" },

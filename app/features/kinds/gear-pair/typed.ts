@@ -2,6 +2,7 @@ import { bothTeeth, over0Or, pitch, pressureAngle, type Reading, slant } from ".
 import { numberText as n } from "../../form/number-text";
 import type { KindForm } from "../kind-form";
 import { gearTexts, readGears } from "./other-gears";
+import { positionTexts, readPositions, readSlide, slideTexts } from "./positions";
 
 /** A gear pair as it is typed, read and written back. */
 export const gearTyped: Pick<KindForm<"gear-pair">, "read" | "texts"> = {
@@ -19,10 +20,10 @@ export const gearTyped: Pick<KindForm<"gear-pair">, "read" | "texts"> = {
         ...(keywaysMm ? { keywaysMm } : {}),
         ...(read.has("pitch2") ? { gearModuleMm: pitch(read, "pitch2") } : {}),
       },
-      ...(read.text("switches") === "yes" ? { gearName: read.words("gearName"), gears: readGears(read) } : {}),
+      ...(read.text("switches") === "yes" ? readSwitch(read) : {}),
     };
   },
-  texts: (reader, { pair, parts, gears, gearName }) => ({
+  texts: (reader, { pair, parts, gears, gearName, positions, slide }) => ({
     kind: "gear-pair",
     z1: String(pair.teeth[0]),
     z2: String(pair.teeth[1]),
@@ -47,8 +48,20 @@ export const gearTyped: Pick<KindForm<"gear-pair">, "read" | "texts"> = {
     switches: gears ? "yes" : "",
     gearName: gearName ?? "",
     ...gearTexts(reader, gears ?? []),
+    ...positionTexts(reader, positions ?? []),
+    ...slideTexts(reader, slide),
   }),
 };
+
+function readSwitch(read: Reading) {
+  const positions = readPositions(read);
+  return {
+    gearName: read.words("gearName"),
+    gears: readGears(read),
+    ...(positions.length > 0 ? { positions } : {}),
+    ...(read.text("slides") === "yes" ? { slide: readSlide(read) } : {}),
+  };
+}
 
 function readPair(read: Reading) {
   const face = over0Or(read, "face", undefined);

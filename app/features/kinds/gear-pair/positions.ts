@@ -1,0 +1,116 @@
+import type { Reader } from "~/app/features/words/reader";
+import type { GearPosition, Slide } from "~/core/stages";
+import { choice, over0Or, type Reading } from "../../form/field-readers";
+import { numberText as n } from "../../form/number-text";
+import { rowTexts, type Texts } from "../../form/texts";
+
+const columns = ["gear", "thick", "per", "centres", "lo", "hi", "source"];
+
+/** Gears that stand somewhere by themselves, a row each. */
+export function readPositions(read: Reading): GearPosition[] {
+  return read.rows("positions", columns).map((row) => {
+    const by = choice(read, `${row}.by`, ["spacer", "shoulder", "none"]);
+    const perMm = read.numberOr(`${row}.per`, 1);
+    read.want(`${row}.per`, perMm !== 0, "is-zero");
+    const thicknessMm = read.lengthOrNull(`${row}.thick`);
+    read.want(`${row}.thick`, thicknessMm === null || thicknessMm >= 0, "too-small");
+    const centreDistanceMm = over0Or(read, `${row}.centres`, undefined);
+    const limited = read.has(`${row}.lo`) || read.has(`${row}.hi`);
+    const [lo, hi] = limited ? [read.length(`${row}.lo`), read.length(`${row}.hi`)] : [0, 0];
+    read.want(`${row}.lo`, !(lo > hi), "window-upside-down");
+    return {
+      gear: read.words(`${row}.gear`),
+      ...(centreDistanceMm === undefined ? {} : { centreDistanceMm }),
+      ...(limited ? { limits: { lo, aim: null, hi, source: read.words(`${row}.source`) } } : {}),
+      ...(by === "none" ? {} : { stop: { by, thicknessMm, perMm } }),
+    };
+  });
+}
+
+export const positionTexts = (reader: Reader, positions: readonly GearPosition[]): Texts =>
+  rowTexts(
+    "positions",
+    positions.map(({ gear, centreDistanceMm, limits, stop }) => ({
+      gear,
+      by: stop?.by ?? "none",
+      thick: n(reader, stop?.thicknessMm),
+      per: stop ? n(reader, stop.perMm) : "",
+      centres: n(reader, centreDistanceMm),
+      lo: n(reader, limits?.lo),
+      hi: n(reader, limits?.hi),
+      source: limits?.source ?? "",
+    })),
+  );
+
+/** A gear that slides between two mates: its faces, theirs, the stops, and what shifts it. */
+export function readSlide(read: Reading): Slide {
+  const face = (name: string) => {
+    const span = { fromMm: read.length(`${name}From`), toMm: read.length(`${name}To`) };
+    read.want(`${name}From`, !(span.fromMm >= span.toMm), "window-upside-down");
+    return span;
+  };
+  const left = face("slide.own");
+  const right = read.has("slide.otherFrom") || read.has("slide.otherTo") ? face("slide.other") : left;
+  const stops = { leftMm: read.length("slide.stop1"), rightMm: read.length("slide.stop2") };
+  read.want("slide.stop1", !(stops.leftMm >= stops.rightMm), "window-upside-down");
+  const share = read.numberOr("slide.share", 95) / 100;
+  read.want("slide.share", share > 0 && share <= 1, "too-large");
+  const actuator = readActuator(read);
+  return {
+    left: read.words("slide.left"),
+    right: read.words("slide.right"),
+    travel: {
+      slider: { left, right },
+      mates: { left: face("slide.mate1"), right: face("slide.mate2") },
+      stops,
+      wantedShare: share,
+      neutral: { loMm: read.lengthOrNull("slide.neutral") ?? 0 },
+    },
+    ...(actuator ? { actuator } : {}),
+  };
+}
+
+function readActuator(read: Reading): Slide["actuator"] | null {
+  const by = choice(read, "slide.by", ["hand", "lever", "servo", "cylinder"]);
+  if (by === "hand") return null;
+  const ended = read.has("slide.end1") || read.has("slide.end2");
+  const ends = ended ? ([read.number("slide.end1"), read.number("slide.end2")] as [number, number]) : null;
+  read.want("slide.end1", !ends || !(ends[0] >= ends[1]), "window-upside-down");
+  return {
+    by,
+    unit: read.words("slide.unit"),
+    left: read.number("slide.at1"),
+    right: read.number("slide.at2"),
+    ends,
+  };
+}
+
+export function slideTexts(reader: Reader, slide: Slide | undefined): Texts {
+  if (!slide) return { slides: "" };
+  const { left, right, travel, actuator } = slide;
+  const { slider, mates, stops, wantedShare, neutral } = travel;
+  const same = slider.left.fromMm === slider.right.fromMm && slider.left.toMm === slider.right.toMm;
+  const face = (name: string, span: { fromMm: number; toMm: number }): Texts => ({
+    [`slide.${name}From`]: n(reader, span.fromMm),
+    [`slide.${name}To`]: n(reader, span.toMm),
+  });
+  return {
+    slides: "yes",
+    "slide.left": left,
+    "slide.right": right,
+    ...face("own", slider.left),
+    ...(same ? {} : face("other", slider.right)),
+    ...face("mate1", mates.left),
+    ...face("mate2", mates.right),
+    "slide.stop1": n(reader, stops.leftMm),
+    "slide.stop2": n(reader, stops.rightMm),
+    "slide.share": n(reader, wantedShare * 100),
+    "slide.neutral": n(reader, neutral.loMm),
+    "slide.by": actuator?.by ?? "hand",
+    "slide.unit": actuator?.unit ?? "",
+    "slide.at1": n(reader, actuator?.left),
+    "slide.at2": n(reader, actuator?.right),
+    "slide.end1": n(reader, actuator?.ends?.[0]),
+    "slide.end2": n(reader, actuator?.ends?.[1]),
+  };
+}
