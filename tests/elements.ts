@@ -1,5 +1,5 @@
 import { spurPair } from "~/core/gears";
-import type { BeltElement, ChainElement, StageElement } from "~/core/stages";
+import type { BeltElement, ChainElement, GearElement, StageElement } from "~/core/stages";
 
 /** Elements of every kind for tests that need no database. */
 export const toothedBelt: BeltElement = {
@@ -49,10 +49,41 @@ export const chain: ChainElement = {
   inclinationDeg: 10,
 };
 
+/** Two speeds, each against a stop of its own; the gear slides between two mates. */
+export const twoSpeeds: GearElement = {
+  kind: "gear-pair",
+  pair: spurPair([24, 36], 2, 60.2),
+  parts: {},
+  gearName: "low",
+  gears: [{ name: "high", teeth: [30, 30], profileShift: [0, 0] }],
+  positions: [
+    { gear: "low", stop: { by: "spacer", thicknessMm: 1, perMm: 1 } },
+    {
+      gear: "high",
+      centreDistanceMm: 60.18,
+      limits: { lo: 0.08, aim: null, hi: 0.2, source: "Sheet 4" },
+      stop: { by: "shoulder", thicknessMm: null, perMm: -1 },
+    },
+  ],
+  slide: {
+    left: "low",
+    right: "high",
+    travel: {
+      slider: { left: { fromMm: 0, toMm: 8 }, right: { fromMm: 0, toMm: 8 } },
+      mates: { left: { fromMm: -12, toMm: -4 }, right: { fromMm: 9, toMm: 17 } },
+      stops: { leftMm: -12, rightMm: 9 },
+      wantedShare: 0.95,
+      neutral: { loMm: 0 },
+    },
+    actuator: { by: "servo", unit: "µs", left: 1100, right: 1900, ends: [1000, 2000] },
+  },
+};
+
 export const everyKind: StageElement[] = [
   { kind: "gear-pair", pair: spurPair([20, 40], 2, 60.2), parts: {} },
   { kind: "gear-pair", pair: { ...spurPair([20, 40], 2, 62.4), helixAngleDeg: 15 }, parts: {} },
   { kind: "gear-pair", pair: { ...spurPair([17, 68], 2, 50.82), internal: true }, parts: {} },
+  twoSpeeds,
   {
     kind: "worm",
     hand: "right",

@@ -9,7 +9,7 @@ import { nothingBefore, type StageBefore } from "~/app/features/job/entries/stag
 import { TypedDraft } from "~/app/features/job/entries/typed-draft";
 import { type Entry, jobRecord, movedBy } from "~/core/logbook";
 import { accept, type Refusal } from "~/core/quantity";
-import type { Job, Machine, PersonId, Stage } from "~/core/records";
+import type { Job, Machine, PersonId, Stage, StoreItem } from "~/core/records";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { testInstrument, testStage } from "./stage";
 
@@ -23,6 +23,8 @@ type Given = {
   stage?: Stage;
   entries?: Entry[];
   before?: Partial<StageBefore>[];
+  /** What lies in the drawers. */
+  stock?: StoreItem[];
   /** What signing asks of whoever is signed in. */
   signer?: { asksToSign: boolean; hasPin: boolean };
 };
@@ -63,6 +65,7 @@ export function showJob(part: ReactNode, given: Given = {}) {
     } as Machine,
     movedAlong: [],
     entries: first,
+    stock: given.stock ?? [],
     drafts: [],
     now: new Date().toISOString(),
   } as unknown as JobLoaded;

@@ -8,14 +8,15 @@ export function Choice<T extends string>({
   options,
   value,
   onChange,
-  disabled = false,
+  tight = false,
 }: {
   legend: string;
   name: string;
   options: readonly { value: T; label: string }[];
   value: T;
   onChange: (value: T) => void;
-  disabled?: boolean;
+  /** Where the room is narrow. */
+  tight?: boolean;
 }) {
   const id = useId();
   return (
@@ -27,7 +28,6 @@ export function Choice<T extends string>({
         aria-labelledby={id}
         name={name}
         value={value}
-        disabled={disabled}
         onValueChange={(chosen) => {
           const option = options.find((known) => known.value === chosen);
           if (option) onChange(option.value);
@@ -39,9 +39,8 @@ export function Choice<T extends string>({
           <RadioGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-12 px-4 inline-flex items-center gap-2 border-2 cursor-pointer bg-panel border-rule
-              data-[state=checked]:bg-ink data-[state=checked]:text-panel data-[state=checked]:border-ink
-              disabled:cursor-not-allowed data-[state=unchecked]:disabled:opacity-45"
+            className={`min-h-12 ${tight ? "px-2.5" : "px-4"} inline-flex items-center gap-2 border-2 cursor-pointer bg-panel border-rule
+              data-[state=checked]:bg-ink data-[state=checked]:text-panel data-[state=checked]:border-ink`}
           >
             {option.label}
           </RadioGroup.Item>

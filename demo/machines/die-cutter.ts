@@ -229,12 +229,12 @@ export const dieCutter: DemoMachine = {
         clamps: { points: rectangle(90, 60), size: "M8 8.8", torqueNm: 24, passes: 2, compound: true },
       },
       adjuster: {
-        name: "Shims under the foot",
-        means: "shims",
-        adjuster: { type: "shims", perMm: 0.94 },
-        step: 0.05,
-        positiveWord: "more",
-        negativeWord: "fewer",
+        name: "Spacer under the arm",
+        means: "stop",
+        adjuster: { type: "shims", perMm: 1 },
+        step: 0.01,
+        positiveWord: "thicker",
+        negativeWord: "thinner",
       },
       limits: {
         quantity: "circumferential-backlash",

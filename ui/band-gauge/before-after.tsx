@@ -22,6 +22,15 @@ const wide = 300;
 const rowPx = 44;
 const top = 20;
 
+const lineChars = 20;
+
+/** Words that are longer than the room beside the gauge, on two lines. */
+function inTwo(words: string): string[] {
+  if (words.length <= lineChars) return [words];
+  const at = words.lastIndexOf(" ", Math.max(lineChars, Math.ceil(words.length / 2)));
+  return at < 0 ? [words] : [words.slice(0, at), words.slice(at + 1)];
+}
+
 /** As found and as left under each other on one scale, each with its figures: what a job has changed, in one look. */
 export function BeforeAfter({
   limits,
@@ -75,7 +84,16 @@ export function BeforeAfter({
             )}
             <MarkShape state={state} x={from + wide + 24} y={y} r={6} />
             <text x={from + wide + 40} y={y + 6} fontSize="18" className="fill-ink figure font-semibold">
-              {words}
+              {inTwo(words).map((line, part, { length }) => (
+                <tspan
+                  key={line}
+                  x={from + wide + 40}
+                  y={length === 1 ? y + 6 : y - 4 + 20 * part}
+                  fontSize={length === 1 ? 18 : 16}
+                >
+                  {line}
+                </tspan>
+              ))}
             </text>
           </g>
         );

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
 import { ratiosOf } from "~/core/stages";
-import { everyKind } from "~/tests/elements";
+import { everyKind, twoSpeeds } from "~/tests/elements";
 import { rows } from "~/tests/rows";
 import type { Texts } from "../form/texts";
 import { flatTexts, nestedTexts } from "../form/texts";
@@ -16,6 +16,7 @@ const kindTexts = (kind: string): Texts => {
   if (!element) throw new Error(kind);
   return textsOfElement(reader, element);
 };
+const switched = textsOfElement(reader, twoSpeeds);
 const problemsOf = (texts: Texts) =>
   Object.fromEntries(Object.entries(readElement(texts).problems ?? {}).map(([name, { code }]) => [name, code]));
 
@@ -54,6 +55,13 @@ describe("what is wrong is named at the field of its kind", () => {
     ["gear-pair", { switches: "yes", gearName: "low", ...gears("") }, { gears: "one-gear-only" }],
     ["gear-pair", { switches: "yes", gearName: "low", ...gears("high 30") }, { "gears.0.z2": "empty" }],
     ["gear-pair", { switches: "yes", gearName: "", ...gears("high 30 30") }, { gearName: "missing" }],
+    ["gear-pair", { ...switched, "positions.0.gear": "medium" }, { "positions.0.gear": "no-such-gear" }],
+    ["gear-pair", { ...switched, "positions.0.gear": "high" }, { "positions.1.gear": "part-twice" }],
+    ["gear-pair", { ...switched, "positions.0.per": "0" }, { "positions.0.per": "is-zero" }],
+    ["gear-pair", { ...switched, "positions.1.lo": "0.3" }, { "positions.1.lo": "window-upside-down" }],
+    ["gear-pair", { ...switched, "slide.right": "low" }, { "slide.right": "part-twice" }],
+    ["gear-pair", { ...switched, "slide.mate1To": "-13" }, { "slide.mate1From": "window-upside-down" }],
+    ["gear-pair", { ...switched, "slide.unit": "" }, { "slide.unit": "missing" }],
   ])("%s %j", (kind, change, problems) => {
     expect(problemsOf({ ...kindTexts(kind), ...change })).toEqual(problems);
   });

@@ -69,7 +69,7 @@ function Sliding({ slide }: { slide: Slide }) {
   const reader = useWords();
   const found = shiftTravel(slide.travel);
   const { actuator } = slide;
-  const f = (value: number) => formatNumber(reader, value, 1);
+  const f = (value: number) => formatNumber(reader, value, Number.isInteger(value) ? 0 : 1);
   return (
     <div className="grid gap-2">
       <ShiftPicture {...slide.travel} />

@@ -3,6 +3,7 @@ import { useNavigation, useSearchParams } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
 import type { EntryOf } from "~/core/logbook";
 import type { Instrument, Stage } from "~/core/records";
+import { inGear } from "~/operations/stage-as-read";
 import { Select } from "~/ui/field";
 import { SavePicture } from "../export/save-picture";
 import { RoundPane } from "../job/read/round-pane";
@@ -74,7 +75,7 @@ export function RoundsCompared({
       </div>
       <div className="bg-panel p-2 h-112 flex items-center justify-center" ref={picture}>
         <RoundPane
-          stage={stage}
+          stage={inGear(stage, full.body.result.gear)}
           // Where a move would have brought it was a matter of that day.
           view={view && { ...view, predicted: null }}
           ghost={ghost?.fitted ?? null}

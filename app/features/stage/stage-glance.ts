@@ -1,6 +1,7 @@
 import { sizeWords } from "~/app/features/kinds";
 import type { Reader } from "~/app/features/words/reader";
 import type { Stage } from "~/core/records";
+import { limitsInGear } from "~/core/stages";
 import type { StageStanding } from "~/data/queries/standings";
 import { type MarkState, stateWord } from "~/ui/state-mark";
 import { readWords } from "../words/entry";
@@ -23,11 +24,11 @@ export type StageGlance = {
 };
 
 /** @param reader of the stage's machine */
-export function glanceOf(
-  reader: Reader,
-  { id, name, limits, geometry: { element } }: Stage,
-  standing: StageStanding | null,
-): StageGlance {
+export function glanceOf(reader: Reader, stage: Stage, standing: StageStanding | null): StageGlance {
+  const { id, name, geometry } = stage;
+  const { element } = geometry;
+  // Of a switchable gear the limits of the one whose reading stands for it.
+  const limits = limitsInGear(element, standing?.result?.gear, stage.limits);
   const state = standing?.state ?? "unknown";
   const result = standing?.result ?? null;
   const read = standing?.felt ? feltWords(standing.felt) : result ? readWords(reader, result) : "never read";

@@ -33,7 +33,10 @@ export function StandingWhy({ stage, standing }: { stage: Stage; standing: Stage
       )}
       {result ? (
         <>
-          <p className="figure text-2xl font-semibold mt-1">{readWords(reader, result)}</p>
+          <p className="figure text-2xl font-semibold mt-1">
+            {result.gear && <span className="font-sans">{result.gear}: </span>}
+            {readWords(reader, result)}
+          </p>
           {limits ? (
             <Judged stage={stage} limits={limits} result={result} standing={standing} />
           ) : (

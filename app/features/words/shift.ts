@@ -30,7 +30,9 @@ export function shiftWords(reader: Reader, body: Bodies["shift"]): { title: stri
   const { gears, stops, travel, engaged, actuator, note } = body;
   const at = stops && [stops.leftMm, stops.rightMm].map((mm) => lengthWords(reader, mm, 2));
   const went = engaged.map(({ gear, how }) => `${gear} ${how}`).join(", ");
-  const stood = actuator && [actuator.left, actuator.right].map((value) => formatNumber(reader, value, 1));
+  const stood =
+    actuator &&
+    [actuator.left, actuator.right].map((value) => formatNumber(reader, value, Number.isInteger(value) ? 0 : 1));
   return {
     title: at ? `Shift: ${gears[0]} at ${at[0]}, ${gears[1]} at ${at[1]}` : `Shift: ${went}`,
     detail: [

@@ -5,12 +5,12 @@ import { StageOnPage } from "~/app/features/job/stations/stage-on-page";
 import { headWords } from "~/app/features/record/head-words";
 import { PrintHead } from "~/app/features/record/print-head";
 import { PrintedEntries } from "~/app/features/record/printed-entries";
+import { meshesRead } from "~/app/features/words/before-and-after";
 import { leftWords } from "~/app/features/words/provisional";
 import { clock, dateWords, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { isKind, jobRecord, wholeRound } from "~/core/logbook";
-import type { Stage } from "~/core/records";
 import type { Route } from "./+types/job-print";
 import { type LoadedRecord, loadJobRecord } from "./load-record.server";
 
@@ -40,7 +40,11 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
       {stages.map((stage) => (
         <section key={stage.id} className="mb-8 grid md:grid-cols-2 print:grid-cols-2 gap-8 break-inside-avoid">
           <StageOnPage stage={stage} record={jobRecord(entries, stage)} entries={entries} named />
-          <Picture stage={stage} record={loaderData} />
+          <div>
+            {meshesRead(stage, jobRecord(entries, stage)).map((mesh) => (
+              <Picture key={mesh.gear} {...mesh} record={loaderData} />
+            ))}
+          </div>
         </section>
       ))}
       <section className="mb-8">
@@ -70,14 +74,14 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
 }
 
 /** The round as left inside its gear, with the one as found behind it. */
-function Picture({ stage, record }: { stage: Stage; record: LoadedRecord }) {
+function Picture({ stage, read, record }: ReturnType<typeof meshesRead>[number] & { record: LoadedRecord }) {
   const { entries, instruments } = record;
   const { view, ghost } = useMemo(() => {
-    const { asFound, lastRound } = jobRecord(entries, stage);
+    const { asFound, lastRound } = read;
     const of = (round: typeof lastRound) =>
       round ? recordedView(stage, round, wholeRound(entries, round), null, undefined) : null;
     return { view: of(lastRound), ghost: asFound && asFound.id !== lastRound?.id ? of(asFound) : null };
-  }, [stage, entries]);
+  }, [stage, read, entries]);
   const instrument = instruments[0];
   if (!view || !instrument) return null;
   return (

@@ -24,10 +24,11 @@ export function twoRounds(counting: readonly Entry[], asked: RoundsAsked) {
   };
 }
 
-/** The last round as found and the one after it in the same job; else the last two. */
-function usualPair(rounds: readonly EntryOf<"round">[]): { thin: string; full: string } | null {
-  const last = rounds[0];
+/** The last round as found and the one after it in the same job; else the last two; of a switchable gear both in one gear. */
+function usualPair(all: readonly EntryOf<"round">[]): { thin: string; full: string } | null {
+  const last = all[0];
   if (!last) return null;
+  const rounds = all.filter(({ body }) => body.result.gear === last.body.result.gear);
   const found = rounds.find(
     (round) => round.jobId === last.jobId && round.body.phase === "as-found" && round.id !== last.id,
   );
@@ -45,5 +46,5 @@ export const withAllReadings = (counting: readonly Entry[], round: EntryOf<"roun
 /** In the figures of whoever reads. */
 export const roundChoice = (reader: Reader, round: EntryOf<"round">) => ({
   id: round.id,
-  words: `${day(reader, round.madeAt)}, ${round.body.phase === "as-found" ? "as found" : "as left"}: ${readWords(reader, round.body.result)}`,
+  words: `${day(reader, round.madeAt)}, ${round.body.result.gear ? `${round.body.result.gear} ` : ""}${round.body.phase === "as-found" ? "as found" : "as left"}: ${readWords(reader, round.body.result)}`,
 });

@@ -165,7 +165,13 @@ export function MovePane(props: Props) {
       )}
       {move && <Ease clamps={job.record.clamps} onEase={props.onEase} />}
       {move ? (
-        <DidIt soButton={props.soButton} onSo={so} otherwise={otherwise} onOtherwise={setOtherwise} />
+        <DidIt
+          now={stage.adjuster.means !== "stop"}
+          soButton={props.soButton}
+          onSo={so}
+          otherwise={otherwise}
+          onOtherwise={setOtherwise}
+        />
       ) : (
         <div className="flex flex-wrap gap-3">
           {props.onward}
@@ -202,11 +208,14 @@ export function MovePane(props: Props) {
 const isStack = ({ adjuster: { adjuster, means } }: Stage): boolean => adjuster?.type === "shims" && means !== "stop";
 
 const DidIt = memo(function DidIt({
+  now,
   soButton,
   onSo,
   otherwise,
   onOtherwise,
 }: {
+  /** It is the thing to do; a spacer is chosen first. */
+  now: boolean;
   soButton: RefObject<HTMLButtonElement | null>;
   onSo: () => void;
   otherwise: boolean;
@@ -214,7 +223,7 @@ const DidIt = memo(function DidIt({
 }) {
   return (
     <div className="flex gap-3 max-sm:gap-2">
-      <Button ref={soButton} kind="now" large className="max-sm:px-3 max-sm:grow" onClick={onSo}>
+      <Button ref={soButton} kind={now ? "now" : "line"} large className="max-sm:px-3 max-sm:grow" onClick={onSo}>
         Done as said
       </Button>
       <Button

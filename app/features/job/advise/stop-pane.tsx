@@ -32,9 +32,9 @@ export function StopPane({
 }) {
   const reader = useWords();
   const { data, job } = useJobScreen();
-  const laid = useLaidPieces(stage, gear).here;
   const entered = hardStopOf(stage.geometry.element)?.thicknessMm ?? null;
-  const text = laid.text || (entered === null ? "" : lengthWords(reader, entered, 2));
+  const laid = useLaidPieces(stage, gear, entered === null ? "" : lengthWords(reader, entered, 2)).here;
+  const { text } = laid;
   const fitted = parseQuantity(text, "length", "mm");
   const fittedMm = fitted.ok ? fitted.value.value : null;
   const items = useMemo(() => itemsFor(stage, data.stock ?? []).filter(({ count }) => count > 0), [stage, data.stock]);

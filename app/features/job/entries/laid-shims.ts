@@ -8,7 +8,7 @@ import { useJobScreen } from "./job-context";
 import { useTexts } from "./use-draft";
 
 /** What lies in a stage as it is typed beside its next move, from what was last logged on; after a move something else lies in it. */
-export function useLaidPieces(stage: Stage, gear?: string | undefined) {
+export function useLaidPieces(stage: Stage, gear?: string | undefined, entered = "") {
   const reader = useWords();
   const { before, job } = useJobScreen();
   const texts = useTexts();
@@ -21,7 +21,7 @@ export function useLaidPieces(stage: Stage, gear?: string | undefined) {
   }, [job.entries, stage.id, gear, before.stack, before.stops]);
   const side = (name: "was" | "other", laid: Parameters<typeof piecesTyped>[1] | null | undefined) => {
     const field = `stack.${name}.${job.record.moves.length}${gear ? ` ${gear}` : ""}`;
-    return { field, text: texts[field] ?? (laid ? piecesTyped(reader, laid) : "") };
+    return { field, text: texts[field] ?? (laid ? piecesTyped(reader, laid) : entered) };
   };
   return { known, here: side("was", known?.here), other: side("other", known?.other) };
 }

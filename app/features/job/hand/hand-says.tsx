@@ -7,6 +7,9 @@ import { capital } from "../../words/count";
 import { feltState, feltWords } from "../../words/feel";
 import { useWords } from "../../words/use-words";
 import { useJobScreen } from "../entries/job-context";
+import { useGearIn } from "../read/gear-keys";
+import { unreadGear } from "../read/next-gear";
+import { OtherGearFirst } from "../read/other-gear-first";
 import { Onward } from "../stations/onward";
 import { handAdvice, howToRead } from "./hand-advice";
 import { HandMove } from "./hand-move";
@@ -33,6 +36,8 @@ export function HandSays({
   const { element } = stage.geometry;
   const { lastFeel } = job.record;
   const logged = !typing && judged !== null;
+  const gearIn = useGearIn();
+  const unread = phase === "as-found" ? unreadGear(job.record, stage, gearIn) : null;
   const here = logged ? (lastFeel?.body.here ?? null) : null;
   // As found nothing is moved yet, and a shaft is eased, not set.
   const moves =
@@ -42,6 +47,7 @@ export function HandSays({
       aria-label="What it says"
       className={`p-5 max-lg:px-0 max-lg:py-2 flex flex-col gap-3 lg:min-h-0 lg:overflow-y-auto ${logged ? "max-lg:order-first" : ""}`}
     >
+      {logged && unread !== null && <OtherGearFirst gear={unread} />}
       {logged ? (
         <>
           <p className="flex gap-3 items-center text-2xl font-semibold">
@@ -53,7 +59,7 @@ export function HandSays({
           {!moves && judged.by !== "print" && <p className="text-lg">{handAdvice(judged, element, here)}</p>}
           <Smoother />
           <div className="flex flex-wrap gap-3">
-            {phase === "check" || judged.verdict === "inside" ? (
+            {unread !== null ? null : phase === "check" || judged.verdict === "inside" ? (
               <Onward phase={phase} />
             ) : (
               phase === "as-found" && (

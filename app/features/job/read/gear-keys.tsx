@@ -19,23 +19,24 @@ export function GearKeys({ gear, held }: { gear: string | null | undefined; held
     const left = beforeAndAfter(reader, inGear(stage, name), { ...read, firstBuild: true })[0];
     return read.changedSinceRound && read.changedSinceFeel ? "read again" : stateWord[left?.state ?? "unknown"];
   };
+  // Readings that are open are of the gear they were read in.
+  if (held) return <p className="font-semibold mb-1">With {gear} in</p>;
   return (
-    <div className="grid gap-1">
+    <div className="mb-3">
       <Choice
         legend="Gear that is in"
         name="gear-in"
         value={gear ?? ""}
         onChange={(name) => job.changeText("method.gear", name)}
-        disabled={held}
-        options={gears.map(({ name, teeth }) => ({
+        tight
+        options={gears.map(({ name }) => ({
           value: name,
-          label: `${name} ${teeth.join(" : ")}, ${stands(
+          label: `${name}: ${stands(
             name,
             job.record.gears.find((one) => one.gear === name),
           )}`,
         }))}
       />
-      {held && <p className="text-mid">Another gear when the readings of this one are done, or struck out.</p>}
     </div>
   );
 }

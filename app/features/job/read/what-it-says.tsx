@@ -11,6 +11,8 @@ import { useLaidShims } from "../entries/laid-shims";
 import { useTyped } from "../entries/use-draft";
 import { Onward } from "../stations/onward";
 import { MeterShows } from "./meter-shows";
+import { unreadGear } from "./next-gear";
+import { OtherGearFirst } from "./other-gear-first";
 import { RoundPane } from "./round-pane";
 import { type RoundView, roundView } from "./round-view";
 import type { Logging } from "./use-logging";
@@ -58,6 +60,7 @@ export function WhatItSays({
     if (!arrived.current || (document.activeElement && document.activeElement !== document.body)) return;
     (soButton.current ?? document.querySelector<HTMLElement>("[data-onward]"))?.focus({ preventScroll: true });
   }, [soButton]);
+  const unread = phase === "as-found" ? unreadGear(job.record, stage, now.method.gear) : null;
   const laid = useLaidShims(now.read);
   const meter = useMemo(() => <MeterShows stage={now.read} method={now.method} />, [now.read, now.method]);
   return (
@@ -77,6 +80,8 @@ export function WhatItSays({
       <div className="lg:p-5 max-lg:py-2 min-h-0 lg:overflow-y-auto max-lg:order-1">
         {waitingForReading ? (
           <ReadAgain stage={now.read} tooth={positions[0] ?? null} />
+        ) : unread !== null && now.settled ? (
+          <OtherGearFirst gear={unread} />
         ) : wentOtherWay && texts[`sense.${wentOtherWay}`] !== "right" ? (
           <OtherWay stage={stage} onGoOn={() => job.changeText(`sense.${wentOtherWay}`, "right")} />
         ) : (

@@ -1,7 +1,9 @@
 import { Link } from "react-router";
 import { isSlack, type JobRecord, type RoundPhase } from "~/core/logbook";
-import { buttonClass } from "~/ui/button";
+import { Button, buttonClass } from "~/ui/button";
 import { useJobScreen } from "../entries/job-context";
+import { useGearIn } from "../read/gear-keys";
+import { nextGear } from "../read/next-gear";
 import type { StationKey } from "./stations";
 
 type Way = { to: StationKey; word: string };
@@ -19,13 +21,24 @@ export function onwardOf(
   return touched ? { now: lockUp, beside: null } : { now: signOff, beside: prove };
 }
 
-/** The ways on, the usual one in blue. */
+/** The ways on, the usual one in blue; of a stage whose gears stand by themselves first the one that is still to be done. */
 export function Onward({ phase }: { phase: RoundPhase }) {
-  const { job, stationPath } = useJobScreen();
+  const { job, stage, stationPath } = useJobScreen();
   const { now, beside } = onwardOf(job.record, phase);
+  const gear = nextGear(job.record, stage, useGearIn());
   return (
     <>
-      <Link to={stationPath(now.to)} replace className={buttonClass("now", true)} data-onward="">
+      {gear !== null && (
+        <Button kind="now" large data-onward="" onClick={() => job.changeText("method.gear", gear)}>
+          Now put {gear} in
+        </Button>
+      )}
+      <Link
+        to={stationPath(now.to)}
+        replace
+        className={buttonClass(gear === null ? "now" : "line", true)}
+        {...(gear === null ? { "data-onward": "" } : {})}
+      >
         {now.word}
       </Link>
       {beside && (

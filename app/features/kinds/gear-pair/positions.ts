@@ -7,8 +7,14 @@ import { rowTexts, type Texts } from "../../form/texts";
 const columns = ["gear", "thick", "per", "centres", "lo", "hi", "source"];
 
 /** Gears that stand somewhere by themselves, a row each. */
-export function readPositions(read: Reading): GearPosition[] {
-  return read.rows("positions", columns).map((row) => {
+export function readPositions(read: Reading, names: readonly string[]): GearPosition[] {
+  const rows = read.rows("positions", columns);
+  for (const [i, row] of rows.entries()) {
+    knownGear(read, `${row}.gear`, names);
+    const gear = read.text(`${row}.gear`);
+    read.want(`${row}.gear`, !rows.slice(0, i).some((other) => read.text(`${other}.gear`) === gear), "part-twice");
+  }
+  return rows.map((row) => {
     const by = choice(read, `${row}.by`, ["spacer", "shoulder", "none"]);
     const perMm = read.numberOr(`${row}.per`, 1);
     read.want(`${row}.per`, perMm !== 0, "is-zero");
@@ -27,6 +33,12 @@ export function readPositions(read: Reading): GearPosition[] {
   });
 }
 
+function knownGear(read: Reading, name: string, names: readonly string[]): void {
+  const gear = read.text(name);
+  if (gear !== "" && !names.includes(gear))
+    read.problems[name] = { code: "no-such-gear", path: [name], facts: { gear } };
+}
+
 export const positionTexts = (reader: Reader, positions: readonly GearPosition[]): Texts =>
   rowTexts(
     "positions",
@@ -43,7 +55,9 @@ export const positionTexts = (reader: Reader, positions: readonly GearPosition[]
   );
 
 /** A gear that slides between two mates: its faces, theirs, the stops, and what shifts it. */
-export function readSlide(read: Reading): Slide {
+export function readSlide(read: Reading, names: readonly string[]): Slide {
+  for (const side of ["slide.left", "slide.right"]) knownGear(read, side, names);
+  read.want("slide.right", read.text("slide.left") !== read.text("slide.right"), "part-twice");
   const face = (name: string) => {
     const span = { fromMm: read.length(`${name}From`), toMm: read.length(`${name}To`) };
     read.want(`${name}From`, !(span.fromMm >= span.toMm), "window-upside-down");

@@ -54,12 +54,15 @@ export const gearTyped: Pick<KindForm<"gear-pair">, "read" | "texts"> = {
 };
 
 function readSwitch(read: Reading) {
-  const positions = readPositions(read);
+  const gearName = read.words("gearName");
+  const gears = readGears(read);
+  const names = [gearName, ...gears.map(({ name }) => name)];
+  const positions = readPositions(read, names);
   return {
-    gearName: read.words("gearName"),
-    gears: readGears(read),
+    gearName,
+    gears,
     ...(positions.length > 0 ? { positions } : {}),
-    ...(read.text("slides") === "yes" ? { slide: readSlide(read) } : {}),
+    ...(read.text("slides") === "yes" ? { slide: readSlide(read, names) } : {}),
   };
 }
 
