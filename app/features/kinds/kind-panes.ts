@@ -1,7 +1,8 @@
 import type { ReactNode } from "react";
 import type { Reader } from "~/app/features/words/reader";
+import type { PrintMove } from "~/core/prints";
 import type { Refusal } from "~/core/quantity";
-import type { Stage } from "~/core/records";
+import type { Stage, StoreItem } from "~/core/records";
 import type { Elements, StageKind } from "~/core/stages";
 
 /** What lies on either side, mm, null where nobody has said; and by how much this side is to change. */
@@ -46,6 +47,22 @@ export type KindPanes<K extends StageKind> = {
   otherMember: ((reader: Reader, props: { stage: Stage; element: Elements[K]; changeMm: number }) => ReactNode) | null;
   /** What is set beside what it is judged by, under the next move. null: nothing is. */
   beside: ((props: BesideProps<K>) => ReactNode) | null;
+  /** After a print: how its members are moved together. null: the moves that the print names are enough. */
+  byPrint: ((props: ByPrintProps<K>) => ReactNode) | null;
 };
 
-export const noPanes = { part: null, read: null, otherMember: null, beside: null } as const;
+export type ByPrintProps<K extends StageKind> = {
+  stage: Stage;
+  element: Elements[K];
+  /** What the print asks for. */
+  moves: readonly PrintMove["what"][];
+  /** As last read in this job; null: it was not. */
+  backlashMm: number | null;
+  stock: readonly StoreItem[];
+  texts: Readonly<Record<string, string>>;
+  onText: (name: string, text: string) => void;
+  /** Logs how far the adjuster was moved, 0 where it was not, with what else was. */
+  onMoved: (amount: number, note: string) => void;
+};
+
+export const noPanes = { part: null, read: null, otherMember: null, beside: null, byPrint: null } as const;

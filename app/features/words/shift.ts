@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Bodies } from "~/core/logbook";
 import type { ShiftEnd, ShiftTravel } from "~/core/shifting";
+import { capital } from "./count";
 import type { Reader } from "./reader";
 import { lengthWords } from "./spoken";
 
@@ -37,7 +38,7 @@ export function shiftWords(reader: Reader, body: Bodies["shift"]): { title: stri
     title: at ? `Shift: ${gears[0]} at ${at[0]}, ${gears[1]} at ${at[1]}` : `Shift: ${went}`,
     detail: [
       travel ? travelWords(reader, travel, gears) : "",
-      at ? went : "",
+      at ? capital(went) : "",
       stood ? `Actuator at ${stood[0]} and ${stood[1]} ${actuator.unit}` : "",
       note,
     ]

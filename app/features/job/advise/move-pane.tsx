@@ -36,6 +36,7 @@ import type { ChosenStack } from "./drawer-pane";
 import { EaseFirst } from "./ease-first";
 import { FeelerWay, feelerFor } from "./feeler-way";
 import { Beside, useOfItsKind } from "./of-its-kind";
+import { onlyPushes } from "./only-pushes";
 import { standWords } from "./stand-words";
 import { WhyMove } from "./why-move";
 
@@ -67,6 +68,7 @@ type Props = {
 
 const otherwisePart = later(async () => (await import("./otherwise")).Otherwise);
 const drawer = later(async () => (await import("./drawer-pane")).DrawerPane);
+const goneTooFar = later(async () => (await import("./gone-too-far")).GoneTooFar);
 const stop = later(async () => (await import("./stop-pane")).StopPane);
 const roller = later(async () => (await import("./roller-pane")).RollerPane);
 
@@ -188,6 +190,7 @@ export function MovePane(props: Props) {
           props={{ stage, onOtherwise: props.onOtherwise, onDone: () => setOtherwise(false) }}
         />
       )}
+      {onlyPushes(stage) && <WhenHere part={goneTooFar} props={{}} />}
       {!props.questioned && move && stage.adjuster.means === "stop" && (
         <WhenHere part={stop} props={{ stage, gear: props.gear, view, onTake: props.onTake }} />
       )}

@@ -11,6 +11,7 @@ import { placeOf } from "../../words/quantity";
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useWords } from "../../words/use-words";
+import { GoneTooFar } from "../advise/gone-too-far";
 import { useJobScreen } from "../entries/job-context";
 import { ByHandMove } from "./by-hand-move";
 import { stepWay } from "./hand-advice";
@@ -71,7 +72,6 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
     });
     setProblem(result.ok ? null : result.refusal);
   };
-  const oneWay = adjuster.adjuster.type === "screw" && adjuster.adjuster.oneWay && !adjuster.adjuster.springReturn;
   const release = afterEachPart(reader, element);
   return (
     <section aria-label="Next step" className="grid gap-3">
@@ -102,12 +102,7 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
           that, feeler out, push the part home against the stop, clamp.
         </p>
       )}
-      {oneWay && (
-        <p className="text-lg font-semibold">
-          This screw only pushes. Gone too far: isolate, open the unit, mind cables and what hides it, draw the part
-          back by hand, and begin anew with small steps.
-        </p>
-      )}
+      <GoneTooFar />
       <p className="text-mid">
         {learntFrom > 0
           ? `Learnt from ${learntFrom} moves by feel: here a move does ${Math.round(100 * factor)} % of what the law says.`

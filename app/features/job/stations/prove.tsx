@@ -16,6 +16,7 @@ import { outcomeWords } from "../../words/entry";
 import { unprovenWords } from "../../words/proof";
 import { refusalWords } from "../../words/refusal";
 import { shortDay } from "../../words/times";
+import { onlyPushes } from "../advise/only-pushes";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { SweepFold } from "../shift/sweep-fold";
@@ -98,6 +99,12 @@ export function Prove() {
             )}
             <GoingLive open={asking} onOpenChange={setAsking} />
           </div>
+        )}
+        {onlyPushes(stage) && (
+          <p className="mb-4 border-l-4 border-ink pl-3 text-lg">
+            Its screw only pushes: one whole turn of the output under power, watched for a stall, belongs to the proof .
+            A tight spot that a hand passes over stops it there.
+          </p>
         )}
         <form
           onSubmit={(event) => {

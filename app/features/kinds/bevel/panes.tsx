@@ -1,10 +1,12 @@
 import { lengthWords } from "~/app/features/words/spoken";
 import { bevelPair } from "~/core/bevels";
 import { type KindPanes, noPanes } from "../kind-panes";
+import { BothMembersPane } from "./both-members-pane";
 import { ConesPicture } from "./cones-picture";
 
 export const bevel: KindPanes<"bevel"> = {
   ...noPanes,
+  byPrint: BothMembersPane,
   part: ({ element, shims }) => <ConesPicture element={element} shims={shims} />,
   /** The same can be had by the shims of the other member, at another contact. */
   otherMember: (reader, { element, changeMm }) => {
