@@ -71,7 +71,14 @@ export function BenchPage({ bench }: { bench: BenchTool }) {
               <div ref={drawing}>{bench.show(output, texts)}</div>
               <SavePicture of={drawing} name={name.replace(/\?$/, "")} />
               <Json tool={tool} input={read.input} output={output} />
-              {mayKeep && <Keep tool={tool} input={read.input} said={bench.say(reader, output, texts)} />}
+              {mayKeep && (
+                <Keep
+                  tool={tool}
+                  input={read.input}
+                  said={bench.say(reader, output, texts)}
+                  part={bench.part(reader, output, texts)}
+                />
+              )}
             </>
           ) : (
             <p className="text-lg text-mid" role="status">

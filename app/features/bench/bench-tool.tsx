@@ -26,7 +26,12 @@ type Parts<I extends z.ZodType, O extends z.ZodType> = {
   /** The answer in a sentence. */
   say: (reader: Reader, output: z.output<O>, texts: Texts) => string;
   View: (props: { output: z.output<O>; texts: Texts }) => ReactNode;
+  /** What it found, where that is something to be bought; null where there is nothing. */
+  part?: (reader: Reader, output: z.output<O>, texts: Texts) => FoundPart | null;
 };
+
+/** A part as the stores' form takes it: its name, and its figures by name. */
+export type FoundPart = { name: string; figures: Texts };
 
 /** One tool of calc as a page of the Bench: `result` is what the tool of that name gave: at the server, here, or in a worker. */
 export type BenchTool = Pick<Parts<z.ZodType, z.ZodType>, "example" | "beside" | "Fields"> & {
@@ -36,13 +41,14 @@ export type BenchTool = Pick<Parts<z.ZodType, z.ZodType>, "example" | "beside" |
   read: (texts: Texts) => BenchInput;
   say: (reader: Reader, result: unknown, texts: Texts) => string;
   show: (result: unknown, texts: Texts) => ReactNode;
+  part: (reader: Reader, result: unknown, texts: Texts) => FoundPart | null;
 };
 
 /** What goes in and comes out is typed by the tool's own schemas; what goes in is read by its schema before it is computed. */
 export function benchTool<I extends z.ZodType, O extends z.ZodType>(
   name: string,
   calc: () => Promise<Tool<I, O>>,
-  { say, View, ...parts }: Parts<I, O>,
+  { say, View, part, ...parts }: Parts<I, O>,
 ): BenchTool {
   return {
     ...parts,
@@ -52,6 +58,7 @@ export function benchTool<I extends z.ZodType, O extends z.ZodType>(
       return (input) => callTool(tool, input);
     }),
     say: (reader, result, texts) => say(reader, result as z.output<O>, texts),
+    part: (reader, result, texts) => part?.(reader, result as z.output<O>, texts) ?? null,
     show: (result, texts) => <View output={result as z.output<O>} texts={texts} />,
   };
 }

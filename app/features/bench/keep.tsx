@@ -7,9 +7,12 @@ import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { PickList } from "~/ui/pick-list";
 import { Refused } from "../words/refused";
+import type { FoundPart } from "./bench-tool";
 
-/** Keeps what was found in the logbook of a stage. */
-export function Keep({ tool, input, said }: { tool: string; input: unknown; said: string }) {
+type Kept = { tool: string; input: unknown; said: string; part: FoundPart | null };
+
+/** Keeps what was found in the logbook of a stage; where it is a part, it goes into the stores, or stays open as an order. */
+export function Keep({ tool, input, said, part }: Kept) {
   const finder = useFetcher<{ stages: StageChoice[] }>();
   const keeper = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [chosen, setChosen] = useState<StageChoice | null>(null);
@@ -64,6 +67,7 @@ export function Keep({ tool, input, said }: { tool: string; input: unknown; said
           Keep it on {chosen.name}
         </Button>
       )}
+      {chosen && part && <Order part={part} stage={chosen} />}
       {keeper.data?.refusal && (
         <p role="alert" className="text-outside font-semibold">
           <Refused refusal={keeper.data.refusal} />
@@ -75,9 +79,49 @@ export function Keep({ tool, input, said }: { tool: string; input: unknown; said
           <Link to={`/machines/${keptOn.machineId}`}>
             {keptOn.machineName}, {keptOn.name}
           </Link>
-          .
+          . A photograph of it is added there, under Photographs and files.
+        </p>
+      )}
+      {part && (
+        <p className="mt-3">
+          <Link to={`/stores/new?${new URLSearchParams({ kind: "gear", name: part.name, ...part.figures })}`}>
+            Into the stores as {part.name}
+          </Link>
         </p>
       )}
     </details>
+  );
+}
+
+/** A part that is to be ordered, as an open point of the stage it is for. */
+function Order({ part, stage }: { part: FoundPart; stage: StageChoice }) {
+  const order = useFetcher<{ refusal?: Refusal; done?: boolean }>();
+  const [id] = useState(() => v7());
+  const text = `Order for the ${stage.name.toLowerCase()}: ${part.name}`;
+  return (
+    <div className="grid gap-2 my-3">
+      {order.data?.done ? (
+        <p role="status">Stands open: {text}.</p>
+      ) : (
+        <div>
+          <Button
+            disabled={order.state !== "idle"}
+            onClick={() =>
+              order.submit(
+                { what: "open", id, machineId: stage.machineId, stageId: stage.id, text },
+                { method: "post", action: "/points" },
+              )
+            }
+          >
+            Leave an order open: {part.name}
+          </Button>
+        </div>
+      )}
+      {order.data?.refusal && (
+        <p role="alert" className="text-outside font-semibold">
+          <Refused refusal={order.data.refusal} />
+        </p>
+      )}
+    </div>
   );
 }

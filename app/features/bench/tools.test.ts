@@ -55,7 +55,22 @@ test.each(benchTools.map((bench) => bench.tool))("%s answers its own example by 
 });
 
 describe("what gear is this", () => {
-  const { say } = benchOf("gear-identify");
+  const { say, bench } = benchOf("gear-identify");
+
+  test("it goes into the stores or onto an order by its name, and as one pitch only where it is known which", () => {
+    const part = (texts: Texts) => {
+      const read = bench.read(texts);
+      const answer = read.input && computed("gear-identify", read.input);
+      return answer?.ok ? bench.part(reader, answer.result, texts) : null;
+    };
+    const measured = { teeth: "52", tip: "42.9", root: "39.5" };
+    expect(part(measured)).toEqual({ name: "Gear 32 DP or m 0.8 z 52", figures: { teeth: "52" } });
+    expect(part({ ...measured, system: "diametral-pitch" })).toEqual({
+      name: "Gear 32 DP z 52",
+      figures: { teeth: "52", moduleMm: "0.79375" },
+    });
+    expect(part({ shape: "rack", pitches: "10", rack: "31.4" })).toBeNull();
+  });
   // Tip 42.9, root 39.5, 52 teeth: commonly taken as module 0.8; the honest answer is that 0.8 and 32 DP are not to be told.
   test.each<[Texts, string]>([
     [{ teeth: "52", tip: "42.9", root: "39.5" }, "32 DP or module 0.8, not to be told by this"],

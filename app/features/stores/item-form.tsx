@@ -57,11 +57,22 @@ const itemTexts = (item: StoreItem): Texts => ({
 });
 
 /** Something that lies in a drawer: entered, changed, counted. What is typed stays on the tablet until it is saved. */
-export function ItemForm({ item, kind: first, back }: { item: StoreItem | null; kind: StoreKind; back: string }) {
+export function ItemForm({
+  item,
+  kind: first,
+  texts = {},
+  back,
+}: {
+  item: StoreItem | null;
+  kind: StoreKind;
+  /** What stands in its fields to begin with. */
+  texts?: Texts;
+  back: string;
+}) {
   const [ids] = useState(() => ({ id: item?.id ?? v7(), movementId: v7() }));
   const saved = useSavedForm({
-    key: item ? `item ${item.id}` : "item-new",
-    initial: item ? itemTexts(item) : { kind: first },
+    key: item ? `item ${item.id}` : `item-new ${texts.name ?? ""}`.trim(),
+    initial: item ? itemTexts(item) : { kind: first, ...texts },
     read: readItem,
     schema: async () => (await import("~/core/records/store-item")).itemFields,
     fieldOf,

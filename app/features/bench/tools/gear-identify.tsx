@@ -97,22 +97,40 @@ export const tool = benchTool("gear-identify", async () => (await import("~/calc
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
   say: (reader, output, texts) => {
-    const [best] = output.candidates;
-    if (!best) return "No standard pitch is near";
-    const others = notToBeTold(reader, output);
-    if (others.length === 0) return `It is ${nameOf(reader, best)}`;
-    const all = [best, ...others];
-    const usual = all.filter(({ system }) => system === texts.system);
+    const { all, one } = mayBe(reader, output, texts);
+    if (all.length === 0) return "No standard pitch is near";
+    if (one && all.length === 1) return `It is ${nameOf(reader, one)}`;
     const said = `${all.map((name) => nameOf(reader, name)).join(" or ")}, not to be told by this`;
-    return usual.length === 1 && usual[0] ? `${said}; by the system used here ${nameOf(reader, usual[0])}` : said;
+    return one ? `${said}; by the system used here ${nameOf(reader, one)}` : said;
   },
   View,
+  part: (reader, output, texts) => {
+    const { all, one } = mayBe(reader, output, texts);
+    if (all.length === 0 || shapeIn(texts) === "rack") return null;
+    const shape = shapeIn(texts) === "ring" ? "Ring gear" : "Gear";
+    const pitch = (one ? [one] : all).map((name) => nameOf(reader, name).replace("module ", "m ")).join(" or ");
+    const teeth = texts.teeth?.trim() ?? "";
+    return {
+      name: `${shape} ${pitch} z ${teeth}`,
+      // Of two that cannot be told apart neither is put into a drawer as a fact.
+      figures: { teeth, ...(one ? { moduleMm: String(Number(moduleOf(one).toFixed(6))) } : {}) },
+    };
+  },
 });
 
 /** Pitches nearer than this to what was measured cannot be told from the best: a tip is turned, worn or burred by as much (common practice). */
 const toldApartPercent = 1;
 /** Of a base pitch from two spans. */
 const baseToldApartPercent = 0.3;
+
+/** What it may be, the nearest first, and which of them it is: where it is the only one, or the only one of the system used here. */
+function mayBe(reader: Reader, output: Identified, texts: Texts): { all: PitchName[]; one: PitchName | null } {
+  const [best] = output.candidates;
+  if (!best) return { all: [], one: null };
+  const all = [best, ...notToBeTold(reader, output)];
+  const usual = all.length === 1 ? all : all.filter(({ system }) => system === texts.system);
+  return { all, one: usual.length === 1 ? (usual[0] ?? null) : null };
+}
 
 /** Candidates beside the best that it may as well be. */
 function notToBeTold(
