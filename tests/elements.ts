@@ -114,6 +114,7 @@ export const everyKind: StageElement[] = [
       input: "sun",
       output: "carrier",
     },
+    helix: { ring1Deg: -20 },
   },
   {
     kind: "planetary",

@@ -9,6 +9,8 @@ export type StageShapes = {
   shapes: Shape[];
   box: { left: number; top: number; right: number; bottom: number };
   shafts: readonly [Point, Point];
+  /** Numbers that stand on parts, as high as they say. */
+  labels?: readonly { at: Point; text: string; heightMm: number }[];
 };
 
 export const closed = (points: readonly Point[]): string => `M${points.map(pair).join("L")}Z`;

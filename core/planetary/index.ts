@@ -1,3 +1,4 @@
+export { type AxialForce, axialForces, type RingGoesOn, type RingHelix, ringsGoOn } from "./helical";
 export { type NearestSet, nearestSets } from "./nearest";
 export {
   type Member,

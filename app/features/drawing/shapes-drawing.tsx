@@ -48,6 +48,18 @@ export function ShapesDrawing({
       className="max-w-full h-auto"
     >
       <Shapes shapes={drawn.shapes} />
+      {drawn.labels?.map(({ at: [x, y], text, heightMm }) => (
+        <text
+          key={text}
+          x={x}
+          y={y + 0.36 * heightMm}
+          textAnchor="middle"
+          fontSize={heightMm}
+          className="fill-ink font-bold"
+        >
+          {text}
+        </text>
+      ))}
     </svg>
   );
 }

@@ -4,6 +4,7 @@ import { planetaryDrawn } from "~/core/stages/kinds/planetary/drawn";
 import { ShapesDrawing } from "../../drawing/shapes-drawing";
 import { readKind } from "../../kinds/kind-form";
 import { planetary as form } from "../../kinds/planetary/form";
+import { helicalFigures } from "../../kinds/planetary/helical-figures";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { FigureList } from "../figure-list";
@@ -56,6 +57,7 @@ export const tool = benchTool("planetary", async () => (await import("~/calc/too
                   ? "all planets mounted alike"
                   : `each planet ${formatNumber(reader, output.clockingSteps, 3)} teeth of A on from the one before, seen from its arm`,
             ],
+            ...(element ? helicalFigures(reader, element) : []),
           ]}
         />
       </div>

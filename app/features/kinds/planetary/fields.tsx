@@ -1,7 +1,7 @@
 import { ChoiceField } from "../../form/choice-field";
 import { TextField } from "../../form/text-field";
 import { useFormTexts } from "../../form/use-form-texts";
-import { FieldRow } from "../form-parts";
+import { FieldRow, HandField } from "../form-parts";
 
 export function PlanetaryFields() {
   const texts = useFormTexts();
@@ -31,8 +31,12 @@ export function PlanetaryFields() {
           </>
         )}
         <TextField name="planets" label="How many planets" inputMode="numeric" />
-        <TextField name="pitch" label="Module" hint="mm, for the drawing and the room" />
+        <TextField name="pitch" label="Module" hint="mm, for the drawing, the room and forces" />
+        <TextField name="helix1" label={compound ? "Helix of ring 1" : "Helix angle"} hint="degrees; empty: spur" />
+        {compound && <TextField name="helix2" label="Helix of ring 2" hint="degrees; empty: spur" />}
       </FieldRow>
+      {texts.helix1 && <HandField name="helix1Hand" legend={compound ? "Hand of ring 1" : "Hand of the ring"} />}
+      {compound && texts.helix2 && <HandField name="helix2Hand" legend="Hand of ring 2" />}
       <ChoiceField name="fixed" legend="Fixed" usual={compound ? "ring1" : "ring"} options={members} />
       <ChoiceField name="input" legend="Driven in at" usual="sun" options={members} />
       <ChoiceField name="output" legend="Taken out at" usual={compound ? "ring2" : "carrier"} options={members} />

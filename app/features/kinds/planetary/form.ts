@@ -1,11 +1,12 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { planetarySet } from "~/core/planetary";
-import { count, pitch, type Reading } from "../../form/field-readers";
+import { count, pitch, type Reading, slant } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import type { Figure, KindForm } from "../kind-form";
 import { clockingWords } from "./clocking-words";
 import { PlanetaryFields } from "./fields";
+import { helicalFigures } from "./helical-figures";
 
 const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
@@ -31,6 +32,7 @@ export const planetary: KindForm<"planetary"> = {
           input: member("input", simpleMembers, "sun"),
           output: member("output", simpleMembers, "carrier"),
         },
+        ...readHelix(read, false),
       };
     return {
       kind: "planetary",
@@ -43,9 +45,10 @@ export const planetary: KindForm<"planetary"> = {
         input: member("input", compoundMembers, "sun"),
         output: member("output", compoundMembers, "ring2"),
       },
+      ...readHelix(read, true),
     };
   },
-  texts: (reader, { set }) => ({
+  texts: (reader, { set, helix }) => ({
     kind: "planetary",
     planetary: set.kind === "simple" ? "simple" : "compound",
     sun: String(set.sun),
@@ -58,8 +61,13 @@ export const planetary: KindForm<"planetary"> = {
     fixed: set.fixed,
     input: set.input,
     output: set.output,
+    helix1: helix && helix.ring1Deg !== 0 ? n(reader, Math.abs(helix.ring1Deg)) : "",
+    helix1Hand: (helix?.ring1Deg ?? 0) < 0 ? "left" : "right",
+    helix2: helix?.ring2Deg ? n(reader, Math.abs(helix.ring2Deg)) : "",
+    helix2Hand: (helix?.ring2Deg ?? 0) < 0 ? "left" : "right",
   }),
-  figures: (reader, { set: given }) => {
+  figures: (reader, element) => {
+    const { set: given } = element;
     const set = planetarySet(given);
     if (!set.ok) return [];
     const { ratio, neighbourGapMm, clockingSteps } = set.value;
@@ -71,6 +79,7 @@ export const planetary: KindForm<"planetary"> = {
       ["Ratio", ratio === null ? "none" : `${f(reader, ratio)}${ratio < 0 ? ", reversed" : ""} (Willis)`],
       ...gap,
       ...clocking,
+      ...helicalFigures(reader, element),
     ];
   },
   turned: "whole",
@@ -84,6 +93,14 @@ export const planetary: KindForm<"planetary"> = {
   ways: () => null,
   shims: { label: "Centres a mm of shim", drawn: ["gear", "part", "centres"], remark: "" },
 };
+
+/** Left out where both rings are spur. */
+function readHelix(read: Reading, compound: boolean) {
+  const ring1Deg = slant(read, "helix1", "helix1Hand");
+  const ring2Deg = compound ? slant(read, "helix2", "helix2Hand") : 0;
+  if (ring1Deg === 0 && ring2Deg === 0) return {};
+  return { helix: { ring1Deg, ...(ring2Deg === 0 ? {} : { ring2Deg }) } };
+}
 
 const simpleMembers = ["sun", "carrier", "ring"] as const;
 const compoundMembers = ["sun", "carrier", "ring1", "ring2"] as const;

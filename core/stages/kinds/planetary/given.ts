@@ -10,7 +10,16 @@ export const planetaryGiven: KindGiven<"planetary"> = {
   recommend: () => null,
   recommendSide: (_, quantity, asked) =>
     quantity === "end-float" ? recommendEndFloat(asked) : quantity === "runout" ? recommendRunout : null,
-  mirrored: (element) => element,
+  mirrored: (element) =>
+    element.helix
+      ? {
+          ...element,
+          helix: {
+            ring1Deg: -element.helix.ring1Deg,
+            ...(element.helix.ring2Deg === undefined ? {} : { ring2Deg: -element.helix.ring2Deg }),
+          },
+        }
+      : element,
 };
 
 function checkSet({ set: given }: PlanetaryElement): Result<Unwise[]> {

@@ -5,7 +5,7 @@ import type { PlanetaryElement } from "./schema";
 
 /**
  * A planetary set seen along its axis: sun, planets on their circle, ring 1; of stepped planets and ring 2 the pitch circles. A dot on every
- * planet shows how far it is clocked against the first, out along the arms where all are mounted alike.
+ * planet, which has its number, shows how far it is clocked against the first, out along the arms where all are mounted alike.
  */
 export function planetaryShapes({ set }: PlanetaryElement): StageShapes {
   const m = set.moduleMm ?? 1;
@@ -58,5 +58,12 @@ export function planetaryShapes({ set }: PlanetaryElement): StageShapes {
     { role: "body", d: placed(toothOutlines(blank(set.sun), 3), centre, 0) },
     cross(centre, 0.08 * outer),
   ];
-  return { shapes, box: { left: -outer, top: -outer, right: outer, bottom: outer }, shafts: [centre, centre] };
+  // Numbered in the order in which the arms are counted, clear of the mark.
+  const labels = Array.from({ length: set.planets }, (_, k) => {
+    const turn = (2 * Math.PI * k) / set.planets;
+    const [x, y]: Point = [arm * Math.sin(turn), -arm * Math.cos(turn)];
+    const [mx, my] = markOn([x, y], k);
+    return { at: [x - (mx - x) / 2, y - (my - y) / 2] as Point, text: String(k + 1), heightMm: 0.26 * planetTeeth * m };
+  });
+  return { labels, shapes, box: { left: -outer, top: -outer, right: outer, bottom: outer }, shafts: [centre, centre] };
 }
