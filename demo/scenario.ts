@@ -224,7 +224,20 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
   ["gluer", "transport", built("New belt fitted", [239, -20], [75, -8])],
   ["gluer", "cross", built("Gear shimmed after overhaul", [90, 0.01])],
   ["slitter", "brake-belt", built("New belt fitted", [52, -6])],
-  ["table", "ring", built("Fitted", [80, 0.008])],
+  [
+    "table",
+    "ring",
+    (v) => {
+      built("Fitted", [80, 0.008])(v);
+      v.keep(
+        78,
+        "hole-grid",
+        { pitchMm: 8, moduleMm: 1, teeth: [12, 16, 20, 24, 32, 40], maxHoles: 8, band: { loMm: -0.12, hiMm: 0.84 } },
+        "Try-out gears for the new index on the hole plate: 20 : 40 through 12; a pair 12 : 20 at two along binds a little",
+      );
+      return v;
+    },
+  ],
   ["table", "reducer", built("Reducer fitted", [64, 0.4])],
   ["strapper", "infeed", built("New belt fitted", [70, -2])],
   ["strapper", "head", built("Head fitted", [85, 1])],

@@ -34,6 +34,7 @@ export type Act = {
     | "revise-stage"
     | "exchange-gear"
     | "open-point"
+    | "keep-computation"
     | "log-usage"
     | "attach-file";
   input: Record<string, unknown>;
@@ -429,6 +430,21 @@ export class Visits {
       at,
       operation: "open-point",
       input: { id, machineId: this.machine.key, stageId: this.stage.key, text },
+    });
+  }
+
+  /** A computation of the Bench kept on the stage. */
+  keep(daysAgo: number, tool: string, asked: object, text: string): void {
+    this.acts.push({
+      at: new Date(this.now.getTime() - daysAgo * day),
+      operation: "keep-computation",
+      input: {
+        id: `${this.machine.key}-${this.stage.key}-kept-${daysAgo}`,
+        stageId: this.stage.key,
+        tool,
+        input: asked,
+        text,
+      },
     });
   }
 

@@ -83,7 +83,6 @@ export const everyKind: StageElement[] = [
   { kind: "gear-pair", pair: spurPair([20, 40], 2, 60.2), parts: {} },
   { kind: "gear-pair", pair: { ...spurPair([20, 40], 2, 62.4), helixAngleDeg: 15 }, parts: {} },
   { kind: "gear-pair", pair: { ...spurPair([17, 68], 2, 50.82), internal: true }, parts: {} },
-  twoSpeeds,
   {
     kind: "worm",
     hand: "right",
@@ -149,4 +148,5 @@ export const everyKind: StageElement[] = [
     feet: { frontMm: 180, rearMm: 460 },
   },
   { kind: "gap", what: "end-float", places: 3, names: ["drive side", "middle", "far side"], diameterMm: 60 },
+  twoSpeeds,
 ];

@@ -174,6 +174,7 @@ export const refusalCodes = [
   "too-small",
   "train-loops",
   "two-decimal-signs",
+  "two-numbers",
   "two-roles",
   "unknown-key",
   "unknown-unit",

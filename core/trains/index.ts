@@ -16,3 +16,4 @@ export { type IndexDrive, type IndexPlan, indexPlan, indexPosition } from "./ind
 export { type RatioChoice, type RatioQuestion, ratioForSpeed } from "./ratio-for-speed";
 export { correctedStepsPerMm, stepsCommand, stepsFile, stepsPerMm } from "./steps-per-unit";
 export { scaleSpeed, surfaceSpeed, type Train, type TrainDrive, type TrainStage, train } from "./train";
+export { bandAfter, openingOf, type TriedFelt, type TriedPair } from "./tried-pair";

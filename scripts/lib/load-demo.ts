@@ -14,6 +14,7 @@ import { attachFile } from "../../operations/attach-file";
 import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
 import { exchangeGear } from "../../operations/exchange-gear";
+import { keepComputation } from "../../operations/keep-computation";
 import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
 import { openPoint } from "../../operations/open-point";
@@ -34,6 +35,7 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "revise-stage": reviseStage,
   "exchange-gear": exchangeGear,
   "open-point": openPoint,
+  "keep-computation": keepComputation,
   "log-usage": logUsage,
 };
 const idKeys = [

@@ -214,13 +214,13 @@ test.each<[string, Texts, string | RegExp]>([
   [
     "hole-grid",
     { pitch: "8", module: "1", teeth: "12 20", lo: "0", hi: "0.3" },
-    "1 place meshes, 2 more through an idler",
+    "1 place meshes, 2 more through an idler; drawn 12 : 20, 2 along and 0 across",
   ],
   // On a diagonal of 3 and 3 holes stand 33.94 mm: 34 of radii are 0.06 more than that, which is seen running.
   [
     "hole-grid",
     { pitch: "8", module: "1", teeth: "28 40", lo: "-0.1", hi: "-0.01" },
-    "1 place meshes, 2 more through an idler",
+    "1 place meshes, 2 more through an idler; drawn 28 : 40, 3 along and 3 across",
   ],
   [
     "index-plan",
@@ -387,5 +387,25 @@ describe("shafts end to end", () => {
       "More torque than it carries, by 17 %",
     );
     expect(fit.say({ ...good, "allow.radial": "" })).toBe("missing");
+  });
+});
+
+describe("gears on holes", () => {
+  const { bench, say } = benchOf("hole-grid");
+  const grid = { ...bench.example, show: "1" };
+  const places = (texts: Texts) => Number(/^(\d+)/.exec(say({ ...grid, ...texts }))?.[1]);
+  const tried = (felt: string, teeth = "12 20", holes = "2 0") => ({
+    "tried.felt": felt,
+    "tried.teeth": teeth,
+    "tried.holes": holes,
+  });
+
+  test("a pair that was tried speaks for all nearer or wider ones; what contradicts the band is said at it", () => {
+    expect(places(tried("binds"))).toBeLessThan(places({}));
+    expect(places(tried("right"))).toBe(places({}));
+    expect(places(tried("loose"))).toBeLessThan(places({}));
+    expect(say({ ...grid, ...tried("binds", "12 16", "3 0") })).toBe("tried.felt: window-upside-down");
+    expect(say({ ...grid, ...tried("binds", "12") })).toBe("tried.teeth: two-numbers");
+    expect(say(grid)).toMatch(/drawn \d+ : \d+, \d along and \d across$/);
   });
 });

@@ -14,7 +14,7 @@ test("every kind of stage in a line, with what tells it from another of its kind
     "gear pair 17 : 68, module 2, internal",
     "worm and wheel 2 : 30, axial module 3, right-hand",
     "bevel pair 20 : 40, module 3, shafts at 90°",
-    "planetary set 18 / 18 / 54, 3 planets",
+    "planetary set 18 / 18 / 54, 3 planets, ring 20° left",
     "planetary set 12 / 24 / 23 / 60 / 57, 3 planets",
     "toothed belt 24 : 48, pitch 8 mm, 112 teeth",
     "toothed belt 24 : 48, pitch 8 mm, 120 teeth",
@@ -23,6 +23,7 @@ test("every kind of stage in a line, with what tells it from another of its kind
     "roller chain 19 : 38, pitch 12.7 mm, 100 links",
     "coupling ⌀28 : ⌀24, jaws with an elastic spider, 16 mm apart",
     "end float",
+    "gear pair 24 : 36, module 2, 2 gears",
   ]);
   expect(sizeWords(reader, everyKind[13] as never)).toBe("");
 });

@@ -139,6 +139,7 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "planets-touch": ({ facts }) =>
     `Neighbouring planets would touch. The nearest that go: ${facts.nearest || "fewer planets"}.`,
   "places-not-named": "Name every place, each by a name of its own, or none of them.",
+  "two-numbers": "Two whole numbers are wanted, with a space between: 16 24.",
   "two-roles": "One member cannot be two of fixed, driven in and taken out.",
   "one-gear-only": "A switchable gear has two gears or more: name the others, one a line.",
   "gear-has-no-mesh": ({ facts }, number) =>

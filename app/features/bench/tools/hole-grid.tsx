@@ -2,7 +2,9 @@ import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { gearPair, spurPair } from "~/core/gears";
 import { parseNumber } from "~/core/quantity";
-import { type GridPair, type HoleGrid, idlerLayout } from "~/core/trains";
+import { bandAfter, type GridPair, type HoleGrid, idlerLayout, openingOf, type TriedPair } from "~/core/trains";
+import { ChoiceField } from "../../form/choice-field";
+import { choice } from "../../form/field-readers";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
@@ -39,17 +41,54 @@ function inputOf(texts: Texts) {
     hiMm: read.has("hi") ? read.length("hi") : seenRunning.hi * moduleMm,
   };
   read.want("lo", !(band.loMm > band.hiMm), "window-upside-down");
+  const pitchMm = over0("pitch");
+  const tried = readTried(read);
+  const after = tried ? bandAfter(band, openingOf(tried, { pitchMm, moduleMm }), tried.felt) : band;
+  read.want("tried.felt", !(after.loMm > after.hiMm), "window-upside-down");
   const maxHoles = read.has("holes") ? read.number("holes", true) : 8;
   read.want("holes", maxHoles >= 1 && maxHoles <= 100, "too-large");
-  return read.done({ pitchMm: over0("pitch"), moduleMm, teeth, maxHoles, band });
+  return read.done({ pitchMm, moduleMm, teeth, maxHoles, band: after });
 }
 
-/** How thin the teeth are, where somebody said; it judges what stands there, and changes no search. */
+const felts = ["none", "binds", "right", "loose"] as const;
+
+/** The pair that was tried, with how it felt; null where none was. */
+function readTried(read: TextReader): TriedPair | null {
+  const felt = choice(read, "tried.felt", felts);
+  if (felt === "none") return null;
+  const both = (name: string, least: number): [number, number] => {
+    const parts = read
+      .text(name)
+      .split(/[\s,;:]+/)
+      .filter(Boolean);
+    const numbers = parts.map((part) => parseNumber(part, true));
+    const ok = numbers.length === 2 && numbers.every((one) => one.ok && one.value >= least);
+    read.want(name, ok, "two-numbers");
+    return numbers.map((one) => (one.ok ? one.value : Number.NaN)) as [number, number];
+  };
+  return { teeth: both("tried.teeth", 3), holes: both("tried.holes", 0), felt };
+}
+
+/** How thin the teeth are, where somebody said or a pair that was tried was read; it judges what stands there, and changes no search. */
 const thinOf = (texts: Texts): number | null => {
   const read = new TextReader(texts);
   const thin = read.lengthOrNull("thin");
-  return thin !== null && thin >= 0 ? thin : null;
+  return thin !== null && thin >= 0 ? thin : learntThinning(texts);
 };
+
+/** The thinning that the backlash of the tried pair stands for; null where none was read. */
+function learntThinning(texts: Texts): number | null {
+  const read = new TextReader(texts);
+  const tried = readTried(read);
+  const backlash = read.lengthOrNull("tried.backlash");
+  const moduleMm = read.length("module");
+  const pitchMm = read.length("pitch");
+  if (!tried || backlash === null || Object.keys(read.problems).length > 0) return null;
+  const centreDistanceMm = pitchMm * Math.hypot(...tried.holes);
+  const at = (thinMm: number) => backlashOf({ teeth: [...tried.teeth], centreDistanceMm }, moduleMm, thinMm);
+  const [none, some] = [at(0), at(0.1)];
+  return none === null || some === null ? null : (0.1 * (backlash - none)) / (some - none);
+}
 const ratioOf = (texts: Texts): number | null => {
   const ratio = parseNumber(texts.ratio ?? "");
   return ratio.ok && ratio.value > 0 ? ratio.value : null;
@@ -67,22 +106,62 @@ export const tool = benchTool("hole-grid", async () => (await import("~/calc/too
       <TextField name="thin" label="Teeth thinned by" hint="mm each; says the backlash" />
       <TextField name="lo" label="Opening, least" hint="mm; empty: −0.22 modules, nearer binds" />
       <TextField name="hi" label="Opening, most" hint="mm; empty: 0.84 modules, seen running" />
+      <div className="col-span-full">
+        <ChoiceField
+          name="tried.felt"
+          legend="A pair that was tried on its holes"
+          usual="none"
+          options={[
+            { value: "none", label: "none yet" },
+            { value: "binds", label: "binds" },
+            { value: "right", label: "runs right" },
+            { value: "loose", label: "too loose" },
+          ]}
+        />
+      </div>
+      <TextField name="tried.teeth" label="Its teeth" hint="16 24" />
+      <TextField name="tried.holes" label="On holes" hint="along and across: 2 1" />
+      <TextField name="tried.backlash" label="Its backlash" hint="mm, where it was read" />
     </div>
   ),
   read: (texts) => {
     const done = inputOf(texts);
     return done.value ? { input: done.value, problems: null } : { input: null, problems: done.problems };
   },
-  say: (_, { pairs, viaIdler }) =>
-    `${pairs.length} ${pairs.length === 1 ? "place meshes" : "places mesh"}${viaIdler.length > 0 ? `, ${viaIdler.length} more through an idler` : ""}`,
+  say: (_, output, texts) => {
+    const { pairs, viaIdler } = output;
+    const { pair, bridge } = layoutShown(output, texts);
+    const shown = bridge
+      ? `; drawn ${bridge.teeth.join(" : ")} through ${bridge.idler}`
+      : pair
+        ? `; drawn ${pair.teeth.join(" : ")}, ${pair.holes[0]} along and ${pair.holes[1]} across`
+        : "";
+    return `${pairs.length} ${pairs.length === 1 ? "place meshes" : "places mesh"}${viaIdler.length > 0 ? `, ${viaIdler.length} more through an idler` : ""}${shown}`;
+  },
   View,
 });
 
 /** Backlash of a pair as it stands, by the thinning of its teeth; null where nobody said how thin they are, or it cannot be. */
-function backlashOf({ teeth, centreDistanceMm }: GridPair, moduleMm: number, thinMm: number | null): number | null {
+function backlashOf(
+  { teeth, centreDistanceMm }: Pick<GridPair, "teeth" | "centreDistanceMm">,
+  moduleMm: number,
+  thinMm: number | null,
+): number | null {
   if (thinMm === null) return null;
   const pair = gearPair({ ...spurPair(teeth, moduleMm, centreDistanceMm), thinningMm: [thinMm, thinMm] });
   return pair.ok ? pair.value.backlash.circumferentialMm : null;
+}
+
+/** Pairs and bridges, nearest to the wanted ratio first, and which of them is drawn. */
+function layoutShown(output: HoleGrid, texts: Texts) {
+  const wanted = ratioOf(texts);
+  const off = ({ teeth: [a, b] }: Pick<GridPair, "teeth">) =>
+    wanted === null ? 0 : Math.abs(Math.log(Math.max(b / a, a / b) / Math.max(wanted, 1 / wanted)));
+  const pairs = wanted === null ? output.pairs : [...output.pairs].sort((a, b) => off(a) - off(b));
+  const bridges = wanted === null ? output.viaIdler : [...output.viaIdler].sort((a, b) => off(a) - off(b));
+  const bridge = bridges[Number(texts.via) - 1];
+  const shown = Math.min(pairs.length, Math.max(1, Number(texts.show) || 1)) - 1;
+  return { pairs, bridges, bridge, shown, pair: pairs[shown] };
 }
 
 function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
@@ -92,14 +171,8 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
   if (!input) return null;
   const { pitchMm, moduleMm } = input;
   const thinMm = thinOf(texts);
-  const wanted = ratioOf(texts);
-  const off = ({ teeth: [a, b] }: Pick<GridPair, "teeth">) =>
-    wanted === null ? 0 : Math.abs(Math.log(Math.max(b / a, a / b) / Math.max(wanted, 1 / wanted)));
-  const pairs = wanted === null ? output.pairs : [...output.pairs].sort((a, b) => off(a) - off(b));
-  const bridges = wanted === null ? output.viaIdler : [...output.viaIdler].sort((a, b) => off(a) - off(b));
-  const bridge = bridges[Number(texts.via) - 1];
-  const shown = Math.min(pairs.length, Math.max(1, Number(texts.show) || 1)) - 1;
-  const pair = pairs[shown];
+  const learnt = new TextReader(texts).has("thin") ? null : learntThinning(texts);
+  const { pairs, bridges, bridge, shown, pair } = layoutShown(output, texts);
   const between = bridge && idlerLayout(output, bridge.teeth, bridge.idler, { pitchMm, moduleMm });
   const gears =
     between ??
@@ -110,6 +183,13 @@ function View({ output, texts }: { output: HoleGrid; texts: Texts }) {
   return (
     <div className="grid gap-4">
       {gears && <GridPicture gears={gears} pitchMm={pitchMm} moduleMm={moduleMm} />}
+      {learnt !== null && (
+        <p className="border-l-4 border-ink pl-3">
+          Learnt from {texts["tried.teeth"]} on {texts["tried.holes"]}: the teeth are{" "}
+          {learnt >= 0 ? "thinned" : "fatter"} by {formatNumber(reader, Math.abs(learnt), 3)} mm each, and every other
+          pair is reckoned with that.
+        </p>
+      )}
       {bridge && !between && <p>Through that idler the outer two would run into each other on every hole.</p>}
       <Matrix
         output={output}

@@ -1,3 +1,4 @@
+import { formatNumber } from "~/app/features/words/figure";
 import type { KindWords } from "../kind-words";
 import { tightSpotOf } from "../kind-words";
 import { perUnitWords } from "../per-unit-words";
@@ -6,7 +7,14 @@ export const planetary: KindWords<"planetary"> = {
   name: "planetary set",
   caution: "Planetary set: the output may run free when it is opened. Hold the load.",
   size: (_, { set }) => [set.sun, ...set.planet, ...set.ring].join(" / "),
-  line: (_, { set }, head) => `${head}, ${set.planets} planets`,
+  line: (reader, { set, helix }, head) => {
+    const ring = (name: string, deg: number | undefined) =>
+      deg ? `, ${name} ${formatNumber(reader, Math.abs(deg), 0)}° ${deg > 0 ? "right" : "left"}` : "";
+    const rings = helix
+      ? `${ring(set.kind === "simple" ? "ring" : "ring 1", helix.ring1Deg)}${ring("ring 2", helix.ring2Deg)}`
+      : "";
+    return `${head}, ${set.planets} planets${rings}`;
+  },
   drawn: (places) => `${places} places`,
   tightSpot: () => tightSpotOf.mesh,
   beforeReading: () =>
