@@ -16,6 +16,7 @@ export default [
   route("room", "routes/room.ts"),
   route("offline", "routes/offline/route.tsx"),
   route("points", "routes/points.ts"),
+  route("trials", "routes/trials.ts"),
   route("jobs", "routes/jobs/route.tsx"),
   route("jobs/open", "routes/jobs/open.ts"),
   ...prefix("jobs/:jobId", [

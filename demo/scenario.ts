@@ -160,6 +160,38 @@ function feed(v: Visits): Visits {
     "loose click",
   ]);
   v.byHand(150, "Growls once a turn");
+  const bore = { making: "printed", of: "hole" };
+  v.tried(151, "Acetal pinion, bore", [
+    {
+      ...bore,
+      version: "A",
+      drawn: "6.00",
+      made: "5.86",
+      felt: "refuses",
+      outcome: "dropped",
+      why: "no force that it stands gets it on",
+    },
+    { ...bore, version: "B", drawn: "6.15", made: "6.02", felt: "presses", outcome: "tried" },
+    {
+      ...bore,
+      version: "B, reamed once",
+      making: "reamed",
+      made: "6.05",
+      felt: "slides",
+      burr: "taken off",
+      outcome: "fitted",
+    },
+    {
+      ...bore,
+      version: "C",
+      drawn: "6.25",
+      made: "6.12",
+      felt: "falls",
+      smooth: "rocks on the shaft",
+      outcome: "dropped",
+      why: "wobbles, and the mesh with it",
+    },
+  ]);
   v.felt(24, "Looked at with the strap change", "by ear", [
     "small click",
     "small click",

@@ -35,6 +35,7 @@ export type Act = {
     | "exchange-gear"
     | "open-point"
     | "keep-computation"
+    | "log-trial"
     | "log-usage"
     | "attach-file";
   input: Record<string, unknown>;
@@ -446,6 +447,16 @@ export class Visits {
         text,
       },
     });
+  }
+
+  /** Versions of a part as they were made and tried, oldest first. */
+  tried(daysAgo: number, part: string, versions: readonly Record<string, string>[]): void {
+    for (const [i, version] of versions.entries())
+      this.acts.push({
+        at: new Date(this.now.getTime() - daysAgo * day + i * 40 * minute),
+        operation: "log-trial",
+        input: { id: `${this.machine.key}-${this.stage.key}-${part}-${i}`, stageId: this.stage.key, part, ...version },
+      });
   }
 
   private open(daysAgo: number, reason: string, firstBuild = false): void {

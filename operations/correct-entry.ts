@@ -54,7 +54,9 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
       limitsId,
     });
     if (value.voids && stageId) await refreshStanding(db, stageId);
-    if (value.voids && isKind("move")(named) && adjusterId && !(await voidedBefore(db, named.id, entry.id)))
+    // The stop of one gear is none of the stage's adjuster.
+    const movedIt = isKind("move")(named) && named.body.gear === undefined;
+    if (value.voids && movedIt && adjusterId && !(await voidedBefore(db, named.id, entry.id)))
       await moveAdjuster(db, adjusterId, -named.body.amount);
     if (value.voids && isKind("usage")(named)) {
       const before = await lastUsage(db, machine.id);
@@ -71,4 +73,14 @@ const voidedBefore = async (db: Database, entryId: string, but: string): Promise
   );
 
 /** What can be said never to have counted. Isolation, going live and signatures happened, whatever is said of them later. */
-const voidable: ReadonlySet<string> = new Set(["round", "feel", "shift", "sweep", "move", "clamp", "proof", "usage"]);
+const voidable: ReadonlySet<string> = new Set([
+  "round",
+  "feel",
+  "shift",
+  "sweep",
+  "trial",
+  "move",
+  "clamp",
+  "proof",
+  "usage",
+]);

@@ -60,6 +60,7 @@ export type {
 } from "./schema";
 export { type Drift, gearOfTrend, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { type StageState, type Standing, standingOf } from "./standing";
+export { type TriedPart, triedParts } from "./tried-parts";
 export {
   type ChangedThing,
   type ClampState,
@@ -68,6 +69,8 @@ export {
   engagements,
   type FeelMethod,
   feelMethods,
+  type Making,
+  makings,
   type PaperPrint,
   type Provisional,
   paperPrints,
@@ -84,6 +87,8 @@ export {
   type SweepUnit,
   senses,
   sweepUnits,
+  type TrialOutcome,
+  trialOutcomes,
 } from "./vocabulary";
 export { type Left, type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

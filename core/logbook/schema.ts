@@ -1,6 +1,7 @@
 import * as z from "zod";
 import { reasonCodes } from "../advice";
 import { bandFits, verdicts } from "../limits";
+import { fitWords } from "../making";
 import { printFindings, printKinds, printMoves } from "../prints";
 import type { FeelRound } from "../rounds";
 import { finite } from "../schemas";
@@ -10,6 +11,7 @@ import {
   clampStates,
   engagements,
   feelMethods,
+  makings,
   paperPrints,
   provisionals,
   roundPhases,
@@ -18,6 +20,7 @@ import {
   runSpeeds,
   runWays,
   sweepUnits,
+  trialOutcomes,
 } from "./vocabulary";
 
 /** Bodies of entries as they lie in the logbook, by kind; entries of earlier formats once they were read as today's. */
@@ -181,6 +184,21 @@ const forceRaised = z.object({
   cause: z.enum(["follows", "gives-way", "settles", "unknown"]).nullable(),
 });
 
+const partTried = z.object({
+  part: z.string(),
+  version: z.string(),
+  making: z.enum(makings),
+  of: z.enum(["hole", "shaft"]).nullable(),
+  drawnMm: finite.nullable(),
+  madeMm: finite.nullable(),
+  felt: z.enum(fitWords).nullable(),
+  play: z.string(),
+  smooth: z.string(),
+  burr: z.enum(["none", "taken off"]).nullable(),
+  outcome: z.enum(trialOutcomes),
+  why: z.string(),
+});
+
 const feltAt = z.object({ tooth: count, feel: z.enum(feels) });
 export type FeltAt = z.output<typeof feltAt>;
 
@@ -273,6 +291,8 @@ export const entryBodies = {
   shift: slideStood,
   /** The current while an actuator's force is raised in steps. */
   sweep: forceRaised,
+  /** A version of a part as drawn, made, tried or fitted. */
+  trial: partTried,
   move: z.object({
     amount: finite,
     unit: z.string(),

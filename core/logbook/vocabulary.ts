@@ -48,6 +48,12 @@ export const feelMethods = ["by hand", "by ear", "paper strip", "marking paint",
 /** What a strip of paper looks like that was rolled through, from loose to tight. */
 export const paperPrints = ["falls out", "even", "bunched at one end", "askew", "cut through"] as const;
 export type PaperPrint = (typeof paperPrints)[number];
+/** How a part, or its fit, was made. */
+export const makings = ["printed", "moulded", "drilled", "filed", "reamed", "turned", "bought"] as const;
+export type Making = (typeof makings)[number];
+/** What became of a version of a part. */
+export const trialOutcomes = ["tried", "fitted", "dropped"] as const;
+export type TrialOutcome = (typeof trialOutcomes)[number];
 /** How a sliding gear went in, from right to wrong. */
 export const engagements = ["goes in", "goes in while one side turns", "tooth on tooth", "stays out"] as const;
 export type Engagement = (typeof engagements)[number];

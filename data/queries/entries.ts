@@ -193,6 +193,20 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
     toEntry,
   );
 
+/** The newest tries of parts on a stage with the corrections that name them, oldest first. */
+export const trialsOf = (db: Database, stageId: string, size: number) =>
+  many(
+    db,
+    sql`
+      with tried as (
+        select ${shown} from entry e where stage_id = ${stageId} and kind = 'trial' order by seq desc limit ${size})
+      select * from tried
+      union all
+      select ${shown} from entry e join tried w on e.names_entry = w.id where e.kind = 'correction'
+      order by seq`,
+    toEntry,
+  );
+
 /**
  * The newest rounds and moves of stages with the corrections that name them, oldest first: what the response is learnt from. One question for all
  * of them; readings come with the newest rounds only, which is as far back as anything is carried over.

@@ -15,6 +15,7 @@ import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
 import { exchangeGear } from "../../operations/exchange-gear";
 import { keepComputation } from "../../operations/keep-computation";
+import { logTrial } from "../../operations/log-trial";
 import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
 import { openPoint } from "../../operations/open-point";
@@ -36,6 +37,7 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "exchange-gear": exchangeGear,
   "open-point": openPoint,
   "keep-computation": keepComputation,
+  "log-trial": logTrial,
   "log-usage": logUsage,
 };
 const idKeys = [

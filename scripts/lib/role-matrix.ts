@@ -69,6 +69,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/room": { look: null, send: "anyone" },
   "/offline": { look: "anyone", send: null },
   "/points": { look: null, send: "work" },
+  "/trials": { look: null, send: "work" },
   "/jobs": { look: "signed-in", send: null },
   "/jobs/open": { look: null, send: "work" },
   "/jobs/:jobId/entries": { look: "signed-in", send: "work" },
@@ -242,7 +243,7 @@ export async function idsForRoles(
 
 /** Forms of a page, or what its script sends. */
 const contentOf = (path: string): string =>
-  /^\/(sign-in|sign-out|first|account|people|room|points|machines\/:machineId(\/files)?|stages\/:stageId|stores\/instruments\/:instrumentId\/certificates)$/.test(
+  /^\/(sign-in|sign-out|first|account|people|room|points|trials|machines\/:machineId(\/files)?|stages\/:stageId|stores\/instruments\/:instrumentId\/certificates)$/.test(
     path,
   )
     ? "application/x-www-form-urlencoded"

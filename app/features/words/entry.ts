@@ -30,6 +30,7 @@ import { shortCautions, verdictState } from "./state";
 import { sweepCauseWords, sweepWords } from "./sweep";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
+import { trialWords } from "./trial";
 
 const unknownAdjuster = { adjuster: null, step: 0.01, means: null, positiveWord: "plus", negativeWord: "minus" };
 
@@ -131,6 +132,8 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
     }
     case "shift":
       return shiftWords(reader, entry.body);
+    case "trial":
+      return trialWords(reader, entry.body);
     case "sweep": {
       const { gear, points, unit, cause } = entry.body;
       const forces = points.map(({ force }) => force);

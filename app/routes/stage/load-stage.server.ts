@@ -10,13 +10,14 @@ import {
   pastMoves,
   stageTrend,
   type TrendAxis,
+  triedParts,
   voidedBy,
   wearLeft,
 } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
-import { readingsOf, stageHistory, usageReadings } from "~/data/queries/entries";
+import { readingsOf, stageHistory, trialsOf, usageReadings } from "~/data/queries/entries";
 import { instrumentById } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineWithStage } from "~/data/queries/machines";
@@ -29,6 +30,8 @@ import { partsOf, type RoundsAsked, roundChoice, twoRounds, withAllReadings } fr
 
 /** Rounds that the trend looks back on: two years of weekly ones. */
 const trendRounds = 104;
+/** Tries of parts that are looked back on. */
+const mostTrials = 80;
 /** Readings of the meter that usage over time is worked out from. */
 const meterReadings = 400;
 /** Rounds and moves that the adjuster's response is learnt from. */
@@ -51,12 +54,13 @@ export async function loadStage(
   asked: RoundsAsked & { axis: TrendAxis },
 ) {
   if (!isId(stageId)) throw noSuchStage();
-  const [machine, stage, history, limits, standings] = await Promise.all([
+  const [machine, stage, history, limits, standings, trials] = await Promise.all([
     machineWithStage(pool, person.workshopId, stageId),
     stageById(pool, stageId),
     stageHistory(pool, stageId, trendRounds),
     limitsRevisions(pool, stageId),
     standingsOfStages(pool, [stageId]),
+    trialsOf(pool, stageId, mostTrials),
   ]);
   if (!stage || !machine) throw noSuchStage();
   const voided = voidedBy(history);
@@ -87,6 +91,7 @@ export async function loadStage(
     standing: standings[0] ?? null,
     trend: stageTrend(counting, trendLimits, asked.axis, meter),
     trendLimits,
+    tried: triedParts(trials),
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {

@@ -15,6 +15,7 @@ import { RetireStage } from "~/app/features/stage/retire-stage";
 import { RoundsCompared } from "~/app/features/stage/rounds-compared";
 import { StandingWhy } from "~/app/features/stage/standing-why";
 import { ThrustPane } from "~/app/features/stage/thrust-pane";
+import { TriedPane } from "~/app/features/stage/tried-pane";
 import { WearPane } from "~/app/features/stage/wear-pane";
 import { TrendPane } from "~/app/features/trend/trend-pane";
 import { capital } from "~/app/features/words/count";
@@ -178,6 +179,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                 {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
               </ul>
             </section>
+            <TriedPane stageId={stage.id} parts={loaderData.tried} mayWork={loaderData.mayWork} />
             {loaderData.mayWork && <PlanVisit nextDate={standing?.nextDate ?? null} plan={standing?.plan ?? ""} />}
             {loaderData.mayEdit && <RetireStage stageId={stage.id} />}
           </div>

@@ -1,0 +1,51 @@
+import { v7 } from "uuid";
+import { expect, test } from "vitest";
+import { triedParts } from "~/core/logbook";
+import { trialsOf } from "~/data/queries/entries";
+import { correctEntry } from "~/operations/correct-entry";
+import { logTrial } from "~/operations/log-trial";
+import { freshWorks } from "./fixture";
+
+const works = freshWorks();
+const madeAt = "2026-11-20T08:00:00Z";
+const trial = (more: object) => ({
+  id: v7(),
+  stageId: works.stageId,
+  madeAt,
+  part: "Pinion bore",
+  version: "A",
+  making: "printed",
+  of: "hole",
+  outcome: "tried",
+  ...more,
+});
+const log = async (more: object, as = works.as()) => {
+  const done = await logTrial(as, trial(more));
+  return done.ok ? "kept" : `${done.refusal.code} ${done.refusal.path.join(".")}`;
+};
+
+test("a try is kept as it was typed, inches too, and twice is once; what is not known is said at its field", async () => {
+  const id = v7();
+  const inch = { id, drawn: "1/4 in", made: "6,21", felt: "presses" };
+  expect(await log(inch)).toBe("kept");
+  expect(await log(inch)).toBe("kept");
+  expect(await log({ id, version: "B" })).toBe("id-taken id");
+  expect(await log({ made: "six" })).toBe("not-a-number made");
+  expect(await log({ drawn: "0" })).toBe("too-small drawn");
+  expect(await log({ outcome: "dropped" })).toBe("missing why");
+  expect(await log({ of: null, felt: "slides" })).toBe("missing of");
+  expect(await log({ stageId: v7() })).toBe("no-such-stage stageId");
+  const [part] = triedParts(await trialsOf(works.pool, works.stageId, 10));
+  expect(part?.tries.map(({ body }) => [body.drawnMm, body.madeMm, body.felt])).toEqual([[6.35, 6.21, "presses"]]);
+  // A slip is corrected, and then it says nothing of the next size.
+  const slip = await correctEntry(works.as(), {
+    kind: "correction",
+    id: v7(),
+    namesEntry: id,
+    text: "Wrong pinion",
+    voids: true,
+    madeAt,
+  });
+  expect(slip.ok).toBe(true);
+  expect(triedParts(await trialsOf(works.pool, works.stageId, 10))).toEqual([]);
+});
