@@ -50,6 +50,7 @@ export default [
   ]),
   route("stages/:stageId", "routes/stage/route.tsx"),
   route("stages/:stageId/swap", "routes/swap/route.tsx"),
+  route("stages/:stageId/options", "routes/options/route.tsx"),
   route("stages/:stageId/:what", "routes/stage-form/revise.tsx"),
   ...prefix("bench", [
     index("routes/bench/index.tsx"),

@@ -90,6 +90,37 @@ function register(v: Visits): Visits {
     "small click",
     "small click",
   ]);
+  v.options(172, [
+    {
+      name: "Pinion of 21 as now",
+      motorRpm: 930,
+      ratio: -3,
+      wheelDiameterMm: 95,
+      motorTorqueNm: 4.2,
+      efficiency: 0.98,
+      noise: "even hum",
+      room: "as it stands",
+      service: "pinion in ten minutes",
+      measuredRpm: 308,
+      outcome: "chosen",
+      why: "Steel pinion, hardened: the rest was not it",
+    },
+    {
+      name: "Toothed belt",
+      motorRpm: 930,
+      ratio: 3,
+      wheelDiameterMm: 95,
+      motorTorqueNm: 4.2,
+      efficiency: 0.96,
+      price: 61,
+      noise: "quieter",
+      room: "140 × 60 × 30 mm",
+      effort: "new plate, half a day",
+      service: "belt every two years",
+      outcome: "lost",
+      why: "The register creeps with the belt's stretch at every start",
+    },
+  ]);
   v.drift(0.012).exchanged(160, "Pinion worn hooked", "Gear m 1.5 z 21", 63.15);
   v.drift(0.008).look(41, "Routine");
   return v;

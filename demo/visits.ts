@@ -36,6 +36,7 @@ export type Act = {
     | "open-point"
     | "keep-computation"
     | "log-trial"
+    | "keep-option"
     | "log-usage"
     | "attach-file";
   input: Record<string, unknown>;
@@ -456,6 +457,16 @@ export class Visits {
         at: new Date(this.now.getTime() - daysAgo * day + i * 40 * minute),
         operation: "log-trial",
         input: { id: `${this.machine.key}-${this.stage.key}-${part}-${i}`, stageId: this.stage.key, part, ...version },
+      });
+  }
+
+  /** Ways to drive the stage, as they were put down beside each other. */
+  options(daysAgo: number, options: readonly Record<string, unknown>[]): void {
+    for (const [i, option] of options.entries())
+      this.acts.push({
+        at: new Date(this.now.getTime() - daysAgo * day + i * 15 * minute),
+        operation: "keep-option",
+        input: { id: `${this.machine.key}-${this.stage.key}-option-${i}`, stageId: this.stage.key, ...option },
       });
   }
 

@@ -79,6 +79,7 @@ const voidable: ReadonlySet<string> = new Set([
   "shift",
   "sweep",
   "trial",
+  "option",
   "move",
   "clamp",
   "proof",

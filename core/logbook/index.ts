@@ -40,6 +40,7 @@ export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
 export { type MeterReading, meterOf, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
+export { optionsOf } from "./options";
 export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
 export type {
@@ -71,6 +72,8 @@ export {
   feelMethods,
   type Making,
   makings,
+  type OptionOutcome,
+  optionOutcomes,
   type PaperPrint,
   type Provisional,
   paperPrints,

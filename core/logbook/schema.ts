@@ -12,6 +12,7 @@ import {
   engagements,
   feelMethods,
   makings,
+  optionOutcomes,
   paperPrints,
   provisionals,
   roundPhases,
@@ -199,6 +200,28 @@ const partTried = z.object({
   why: z.string(),
 });
 
+const figure = finite.nullable();
+const mechanism = z.object({
+  name: z.string(),
+  motorRpm: figure,
+  ratio: figure,
+  wheelDiameterMm: figure,
+  scale: figure,
+  motorTorqueNm: figure,
+  efficiency: figure,
+  price: figure,
+  /** In words; empty: not said. */
+  noise: z.string(),
+  room: z.string(),
+  effort: z.string(),
+  use: z.string(),
+  service: z.string(),
+  /** At the output, by a tachometer or a stopwatch. */
+  measuredRpm: figure,
+  outcome: z.enum(optionOutcomes),
+  why: z.string(),
+});
+
 const feltAt = z.object({ tooth: count, feel: z.enum(feels) });
 export type FeltAt = z.output<typeof feltAt>;
 
@@ -291,6 +314,8 @@ export const entryBodies = {
   shift: slideStood,
   /** The current while an actuator's force is raised in steps. */
   sweep: forceRaised,
+  /** One way to drive a stage, beside others. */
+  option: mechanism,
   /** A version of a part as drawn, made, tried or fitted. */
   trial: partTried,
   move: z.object({

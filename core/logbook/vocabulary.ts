@@ -54,6 +54,9 @@ export type Making = (typeof makings)[number];
 /** What became of a version of a part. */
 export const trialOutcomes = ["tried", "fitted", "dropped"] as const;
 export type TrialOutcome = (typeof trialOutcomes)[number];
+/** What became of one way to drive something. */
+export const optionOutcomes = ["open", "chosen", "lost"] as const;
+export type OptionOutcome = (typeof optionOutcomes)[number];
 /** How a sliding gear went in, from right to wrong. */
 export const engagements = ["goes in", "goes in while one side turns", "tooth on tooth", "stays out"] as const;
 export type Engagement = (typeof engagements)[number];

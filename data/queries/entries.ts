@@ -194,15 +194,20 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
   );
 
 /** The newest tries of parts on a stage with the corrections that name them, oldest first. */
-export const trialsOf = (db: Database, stageId: string, size: number) =>
+export const trialsOf = (db: Database, stageId: string, size: number) => ofKind(db, stageId, "trial", size);
+
+/** The same of the mechanisms that stand beside each other for it. */
+export const optionsOfStage = (db: Database, stageId: string, size: number) => ofKind(db, stageId, "option", size);
+
+const ofKind = (db: Database, stageId: string, kind: Entry["kind"], size: number) =>
   many(
     db,
     sql`
-      with tried as (
-        select ${shown} from entry e where stage_id = ${stageId} and kind = 'trial' order by seq desc limit ${size})
-      select * from tried
+      with newest as (
+        select ${shown} from entry e where stage_id = ${stageId} and kind = ${kind} order by seq desc limit ${size})
+      select * from newest
       union all
-      select ${shown} from entry e join tried w on e.names_entry = w.id where e.kind = 'correction'
+      select ${shown} from entry e join newest w on e.names_entry = w.id where e.kind = 'correction'
       order by seq`,
     toEntry,
   );

@@ -15,6 +15,7 @@ import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
 import { exchangeGear } from "../../operations/exchange-gear";
 import { keepComputation } from "../../operations/keep-computation";
+import { keepOption } from "../../operations/keep-option";
 import { logTrial } from "../../operations/log-trial";
 import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
@@ -38,6 +39,7 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "open-point": openPoint,
   "keep-computation": keepComputation,
   "log-trial": logTrial,
+  "keep-option": keepOption,
   "log-usage": logUsage,
 };
 const idKeys = [

@@ -70,6 +70,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/offline": { look: "anyone", send: null },
   "/points": { look: null, send: "work" },
   "/trials": { look: null, send: "work" },
+  "/stages/:stageId/options": { look: "signed-in", send: "work" },
   "/jobs": { look: "signed-in", send: null },
   "/jobs/open": { look: null, send: "work" },
   "/jobs/:jobId/entries": { look: "signed-in", send: "work" },

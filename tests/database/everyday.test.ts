@@ -22,6 +22,7 @@ import { correctEntry } from "~/operations/correct-entry";
 import { editMachine, retireMachine } from "~/operations/edit-machine";
 import { exportLogbook } from "~/operations/export-logbook";
 import { keepComputation } from "~/operations/keep-computation";
+import { keepOption } from "~/operations/keep-option";
 import { logTrial } from "~/operations/log-trial";
 import { logUsage } from "~/operations/log-usage";
 import { openJob } from "~/operations/open-job";
@@ -481,7 +482,7 @@ test("somebody who may only look changes nothing of any of it", async () => {
   const technician = works.as(await works.addPerson("technician"));
   for (const operation of [addMachine, editMachine, retireMachine, copyMachine, addStage, reviseStage])
     expect(refusalOf(await operation(technician, {}))).toBe("role");
-  for (const operation of [logUsage, openPoint, closePoint, planVisit, keepComputation, logTrial])
+  for (const operation of [logUsage, openPoint, closePoint, planVisit, keepComputation, keepOption, logTrial])
     expect(refusalOf(await operation(reader, {}))).toBe("role");
   expect(refusalOf(await attachFile(reader, {}, new Uint8Array()))).toBe("role");
 });

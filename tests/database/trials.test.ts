@@ -1,8 +1,9 @@
 import { v7 } from "uuid";
 import { expect, test } from "vitest";
-import { triedParts } from "~/core/logbook";
-import { trialsOf } from "~/data/queries/entries";
+import { optionsOf, triedParts } from "~/core/logbook";
+import { optionsOfStage, trialsOf } from "~/data/queries/entries";
 import { correctEntry } from "~/operations/correct-entry";
+import { keepOption } from "~/operations/keep-option";
 import { logTrial } from "~/operations/log-trial";
 import { freshWorks } from "./fixture";
 
@@ -48,4 +49,22 @@ test("a try is kept as it was typed, inches too, and twice is once; what is not 
   });
   expect(slip.ok).toBe(true);
   expect(triedParts(await trialsOf(works.pool, works.stageId, 10))).toEqual([]);
+});
+
+test("a mechanism said again under its name is revised; one that lost needs a reason, and stands last", async () => {
+  const keep = async (more: object) => {
+    const done = await keepOption(works.as(), { id: v7(), stageId: works.stageId, madeAt, outcome: "open", ...more });
+    return done.ok ? "kept" : `${done.refusal.code} ${done.refusal.path.join(".")}`;
+  };
+  expect(await keep({ name: "Worm", ratio: 30 })).toBe("kept");
+  expect(await keep({ name: "Belt", ratio: 4, outcome: "chosen" })).toBe("kept");
+  expect(await keep({ name: "worm", ratio: 40, outcome: "lost" })).toBe("missing why");
+  expect(await keep({ name: "worm", ratio: 40, outcome: "lost", why: "no room" })).toBe("kept");
+  expect(await keep({ name: "Chain", ratio: 0 })).toBe("is-zero ratio");
+  expect(await keep({ name: "Chain", stageId: v7() })).toBe("no-such-stage stageId");
+  const options = optionsOf(await optionsOfStage(works.pool, works.stageId, 10));
+  expect(options.map(({ body }) => [body.name, body.ratio, body.outcome])).toEqual([
+    ["Belt", 4, "chosen"],
+    ["worm", 40, "lost"],
+  ]);
 });

@@ -101,7 +101,7 @@ function TrialForm({ stageId, parts }: { stageId: string; parts: readonly TriedP
   }
   const refusal = fetcher.data?.refusal ?? null;
   const wrong = (name: string) => (refusal?.path[0] === name ? <Refused refusal={refusal} /> : undefined);
-  const fields = ["part", "version", "drawn", "made", "of", "why"];
+  const fields = ["part", "version", "making", "drawn", "made", "of", "why"];
   return (
     <fetcher.Form key={id} method="post" action="/trials" className="grid grid-cols-2 gap-x-4 gap-y-3 pt-2">
       <input type="hidden" name="id" value={id} suppressHydrationWarning />
@@ -115,7 +115,8 @@ function TrialForm({ stageId, parts }: { stageId: string; parts: readonly TriedP
         error={wrong("part")}
       />
       <Field label="Version" hint="A, B, 2nd stroke" name="version" autoComplete="off" error={wrong("version")} />
-      <Select label="It was" name="making">
+      <Select label="It was" name="making" defaultValue="" error={wrong("making")}>
+        <option value="">say how it was made</option>
         {makings.map((word) => (
           <option key={word}>{word}</option>
         ))}

@@ -163,6 +163,11 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                   </Link>
                 </p>
               )}
+              <p className="mt-2">
+                <Link to={`/stages/${stage.id}/options`} className={buttonClass("quiet")}>
+                  Other ways to drive it
+                </Link>
+              </p>
               <ThrustPane thrusts={thrustsOf(element)} words={thrustWords(element)} />
               <div className="mt-2">
                 <SavePicture of={drawing} name={stage.name} />
