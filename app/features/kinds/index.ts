@@ -39,6 +39,10 @@ export const sizeWords = (reader: Reader, element: StageElement): string => word
 export const elementWords = (reader: Reader, element: StageElement): string =>
   lineOf(wordsOf(element), reader, element);
 
+/** What else is to be known of it, by name. */
+export const factsOf = (reader: Reader, element: StageElement): (readonly [string, string])[] =>
+  wordsOf(element).facts?.(reader, element) ?? [];
+
 /** Of what its parts are made; empty: nobody said. */
 export const madeOf = (element: StageElement): string => wordsOf(element).madeOf(element);
 

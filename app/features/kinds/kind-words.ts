@@ -43,6 +43,8 @@ export type KindWords<K extends StageKind> = {
   afterEachPart: (reader: Reader, element: Elements[K]) => string | null;
   /** How its axial thrust is told; null: it has none. */
   thrust: ThrustWords | null;
+  /** What else is to be known of it, by name; left out: nothing. */
+  facts?: (reader: Reader, element: Elements[K]) => (readonly [name: string, said: string])[];
   /** What its positive direction does, and its negative one. */
   ways: readonly [apart: string, together: string];
 };

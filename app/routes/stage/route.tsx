@@ -2,7 +2,7 @@ import { useRef } from "react";
 import { data, Link } from "react-router";
 import { StageDrawing } from "~/app/features/drawing/stage-drawing";
 import { SavePicture } from "~/app/features/export/save-picture";
-import { elementWords, kindName, madeOf, sizeWords, thrustWords } from "~/app/features/kinds";
+import { elementWords, factsOf, kindName, madeOf, sizeWords, thrustWords } from "~/app/features/kinds";
 import { traitsOf } from "~/app/features/kinds/traits";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { StartJob } from "~/app/features/machine/start-job";
@@ -75,6 +75,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
   const drawing = useRef<HTMLDivElement>(null);
   const checked = checkElement(element);
   const warnings = checked.ok ? checked.value : [];
+  const facts = factsOf(reader, element);
   return (
     <>
       <PlaceHead />
@@ -149,6 +150,16 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                   ` Turns only from ${formatNumber(reader, arcDeg[0], 0)}° to ${formatNumber(reader, arcDeg[1], 0)}°.`}{" "}
                 {turnedWords[turnedBy]} Revision {stage.geometry.revision}.
               </p>
+              {facts.length > 0 && (
+                <dl className="mt-2 grid grid-cols-[9rem_1fr] gap-x-4 gap-y-1">
+                  {facts.map(([name, said]) => (
+                    <div key={name} className="contents">
+                      <dt className="text-mid">{name}</dt>
+                      <dd>{said}</dd>
+                    </div>
+                  ))}
+                </dl>
+              )}
               <ul className="mt-2 grid gap-1">
                 {warnings.map((warning) => (
                   <li key={JSON.stringify(warning)} className="border-l-4 border-near pl-3">

@@ -15,6 +15,7 @@ import { HandSays } from "./hand-says";
 import { type HandWay, handWaysOf, handWayWords } from "./hand-ways";
 import { PaperPane } from "./paper-pane";
 import { PaperPicture } from "./paper-picture";
+import { PhotographFold } from "./photograph-fold";
 import { PinsPane } from "./pins-pane";
 import { PinsPicture } from "./pins-picture";
 import { PrintPane } from "./print-pane";
@@ -67,6 +68,8 @@ function InHand({ phase, way, gear }: { phase: RoundPhase; way: HandWay; gear: s
         {way === "paper" && <PaperPane {...pane} />}
         {way === "print" && <PrintPane {...pane} />}
         {way === "pins" && <PinsPane {...pane} />}
+        {way === "paper" && <PhotographFold shows={`Print of paper, ${stage.name}`} />}
+        {way === "print" && <PhotographFold shows={`Contact print, ${stage.name}`} />}
         <ShiftFold stage={stage} />
         <div className="flex flex-wrap gap-2">
           {handWaysOf(element)

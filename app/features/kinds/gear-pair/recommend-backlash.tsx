@@ -32,6 +32,12 @@ export function RecommendBacklash({ pair }: { pair: PairGeometry }) {
         {formulaWords(reader, found.value, pair.moduleMm, pair.centreDistanceMm ?? 0, anglesShown(pair))}
       </p>
       <Tick label="A gear is moulded or printed" checked={plastic} onChange={setPlastic} />
+      {plastic && !runout && (
+        <p className="border-l-4 border-near pl-3">
+          A moulded or printed gear seldom runs true: read both round their bores and put that in, or the upper limit
+          may be narrower than one setting can hold.
+        </p>
+      )}
       <div className="grid grid-cols-2 gap-4">
         <TextField name="runout1" label="Runout of the pinion" hint="F_r, mm, if it is known" />
         <TextField name="runout2" label="Runout of the gear" hint="F_r, mm, if it is known" />

@@ -2,6 +2,7 @@ import { formatNumber } from "~/app/features/words/figure";
 import type { KindWords } from "../kind-words";
 import { tightSpotOf } from "../kind-words";
 import { perUnitWords } from "../per-unit-words";
+import { helicalFigures } from "./helical-figures";
 
 export const planetary: KindWords<"planetary"> = {
   name: "planetary set",
@@ -33,5 +34,6 @@ export const planetary: KindWords<"planetary"> = {
   side: () => "",
   afterEachPart: () => null,
   thrust: null,
+  facts: helicalFigures,
   ways: ["opens the centres", "closes the centres"],
 };
