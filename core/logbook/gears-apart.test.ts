@@ -7,12 +7,20 @@ import { standingOf } from "./standing";
 
 /*
  * A stage whose two gears rest against stops of their own, its log a line an entry:
- *   low 0.12, high 0.12   read in that gear, from there to 0.02 more    >low, >high   the spacer under its stop    >   the stage's own adjuster
+ *   low 0.12, high 0.12   read in that gear, from there to 0.02 more    low click   felt in it    >low, >high   the spacer under its stop    >   the stage's own adjuster
  */
 const stage = { id: "s", geometry: { clamps: { points: [], compound: false }, element: twoSpeeds } };
 const log = (text: string, phase = "as-found"): Entry[] =>
   text.split(", ").map((line, i) => {
     const [what = "", least] = line.split(" ");
+    const felt = {
+      gear: what,
+      of: 36,
+      judged: null,
+      places: [1, 7, 13, 19, 25, 31].map((tooth) => ({ tooth, feel: "small click" })),
+    };
+    if (least === "click")
+      return { id: `e${i}`, seq: i + 1, stageId: "s", namesEntry: null, kind: "feel", body: felt } as unknown as Entry;
     const made = what.startsWith(">")
       ? { kind: "move", body: { amount: 0.1, teaches: true, ...(what === ">" ? {} : { gear: what.slice(1) }) } }
       : {
@@ -52,6 +60,9 @@ describe("each gear stands by itself", () => {
     ["low 0.12, high 0.12, >high, low 0.12", "unknown"],
     ["low 0.12, high 0.12, >, low 0.12", "unknown"],
     ["low 0.12, high 0.12, >, low 0.12, high 0.12", "inside"],
+    // A word of the hand is of the gear that was felt.
+    ["low 0.03, high 0.12, low click", "inside"],
+    ["low 0.12, high 0.03, low click", "outside"],
   ])("%s stands %s", (text, state) => {
     expect(standing(text).state).toBe(state);
   });

@@ -115,9 +115,9 @@ export const isRead = ({ lastRound, lastFeel }: ReadSoFar): boolean => lastRound
 export const shiftsRight = ({ travel, engaged }: Bodies["shift"]): boolean =>
   (travel?.ok ?? true) && engaged.every(({ how }) => how === "goes in" || how === "goes in while one side turns");
 
-/** Gears that stand in a position of their own: each has to be read, set and left right by itself. */
-export const gearsByThemselves = (record: Pick<JobRecord, "gears">, element: StageElement): GearSoFar[] =>
-  record.gears.filter(({ gear }) => positionOf(element, gear) !== null);
+/** Gears each of which has to be read, set and left right by itself: all of a stage where any of them has a position of its own. */
+export const gearsByThemselves = ({ gears }: Pick<JobRecord, "gears">, element: StageElement): GearSoFar[] =>
+  gears.some(({ gear }) => positionOf(element, gear) !== null) ? gears : [];
 
 const leftOf = (
   read: ReadSoFar,

@@ -1,6 +1,6 @@
 import { type Verdict, worstVerdict } from "../limits";
 import { type JudgedEnds, judgeEnds } from "../rounds";
-import { limitsInGear, type SideQuantity, type StageElement } from "../stages";
+import { gearNames, limitsInGear, type SideQuantity, type StageElement } from "../stages";
 import type { Entry, EntryOf } from "./entry";
 import { feltOf, feltSaid } from "./feel";
 import { lastSides, voidedBy } from "./job-record";
@@ -51,19 +51,20 @@ export function standingOf(entries: readonly Entry[], { limits, element, arcDeg 
   const lastRound = rounds[rounds.length - 1];
   const byFeel = lastFeel && lastFeel.seq > (lastRound?.seq ?? 0) ? lastFeel : null;
   const read = byFeel ?? round?.entry;
-  // Whatever was moved in one gear says nothing of another; of a stage that was read in several the last round of each has to stand.
-  const changedSince =
-    read !== undefined &&
-    (byFeel ? [byFeel] : lastOfGears(rounds)).some((last) =>
-      counting.some((entry) => entry.seq > last.seq && changesTheMesh(entry, gearOf(last))),
-    );
-  const felt = byFeel && feltOf(byFeel.body, element, arcDeg);
-  const stands: StageState = felt
-    ? stateOfFeel[felt.verdict]
-    : round?.judged.verdict
-      ? stateOf[round.judged.verdict]
-      : "unknown";
-  const main = changedSince ? "unknown" : stands;
+  // Whatever was moved in one gear says nothing of another; of a stage that was read in several the last word on each has to stand.
+  const lastReads = lastInEachGear(counting, element);
+  const stale = (last: Read) => counting.some((entry) => entry.seq > last.seq && changesTheMesh(entry, gearOf(last)));
+  const changedSince = lastReads.some(stale);
+  const stateRead = (last: Read): StageState => {
+    if (stale(last)) return "unknown";
+    if (last.kind === "feel") return stateOfFeel[feltOf(last.body, element, arcDeg).verdict];
+    const { verdict } = judgeEnds(last.body.result, limitsOf(last));
+    return verdict ? stateOf[verdict] : "unknown";
+  };
+  const states = lastReads.map(stateRead);
+  const main = states.length === 0 ? "unknown" : states.reduce(worseState);
+  // What was felt in one gear is not what is said of the stage where another one makes it what it is.
+  const felt = byFeel && stateRead(byFeel) === main ? feltOf(byFeel.body, element, arcDeg) : null;
   const lasts = lastSides(counting);
   const judgedSides = lasts.flatMap(({ body }) =>
     body.verdict ? [{ quantity: body.quantity, verdict: body.verdict }] : [],
@@ -124,8 +125,17 @@ const stateOf: Record<Verdict, StageState> = { conforms: "inside", undecided: "n
 export const worseState = (a: StageState, b: StageState): StageState =>
   (["outside", "near", "unknown", "inside"] as const).find((state) => state === a || state === b) ?? "unknown";
 
-const gearOf = (read: EntryOf<"round"> | EntryOf<"feel">): string | null =>
-  (read.kind === "round" ? read.body.result.gear : read.body.gear) ?? null;
+type Read = EntryOf<"round"> | EntryOf<"feel">;
+
+/** The last word on each gear, by number or by hand; what names no gear of a stage that switches, from before it did, stands only while nothing else does. */
+function lastInEachGear(counting: readonly Entry[], element: StageElement): Read[] {
+  const reads = counting.filter((entry): entry is Read => entry.kind === "round" || entry.kind === "feel");
+  const names = gearNames(element);
+  const named = names ? reads.filter((read) => names.includes(gearOf(read) ?? "")) : reads;
+  return [...new Map((named.length > 0 ? named : reads).map((read) => [gearOf(read), read])).values()];
+}
+
+const gearOf = (read: Read): string | null => (read.kind === "round" ? read.body.result.gear : read.body.gear) ?? null;
 
 /** A new part or another centre distance as much as a move; the stop of one gear moves that gear alone. */
 const changesTheMesh = (entry: Entry, gear: string | null): boolean =>
