@@ -5,6 +5,7 @@ import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { canBeFelt } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
+import { inGear, ownStop } from "~/operations/stage-as-read";
 import { Button, buttonClass } from "~/ui/button";
 import { DateField } from "~/ui/date-field";
 import { Field } from "~/ui/field";
@@ -36,15 +37,18 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
     () => methodOf(reader, stage, { "method.gear": typed.gear }, kit.instruments),
     [reader, stage, kit.instruments, typed.gear],
   );
+  // With the gear that is in: its mesh, its limits, the stop that it rests against.
+  const read = useMemo(() => inGear(stage, method.gear), [stage, method.gear]);
   const change = (what: Partial<QuickTyped>) => {
     setRefusal(null);
     setTyped((was) => ({ ...was, ...what }));
   };
   const { way, found, left, comment, nextDate } = typed;
-  const work = () => quickWork(reader, { machine: kit.machine, stage }, method, tooth, typed);
+  const work = () =>
+    quickWork(reader, { machine: kit.machine, stage: read }, method, tooth, typed, ownStop(stage, method.gear));
   const finish = async (event: React.FormEvent) => {
     event.preventDefault();
-    const fault = quickFault(reader, stage, typed);
+    const fault = quickFault(reader, read, typed);
     if (fault) return setRefusal(fault);
     setBusy(true);
     const done = await doQuickJob(kit, {
@@ -64,7 +68,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
       ? refusalWords(reader, refusal)
       : null;
   const provisional = hasRead(way, found) || hasRead(way, left) ? quickProvisional(kit, stage, work()) : [];
-  const asked = { kit, stage, tooth, method, typed, change, problem };
+  const asked = { kit, stage: read, tooth, method, typed, change, problem };
   const { unit, range } = stageUnit(reader, element);
   return (
     <form onSubmit={finish} className="grid gap-6 max-w-2xl" noValidate>
@@ -72,7 +76,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
         {standing?.readAt
           ? `Last read ${day(reader, standing.readAt)}: ${standing.felt ? feltWords(standing.felt) : standing.result ? readWords(reader, standing.result) : ""}.`
           : "Never read before."}{" "}
-        {stage.limits ? `Limits ${range(stage.limits.lo, stage.limits.hi)} ${unit}.` : `It has ${noLimits}.`}
+        {read.limits ? `Limits ${range(read.limits.lo, read.limits.hi)} ${unit}.` : `It has ${noLimits}.`}
       </p>
       <SafeFirst {...asked} />
       <AsItIs {...asked} />

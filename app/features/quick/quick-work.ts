@@ -72,13 +72,18 @@ export function quickFault(reader: Reader, stage: Stage, typed: QuickTyped): Ref
   return null;
 }
 
-/** The entries that it makes, in the order in which it was done. */
+/**
+ * The entries that it makes, in the order in which it was done.
+ *
+ * @param gear whose stop is moved, of a stage whose gears rest against stops of their own; `stage` is then with that gear in
+ */
 export function quickWork(
   reader: Reader,
   { machine, stage }: { machine: Partial<Pick<Machine, "air">>; stage: Stage },
   method: Method,
   tooth: number,
   typed: QuickTyped,
+  gear?: string | undefined,
 ): Work[] {
   const { way, safe, lock, noLock, found, left, moved, clamped } = typed;
   const reading = (read: Read, phase: "as-found" | "check"): Work[] => {
@@ -116,6 +121,7 @@ export function quickWork(
       advised: null,
       reasons: [],
       note: "Quick touch",
+      gear,
       adjusterId: stage.adjuster.id,
     },
     ...(clamped ? points.map((_, i): Work => ({ kind: "clamp", clamp: i + 1, pass: passes, state: "firm" })) : []),

@@ -6,7 +6,7 @@ import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { feltArc, feltPlaces, judgeFelt, knownIn } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { type Feel, feelsOf, feltAs, measuredUnit } from "~/core/stages";
-import { teethInMesh } from "~/operations/stage-as-read";
+import { ownStop, teethInMesh } from "~/operations/stage-as-read";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Field } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
@@ -51,9 +51,11 @@ export function ReadOne({
   const { school } = usePreferences();
   const view = useMemo(() => {
     if (read.typed.trim() === "") return null;
-    const learnt = learnStage(stage, before?.moves ?? []);
+    const stop = ownStop(stage, method.gear);
+    const moves = stop ? before?.stops?.find(({ gear }) => gear === stop)?.moves : before?.moves;
+    const learnt = learnStage(stage, moves ?? []);
     return roundView({
-      stage: { ...stage, adjuster: stoodAdjuster(stage, before?.moved ?? 0) },
+      stage: stop ? stage : { ...stage, adjuster: stoodAdjuster(stage, before?.moved ?? 0) },
       instrument: method.instrument,
       method,
       phase: "carries",
