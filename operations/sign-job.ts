@@ -1,6 +1,6 @@
 import { v5 } from "uuid";
 import * as z from "zod";
-import { type Entry, type JobRecord, jobRecord, type Provisional, signedRecord } from "../core/logbook";
+import { type Entry, isRead, type JobRecord, jobRecord, type Provisional, signedRecord } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Stage } from "../core/records";
 import type { Database } from "../data/postgres";
@@ -84,7 +84,7 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
       const stage = stages.find((s) => s.id === stageId);
       return stage ? [{ stage, record: jobRecord(entries, stage) }] : [];
     });
-    if (parts.every(({ record }) => !record.lastRound && !record.lastFeel)) return refuse("nothing-read", ["saw"]);
+    if (parts.every(({ record }) => !isRead(record) && record.shift === null)) return refuse("nothing-read", ["saw"]);
     for (const { stage, record } of parts) {
       const said = value.stages.find((part) => part.stageId === stage.id);
       if (!said) return refuse("no-such-stage", ["stages"]);

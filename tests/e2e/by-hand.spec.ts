@@ -1,5 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
-import { beginJob, closeJob, typeByHand } from "./steps";
+import { freePort } from "../../scripts/lib/cluster";
+import { nameFirstLead, ownStart } from "./own-start";
+import { beginJob, closeJob, makeSafe, typeByHand, visit } from "./steps";
 
 /** Feels with one key until enough is felt, and logs it. */
 async function feelAll(page: Page, done: string): Promise<void> {
@@ -11,16 +13,66 @@ async function feelAll(page: Page, done: string): Promise<void> {
   await pane.getByRole("button", { name: done }).click();
 }
 
-test("without an instrument: a pinion exchanged, set with paper at the tight spot, felt all round, locked, proven, signed", async ({
-  page,
+const own = ownStart();
+test.afterAll(own.clear);
+
+const fill = async (page: Page, texts: Record<string, string>) => {
+  for (const [label, text] of Object.entries(texts)) await page.getByLabel(label, { exact: true }).fill(text);
+};
+
+/** A new user's first machine, with the gears that drive it and one pinion in a drawer. */
+async function firstMachine(page: Page): Promise<void> {
+  await page.getByRole("link", { name: "Add a machine" }).click();
+  await fill(page, { Name: "Sheet feeder", Tag: "SF-7" });
+  await page.getByRole("button", { name: /^Save, and enter/ }).click();
+  await expect(page.getByRole("heading", { name: /^A stage of the/ })).toBeVisible();
+  await page.getByLabel("Name of the stage").fill("Register drive");
+  await page.getByRole("radiogroup", { name: "It is a" }).getByText("gear pair", { exact: true }).click();
+  await fill(page, {
+    "Teeth of the pinion": "21",
+    "Teeth of the gear": "63",
+    "Module, or DP": "1.5",
+    "Centre distance": "63.15",
+    "How many": "4",
+    "Bolt circle": "60",
+    Called: "Motor in slots",
+    "+ is called": "away",
+    "− is called": "closer",
+    Lower: "0.07",
+    Upper: "0.16",
+    "Source, in words": "Plate",
+  });
+  await page.getByRole("button", { name: "Save the stage" }).click();
+  await expect(page.getByRole("heading", { name: "Sheet feeder", level: 1 })).toBeVisible();
+  await visit(page, "/stores/new?kind=gear");
+  await fill(page, { Name: "Gear m 1.5 z 21", Teeth: "21", "Normal module, mm": "1.5", "How many": "1" });
+  await page.getByRole("button", { name: "Into the stores" }).click();
+  await expect(page.getByText("Gear m 1.5 z 21")).toBeVisible();
+}
+
+test("a new user without an instrument: a pinion exchanged, set with paper at the tight spot, felt all round, locked, proven, signed", async ({
+  browser,
 }) => {
-  const job = await beginJob(page, "Sheet feeder", "register drive", "Pinion worn hooked");
+  test.setTimeout(400_000);
+  const port = await freePort();
+  const started = own.start(port, "--empty");
+  await expect.poll(started.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
+  const page = await browser.newPage({ baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 } });
+  await nameFirstLead(page);
+  await firstMachine(page);
+  await visit(page, "/");
+  await page.getByRole("link", { name: "Sheet feeder" }).click();
+  await page.getByLabel("Why look at the register drive?").fill("Pinion worn hooked");
+  await page.keyboard.press("Enter");
+  await makeSafe(page, "31");
+  await expect(page).toHaveURL(/as-found$/);
+  const job = new URL(page.url()).pathname.split("/")[2] ?? "";
   await page.getByRole("button", { name: "By feel" }).click();
   await feelAll(page, "Round done");
   const says = page.getByRole("region", { name: "What it says" });
   await expect(says).toContainText("Right by feel.");
 
-  // The present pair stands first; one of the same teeth from the rack goes in.
+  // The present pair stands first; one of the same teeth from the drawer goes in.
   await page.getByRole("link", { name: "A gear comes out" }).click();
   const table = page.getByRole("table", { name: "The present pair and those that fit" });
   await expect(table.getByRole("row").nth(1)).toContainText("21 : 63now");
@@ -73,6 +125,8 @@ test("without an instrument: a pinion exchanged, set with paper at the tight spo
   await expect(onePage).toContainText("Right by feel");
   await expect(page.getByRole("checkbox", { name: /left in|No round was read/ })).toHaveCount(0);
   await closeJob(page, job);
+  started.child.kill("SIGINT");
+  await started.ends;
 });
 
 test("a pinion shimmed into its ring by its print: bottomed, a shim added, printed again, cleaned off", async ({

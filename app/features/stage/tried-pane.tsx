@@ -153,7 +153,7 @@ function TrialForm({ stageId, parts }: { stageId: string; parts: readonly TriedP
         <option>none</option>
         <option>taken off</option>
       </Select>
-      <Field label="Play, as measured" hint="6 arcmin, 0.04 mm" name="play" autoComplete="off" />
+      <Field label="Play, as measured" hint="with its unit: 6 arcmin" name="play" autoComplete="off" />
       <Field label="How smooth" hint="even, one stiff place …" name="smooth" autoComplete="off" />
       <Select label="What came of it" name="outcome">
         {trialOutcomes.map((word) => (
