@@ -47,7 +47,7 @@ async function firstMachine(page: Page): Promise<void> {
   await visit(page, "/stores/new?kind=gear");
   await fill(page, { Name: "Gear m 1.5 z 21", Teeth: "21", "Normal module, mm": "1.5", "How many": "1" });
   await page.getByRole("button", { name: "Into the stores" }).click();
-  await expect(page.getByText("Gear m 1.5 z 21")).toBeVisible();
+  await expect(page.getByRole("link", { name: "Gear m 1.5 z 21" })).toBeVisible();
 }
 
 test("a new user without an instrument: a pinion exchanged, set with paper at the tight spot, felt all round, locked, proven, signed", async ({
