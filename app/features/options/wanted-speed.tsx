@@ -2,10 +2,10 @@ import { parseNumber } from "~/core/quantity";
 import { rpmForSpeed } from "~/core/trains";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
+import { metresASecond } from "../words/speed-units";
 
 export const speedUnits = ["rpm", "m/s", "km/h", "mph"] as const;
 type SpeedUnit = (typeof speedUnits)[number];
-const metresASecond: Record<Exclude<SpeedUnit, "rpm">, number> = { "m/s": 1, "km/h": 1 / 3.6, mph: 0.44704 };
 
 export type WantedSpeed = { value: number; unit: SpeedUnit };
 

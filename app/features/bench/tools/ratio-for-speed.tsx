@@ -8,13 +8,12 @@ import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { useFormTexts } from "../../form/use-form-texts";
+import { metresASecond } from "../../words/speed-units";
 import { BenchPage } from "../bench-page";
 import { benchTool, inputFrom } from "../bench-tool";
 import { firstAnswer } from "../first-answer.server";
 import { TrainRow } from "../train-row";
 
-/** Metres a second in one of what is typed. */
-const speeds = { "m/s": 1, "km/h": 1 / 3.6, mph: 0.44704 } as const;
 const units = ["rpm", "m/s", "km/h", "mph"] as const;
 type SpeedUnit = (typeof units)[number];
 const unitIn = (texts: Texts): SpeedUnit => units.find((unit) => unit === texts.unit) ?? "rpm";
@@ -59,7 +58,7 @@ function readQuestion(texts: Texts) {
   const output =
     unit === "rpm"
       ? { outputRpm: wanted }
-      : { outputMPerS: (wanted * speeds[unit]) / scale, wheelDiameterMm: over0(read, "wheel") };
+      : { outputMPerS: (wanted * metresASecond[unit]) / scale, wheelDiameterMm: over0(read, "wheel") };
   const sum = read.has("sum") ? { toothSum: read.number("sum", true) } : {};
   const off = over0Or(read, "off", null);
   return read.done({
@@ -145,7 +144,7 @@ export const tool = benchTool(
                   <td className="figure">
                     {unit === "rpm" || outputMPerS === undefined
                       ? formatNumber(reader, outputRpm, 1)
-                      : formatNumber(reader, (outputMPerS * scale) / speeds[unit], 3)}
+                      : formatNumber(reader, (outputMPerS * scale) / metresASecond[unit], 3)}
                   </td>
                   <td className="figure">{signed(reader, errorPercent)}</td>
                 </tr>
