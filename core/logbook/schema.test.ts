@@ -75,6 +75,7 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
     points: [{ force: 2, currentA: 1.02 }],
     allowedRisePercent: 5,
     resolutionA: 0.01,
+    resolutionSaid: true,
     slope: 0.01,
     slopeInterval: [0, 0.02],
     risePercent: 4,

@@ -177,6 +177,8 @@ const forceRaised = z.object({
   points: z.array(z.object({ force: finite, currentA: finite })),
   allowedRisePercent: finite,
   resolutionA: finite,
+  /** Otherwise it is the last digit of the currents as they were written down. */
+  resolutionSaid: z.boolean(),
   slope: finite,
   slopeInterval: both,
   risePercent: finite,

@@ -7,6 +7,7 @@ export {
   nearestFraction,
   roundTo,
 } from "./format";
+export { lastDigit } from "./last-digit";
 export { type Parsed, parseNumber, parseQuantity } from "./parse";
 export {
   accept,

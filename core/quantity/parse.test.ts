@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { formatInchFraction, formatNumber, formatQuantity } from "./format";
+import { lastDigit } from "./last-digit";
 import { parseQuantity } from "./parse";
 
 describe("what people type for a length, bare numbers in mm", () => {
@@ -50,6 +51,15 @@ test.each([
 ])("%s is refused: %s", (text, code) => {
   const parsed = parseQuantity(text, "length", "mm");
   expect(parsed.ok ? "accepted" : parsed.refusal.code).toBe(code);
+});
+
+test.each([
+  [["0.4", "0,42", "1"], 0.01],
+  [["420 mA", "1.5 A"], 0.001],
+  [["5.", "10"], 1],
+  [["", "about"], null],
+] as const)("the last digit written of %s", (texts, worth) => {
+  expect(lastDigit(texts, "current", "A")).toEqual(worth);
 });
 
 test("figures show the digits of the instrument and no more", () => {

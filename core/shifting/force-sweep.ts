@@ -17,6 +17,9 @@ export type ForceSweep = {
   cause: "follows" | "gives-way" | "settles" | "unknown" | null;
 };
 
+/** Per cent that the current may rise where a stop carries the force: common practice. */
+export const allowedRise = 5;
+
 /**
  * Whether a stop holds: the actuator's force is raised in steps and the current watched, which stays as it is where the stop carries the force
  * and rises where the mesh does. Least squares with t(0.975, n − 2); the scatter is not taken below the meter's step/√12, because equal

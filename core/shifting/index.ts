@@ -1,2 +1,3 @@
-export { type ForceSweep, forceSweep, lineThrough, type SweepPoint } from "./force-sweep";
+export { allowedRise, type ForceSweep, forceSweep, lineThrough, type SweepPoint } from "./force-sweep";
+export { meterStep } from "./meter-step";
 export { type FaceSpan, type ShiftEnd, type ShiftQuestion, type ShiftTravel, shiftTravel } from "./shift-travel";

@@ -65,12 +65,26 @@ describe("the force of its actuator", () => {
     expect(sweep(["1.02", "1.1", "1.18", "1.26", "1.34"])).toMatchObject({ verdict: "rises", cause: "follows" });
   });
 
+  test("is no finer than the figures were written, unless the meter's step is said", () => {
+    expect(sweep(["1.0", "1.0", "1.0"])).toMatchObject({
+      verdict: "undecided",
+      resolutionA: 0.1,
+      resolutionSaid: false,
+    });
+    expect(sweep(["1.0", "1.0", "1.0"], live, { step: "1 mA" })).toMatchObject({
+      verdict: "flat",
+      resolutionA: 0.001,
+      resolutionSaid: true,
+    });
+  });
+
   test.each([
     [["1.02", "1.03"], live, {}, "too-few-readings at points"],
     [["1.02", "1.03", "x"], live, {}, "not-a-number at points.2.current"],
     [["1.02", "1.03", "0"], live, {}, "too-small at points.2.current"],
     [["1.02", "1.03", "1.02"], [] as never, {}, "not-live at points"],
     [["1.02", "1.03", "1.02"], live, { gear: "third" }, "no-such-gear at gear"],
+    [["1.02", "1.03", "1.02"], live, { step: "fine" }, "not-a-number at step"],
   ])("%j is refused", (currents, entries, more, refused) => {
     expect(sweep(currents, entries, more)).toBe(refused);
   });

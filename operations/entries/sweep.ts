@@ -2,7 +2,7 @@ import * as z from "zod";
 import { type Bodies, type JobRecord, sweepUnits } from "../../core/logbook";
 import { accept, parseNumber, parseQuantity, type Result, refuse } from "../../core/quantity";
 import type { Stage } from "../../core/records";
-import { forceSweep } from "../../core/shifting";
+import { allowedRise, forceSweep, meterStep } from "../../core/shifting";
 import { gearNames } from "../../core/stages";
 import { text, words } from "../input";
 
@@ -15,9 +15,9 @@ export const sweepInput = z.object({
   unit: z.enum(sweepUnits),
   /** The actuator's force or pressure in that unit, and the motor's current once it has settled. */
   points: z.array(z.object({ force: typed, current: typed })).max(100),
-  allowedRisePercent: z.number().gte(0).lte(1000).default(5),
-  /** One step of the meter. */
-  resolutionA: z.number().gte(0).lte(100).default(0.01),
+  allowedRisePercent: z.number().gte(0).lte(1000).default(allowedRise),
+  /** One step of the meter, where anybody says it. */
+  step: typed.optional(),
 });
 
 /** The force of the actuator raised in steps with the motor turning, and whether the current stays flat: then the stop carries the force. */
@@ -41,7 +41,11 @@ export function buildSweep(
     if (current.value.value <= 0) return refuse("too-small", ["points", i, "current"]);
     points.push({ force: force.value, currentA: current.value.value });
   }
-  const { allowedRisePercent, resolutionA } = input;
+  const { allowedRisePercent, step = "" } = input;
+  const currents = input.points.map(({ current }) => current);
+  const said = meterStep(step, currents);
+  if (!said.ok) return said;
+  const resolutionA = said.value;
   const sweep = forceSweep(points, allowedRisePercent, resolutionA);
   if (!sweep.ok) return sweep;
   return accept({
@@ -50,6 +54,7 @@ export function buildSweep(
     points,
     allowedRisePercent,
     resolutionA,
+    resolutionSaid: step !== "",
     ...sweep.value,
   });
 }

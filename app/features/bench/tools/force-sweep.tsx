@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import type { ForceSweep } from "~/core/shifting";
+import { allowedRise, type ForceSweep } from "~/core/shifting";
 import { ChoiceField } from "../../form/choice-field";
 import { choice } from "../../form/field-readers";
 import { RowsField } from "../../form/rows-field";
@@ -29,7 +29,7 @@ function readSweep(texts: Texts) {
     read.want(`${row}.current`, !(currentA <= 0), "too-small");
     return { force: unit === "psi" ? force * barPerPsi : force, currentA };
   });
-  const allowedRisePercent = read.numberOr("rise", 5);
+  const allowedRisePercent = read.numberOr("rise", allowedRise);
   read.want("rise", !(allowedRisePercent < 0), "too-small");
   const resolutionA = read.numberOr("step", 0.01);
   read.want("step", !(resolutionA < 0), "too-small");

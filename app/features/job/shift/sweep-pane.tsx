@@ -4,7 +4,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { type SweepUnit, sweepUnits } from "~/core/logbook";
 import { parseNumber, parseQuantity, type Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
-import { forceSweep, type SweepPoint } from "~/core/shifting";
+import { allowedRise, forceSweep, meterStep, type SweepPoint } from "~/core/shifting";
 import { gearNames } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { Choice } from "~/ui/choice";
@@ -40,9 +40,11 @@ export function SweepPane({ stage }: { stage: Stage }) {
       { force: typeof force.value === "number" ? force.value : force.value.value, currentA: current.value.value },
     ];
   });
-  const resolution = parseQuantity(text("step"), "current", "A");
-  const resolutionA = resolution.ok ? resolution.value.value : 0.01;
-  const found = points.length >= 3 ? forceSweep(points, 5, resolutionA) : null;
+  const step = meterStep(
+    text("step"),
+    used.map((i) => text(`${i}.current`)),
+  );
+  const found = points.length >= 3 && step.ok ? forceSweep(points, allowedRise, step.value) : null;
   const live = job.record.power?.state === "live";
   const field = (name: string, wrong: boolean) => ({
     value: text(name),
@@ -60,7 +62,7 @@ export function SweepPane({ stage }: { stage: Stage }) {
       gear,
       unit,
       points: used.map((i) => ({ force: text(`${i}.force`), current: text(`${i}.current`) })),
-      resolutionA,
+      step: text("step"),
     });
     setProblem(result.ok ? null : result.refusal);
     if (result.ok)
@@ -99,7 +101,11 @@ export function SweepPane({ stage }: { stage: Stage }) {
             <Field label="Current, A" {...field(`${row}.current`, wrongAt(row, "current"))} />
           </div>
         ))}
-        <Field label="One step of the meter" hint="A; empty: 0.01" {...field("step", false)} />
+        <Field
+          label="One step of the meter"
+          hint="A; empty: the last digit written"
+          {...field("step", problem?.path[0] === "step")}
+        />
       </div>
       {found?.ok && (
         <div className="grid gap-2" role="status">
@@ -112,14 +118,14 @@ export function SweepPane({ stage }: { stage: Stage }) {
           <p className="text-lg font-semibold">{sweepWords(reader, found.value)}.</p>
           <p>
             Over these steps the current rises by {formatNumber(reader, found.value.risePercentInterval[0], 1)} to{" "}
-            {formatNumber(reader, found.value.risePercentInterval[1], 1)} % (95 %); 5 % are allowed.{" "}
-            {found.value.cause && sweepCauseWords[found.value.cause]}
+            {formatNumber(reader, found.value.risePercentInterval[1], 1)} % (95 %); {allowedRise} % are allowed (common
+            practice). {found.value.cause && sweepCauseWords[found.value.cause]}
           </p>
         </div>
       )}
       {found && !found.ok && <p className="font-semibold">{refusalWords(reader, found.refusal)}</p>}
       {!live && <p className="text-lg">It has to be live for this, with the motor turning.</p>}
-      {problem && problem.path.length < 3 && (
+      {problem && problem.path.length < 3 && problem.path[0] !== "step" && (
         <p role="alert" className="text-outside font-semibold">
           {refusalWords(reader, problem)}
         </p>

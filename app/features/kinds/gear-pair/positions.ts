@@ -4,7 +4,7 @@ import { choice, over0Or, type Reading } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { rowTexts, type Texts } from "../../form/texts";
 
-const columns = ["gear", "thick", "per", "centres", "lo", "hi", "source"];
+const columns = ["gear", "thick", "per", "centres", "lo", "aim", "hi", "source"];
 
 /** Gears that stand somewhere by themselves, a row each. */
 export function readPositions(read: Reading, names: readonly string[]): GearPosition[] {
@@ -24,10 +24,12 @@ export function readPositions(read: Reading, names: readonly string[]): GearPosi
     const limited = read.has(`${row}.lo`) || read.has(`${row}.hi`);
     const [lo, hi] = limited ? [read.length(`${row}.lo`), read.length(`${row}.hi`)] : [0, 0];
     read.want(`${row}.lo`, !(lo > hi), "window-upside-down");
+    const aim = read.lengthOrNull(`${row}.aim`);
+    read.want(`${row}.aim`, aim === null || !(aim < lo || aim > hi), "aim-outside");
     return {
       gear: read.words(`${row}.gear`),
       ...(centreDistanceMm === undefined ? {} : { centreDistanceMm }),
-      ...(limited ? { limits: { lo, aim: null, hi, source: read.words(`${row}.source`) } } : {}),
+      ...(limited ? { limits: { lo, aim, hi, source: read.words(`${row}.source`) } } : {}),
       ...(by === "none" ? {} : { stop: { by, thicknessMm, perMm } }),
     };
   });
@@ -49,6 +51,7 @@ export const positionTexts = (reader: Reader, positions: readonly GearPosition[]
       per: stop ? n(reader, stop.perMm) : "",
       centres: n(reader, centreDistanceMm),
       lo: n(reader, limits?.lo),
+      aim: n(reader, limits?.aim),
       hi: n(reader, limits?.hi),
       source: limits?.source ?? "",
     })),

@@ -46,6 +46,7 @@ export function SwitchFields() {
           { name: "per", label: "A mm parts" },
           { name: "centres", label: "Centres" },
           { name: "lo", label: "Lower" },
+          { name: "aim", label: "Aim" },
           { name: "hi", label: "Upper" },
           { name: "source", label: "Source" },
         ]}
