@@ -8,8 +8,8 @@ export default defineConfig({
   workers: 1,
   forbidOnly: true,
   // Generous: a busy machine is no failure, and nothing here is judged by its speed.
-  timeout: 300_000,
-  expect: { timeout: 45_000 },
+  timeout: 600_000,
+  expect: { timeout: 120_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [["list"], ["json"]] : [["list"]],
   outputDir: "test-results",
   use: {
@@ -18,8 +18,8 @@ export default defineConfig({
     serviceWorkers: "block",
     // Without pictures: taking them keeps a busy machine from drawing the page itself.
     trace: { mode: "retain-on-failure", screenshots: false },
-    actionTimeout: 60_000,
-    navigationTimeout: 60_000,
+    actionTimeout: 120_000,
+    navigationTimeout: 120_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
       args: [

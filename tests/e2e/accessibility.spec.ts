@@ -40,7 +40,7 @@ for (const room of rooms) {
     page,
     context,
   }) => {
-    test.setTimeout(400_000);
+    test.setTimeout(900_000);
     const { check, quiet } = await inRoom(page, context, room);
     await check("floor");
     await page.getByRole("link", { name: "Rotary die-cutter" }).click();
@@ -148,7 +148,7 @@ for (const room of rooms) {
 }
 
 test("every page of the Bench and the form of every kind of stage pass it", async ({ page, context }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(900_000);
   const { check, quiet } = await inRoom(page, context, "bright");
   await visit(page, "/bench");
   const tools = await page

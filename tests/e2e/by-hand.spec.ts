@@ -53,7 +53,7 @@ async function firstMachine(page: Page): Promise<void> {
 test("a new user without an instrument: a pinion exchanged, set with paper at the tight spot, felt all round, locked, proven, signed", async ({
   browser,
 }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(900_000);
   const port = await freePort();
   const started = own.start(port, "--empty");
   await expect.poll(started.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");

@@ -170,7 +170,7 @@ async function signedJob(page: Page, { name, reads }: Entered): Promise<void> {
 test("from an empty start the rotary die-cutter is entered by hand: ratios, directions, thrusts and lost motion are right, and every stage has a signed job", async ({
   browser,
 }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(900_000);
   const port = await freePort();
   const started = own.start(port, "--empty");
   await expect.poll(started.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");

@@ -93,7 +93,7 @@ test("with the network cut: pages seen before open again, a whole job is done, a
 test("with the server killed: the same, and after its next start all of it arrives once and in order", async ({
   browser,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const first = own.start(port);
@@ -112,7 +112,7 @@ test("with the server killed: the same, and after its next start all of it arriv
   const job = await jobAway(page, "The server went");
   const second = own.start(port);
   await expect.poll(second.output, { timeout: 180_000 }).toContain("Ctrl-C stops it");
-  await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 120_000 });
   expect(await kindsOf(context, base, job)).toEqual(wholeJob);
   await context.close();
   second.child.kill("SIGINT");

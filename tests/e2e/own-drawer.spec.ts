@@ -32,7 +32,7 @@ async function openAccount(page: Page, name: string, signIn: string, role: strin
 test("a new workshop makes its people, instruments and drawer, sets an end float with a stack from it, and a reader can see but not change any of it", async ({
   browser,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const started = own.start(port, "--empty");

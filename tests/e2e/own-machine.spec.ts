@@ -31,7 +31,7 @@ async function readOnly(page: Page, values: readonly string[], between?: () => P
 test("from an empty start: a machine and a stage of one's own, a job on the phone with the network gone half way, its record, the trend after three", async ({
   browser,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const started = own.start(port, "--empty");
@@ -72,7 +72,7 @@ test("from an empty start: a machine and a stage of one's own, a job on the phon
   });
   await expect(page.getByText("it goes into the logbook when the server can be reached")).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("link", { name: "PDF" })).toBeVisible({ timeout: 120_000 });
   for (const by of [0.02, 0.04]) {
     await page.getByRole("link", { name: "To the machine's logbook" }).click();
     await readOnly(page, opened(by));

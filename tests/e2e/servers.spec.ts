@@ -61,7 +61,7 @@ test("a wrong DATABASE_URL says what is wrong, in a sentence, and leaves nothing
 });
 
 test("three first starts on one database agree, and three servers work on it as one", async () => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const cluster = await clusterHere();
   await ensureDatabase(cluster, "three");
   const keys = join(folder, "keys");

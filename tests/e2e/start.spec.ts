@@ -11,7 +11,7 @@ test.afterAll(clear);
 test("after a kill -9 the next start just works and what was acknowledged is there; Ctrl-C leaves nothing running", async ({
   page,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const first = start(port);

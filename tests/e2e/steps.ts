@@ -86,7 +86,7 @@ export async function closeJob(page: Page, jobId: string, secret?: string): Prom
     await sign.click();
     await expect(signed.or(form.getByRole("alert"))).toBeVisible();
     await expect(signed).toBeVisible({ timeout: 1000 });
-  }).toPass({ timeout: 150_000 });
+  }).toPass({ timeout: 300_000 });
 }
 
 /** Types readings one after the other, as an instrument with a keyboard interface does. */

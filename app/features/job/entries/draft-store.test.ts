@@ -1,4 +1,4 @@
-import { beforeEach, expect, test, vi } from "vitest";
+import { assert, beforeEach, expect, test, vi } from "vitest";
 import { claimDraft, type Draft, emptyDraft, keepDraft } from "./draft-store";
 
 const lockedElsewhere = new Set<string>();
@@ -17,7 +17,7 @@ beforeEach(() => {
   lockedElsewhere.clear();
   vi.stubGlobal("navigator", {
     locks: {
-      request: (name: string, _options: object, then: (lock: object | null) => unknown) =>
+      request: async (name: string, _options: object, then: (lock: object | null) => unknown) =>
         then(lockedElsewhere.has(name) ? null : { name }),
     },
   });
@@ -53,6 +53,17 @@ test("a draft that another tab is writing is left alone", async () => {
   const claimed = await claimDraft(here, []);
   expect(claimed.id).not.toBe(ids[1]);
   expect(claimed.body.rounds.set.field).toBe("");
+});
+
+test("a browser that forbids its storage or never says who writes keeps nobody waiting", async () => {
+  vi.useFakeTimers();
+  vi.stubGlobal("navigator", { locks: { request: () => new Promise(() => {}) } });
+  const storage = new Proxy({}, { ownKeys: () => assert.fail("forbidden") });
+  vi.stubGlobal("localStorage", storage);
+  const claimed = claimDraft(here, []);
+  await vi.runAllTimersAsync();
+  expect((await claimed).body).toEqual(emptyDraft());
+  vi.useRealTimers();
 });
 
 test("a damaged copy is passed over, and a full storage does not stop the typing", async () => {

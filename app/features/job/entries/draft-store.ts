@@ -58,7 +58,7 @@ export async function claimDraft(place: DraftPlace, fromServer: readonly StoredD
 
 function localDrafts(place: DraftPlace): Draft[] {
   const prefix = key(place, "");
-  return Object.keys(localStorage).flatMap((name) => {
+  return namesKept().flatMap((name) => {
     if (!name.startsWith(prefix)) return [];
     try {
       const body: unknown = JSON.parse(localStorage.getItem(name) ?? "");
@@ -69,16 +69,29 @@ function localDrafts(place: DraftPlace): Draft[] {
   });
 }
 
+function namesKept(): string[] {
+  try {
+    return Object.keys(localStorage);
+  } catch {
+    return []; // A forbidden storage holds nothing.
+  }
+}
+
 const held = new Set<string>();
+/** A browser that has not said by then whether another tab writes is not waited for any longer. */
+const lockWithinMs = 5000;
 
 /** Takes the lock on a draft until the tab closes; false where another tab has it. */
 function lockForLife(id: string): Promise<boolean> {
   if (held.has(id) || !navigator.locks) return Promise.resolve(true);
   return new Promise((answer) => {
-    navigator.locks.request(`harmostat-draft-${id}`, { ifAvailable: true }, (lock) => {
-      if (lock) held.add(id);
-      answer(lock !== null);
-      return lock ? new Promise<void>(() => {}) : undefined;
-    });
+    setTimeout(answer, lockWithinMs, true);
+    navigator.locks
+      .request(`harmostat-draft-${id}`, { ifAvailable: true }, (lock) => {
+        if (lock) held.add(id);
+        answer(lock !== null);
+        return lock ? new Promise<void>(() => {}) : undefined;
+      })
+      .catch(() => answer(true));
   });
 }
