@@ -2,8 +2,6 @@ import { RefusalsAhead } from "~/app/features/words/refused";
 import "~/ui/tokens.css";
 import { type ReactNode, useEffect, useMemo } from "react";
 import {
-  isRouteErrorResponse,
-  Link,
   Links,
   Meta,
   type MiddlewareFunction,
@@ -15,12 +13,13 @@ import {
   useRouteLoaderData,
 } from "react-router";
 import { signatureAsks } from "~/operations/context";
-import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/root";
+import { HeldStrip } from "./features/identity/held-strip";
 import { Lock } from "./features/identity/lock";
 import { pageIsOf } from "./features/identity/page-person";
 import { useOnePerson } from "./features/identity/tabs";
 import { useServiceWorker } from "./features/offline/service-worker-page";
+import { FailurePage } from "./features/shell/failure-page";
 import { useArrival } from "./features/shell/use-arrival";
 import { Waiting } from "./features/shell/waiting";
 import { readerOf, type Units } from "./features/words/reader";
@@ -119,6 +118,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
       <Waiting />
       <Outlet />
       <RefusalsAhead />
+      <HeldStrip />
       {person && <Lock person={person} />}
     </ReaderContext>
   );
@@ -161,41 +161,5 @@ function unitsOn(matches: ReturnType<typeof useMatches>): Units | undefined {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  const { title, text } = errorWords(error);
-  return (
-    <main className="p-8 max-w-2xl">
-      <h1 className="text-3xl font-bold mb-3">{title}</h1>
-      <p className="text-lg mb-6">{text}</p>
-      <div className="flex gap-3">
-        <Link to="" reloadDocument className={buttonClass("now", true)}>
-          Try again
-        </Link>
-        <Link to="/" className={buttonClass("line", true)}>
-          To the floor
-        </Link>
-      </div>
-    </main>
-  );
-}
-
-function errorWords(error: unknown): { title: string; text: string } {
-  if (isRouteErrorResponse(error)) {
-    if (error.status === 404)
-      return {
-        title: "Nothing stands here",
-        text: "The address leads to nothing that is kept. It may have been typed wrong.",
-      };
-    if (error.status === 400)
-      return { title: "That address is not understood", text: "It may have been typed or copied wrong." };
-    if (error.status === 403) return { title: "Not with this account", text: "Your account may not open this page." };
-    if (error.status === 503)
-      return {
-        title: "The logbook cannot be reached just now",
-        text: "Everything that was recorded is safe, and what you typed is kept on this tablet. Try again in a moment.",
-      };
-  }
-  return {
-    title: "This page could not be shown",
-    text: "Nothing that was recorded is lost, and what you typed is kept on this tablet. Try again in a moment.",
-  };
+  return <FailurePage error={error} />;
 }

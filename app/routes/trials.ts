@@ -4,19 +4,9 @@ import { mayWork } from "~/operations/context";
 import { logTrial } from "~/operations/log-trial";
 import type { Route } from "./+types/trials";
 
-const kept = [
-  "id",
-  "stageId",
-  "part",
-  "version",
-  "making",
-  "drawn",
-  "made",
-  "play",
-  "smooth",
-  "outcome",
-  "why",
-] as const;
+const kept = ["id", "stageId", "part", "version", "drawn", "made", "play", "smooth", "why"] as const;
+/** One of each has to be chosen. */
+const chosen = ["making", "outcome"] as const;
 /** Of these nothing chosen is nothing known. */
 const known = ["of", "felt", "burr"] as const;
 
@@ -26,6 +16,7 @@ export async function action({ request, context }: Route.ActionArgs) {
     const form = await formOf(request);
     const result = await logTrial(asked, {
       ...Object.fromEntries(kept.map((name) => [name, form.get(name) ?? ""])),
+      ...Object.fromEntries(chosen.map((name) => [name, form.get(name) || undefined])),
       ...Object.fromEntries(known.map((name) => [name, form.get(name) || null])),
       madeAt: asked.now.toISOString(),
     });

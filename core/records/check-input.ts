@@ -24,7 +24,8 @@ export function checkInput<T extends z.ZodType>(schema: T, input: unknown): Resu
     case "custom":
       return refuse(asRefusalCode(issue.params?.code), path);
     default:
-      return refuse(issue.code === "invalid_type" && issue.input === undefined ? "missing" : "not-understood", path);
+      // Left out, whether a figure or one of several words.
+      return refuse("input" in issue && issue.input === undefined ? "missing" : "not-understood", path);
   }
 }
 

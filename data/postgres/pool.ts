@@ -25,7 +25,9 @@ export function openPool(connectionString: string, report: (error: Error) => voi
     connectionString,
     types,
     max: 10,
-    connectionTimeoutMillis: 3000,
+    // A server that is stopped refuses at once; one that is only busy takes a while to let somebody in.
+    connectionTimeoutMillis: 8000,
+    min: 2,
     idleTimeoutMillis: 30_000,
     statement_timeout: 15_000,
     // Who waits for a row that somebody else holds is told so before they hold up others as well.

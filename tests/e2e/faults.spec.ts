@@ -51,19 +51,21 @@ test("the database is stopped in the middle of a save and started again: kept, s
   const cluster = await openCluster(folder ?? "", { throwaway: true });
   const job = await beginJob(page, "Sheet feeder", "cam drive", "Database away");
   await readRound(page, ["0.10", "0.12", "0.11"]);
+  const other = await page.context().newPage();
   await cluster.stop();
   try {
     await page.getByRole("button", { name: /^Round done with/ }).click();
     await expect(page.getByRole("status").filter({ hasText: "1 to send: logbook away" })).toBeVisible();
     await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
     expect((await request.get("/health")).status()).toBe(503);
-    const other = await page.context().newPage();
-    await other.goto("/");
+    await other.goto("/jobs");
     await expect(other.getByRole("heading", { name: "The logbook cannot be reached just now" })).toBeVisible();
-    await other.close();
   } finally {
     await cluster.start();
   }
+  // Nobody has to press anything.
+  await expect(other.getByRole("heading", { name: "Jobs", level: 1 })).toBeVisible();
+  await other.close();
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await page.reload();
   await awake(page);
@@ -145,6 +147,34 @@ test("an expired session in the middle of typing asks who it is, in its place, a
   await expect(page.getByLabel("Tape")).toContainText("As found, 3 readings");
   await expect(page.getByLabel("Tape")).not.toContainText("waiting");
   await closeJob(page, job);
+});
+
+test("a form on a page outside a job is held without a network, as it was typed, and goes once when it is back", async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Strapper" }).click();
+  await page
+    .getByRole("link", { name: /^Infeed belt/ })
+    .first()
+    .click();
+  const tried = page.getByRole("region", { name: "Parts made and tried" });
+  await tried.getByText("Log a try").click();
+  await tried.getByLabel("Part", { exact: true }).fill("Roller bush");
+  await tried.getByLabel("Version").fill("A");
+  await tried.getByRole("button", { name: "Log the try" }).click();
+  await expect(tried.getByLabel("It was")).toHaveAccessibleDescription(/has to be filled in/);
+  await tried.getByLabel("It was").selectOption("printed");
+  await tried.getByLabel("What came of it").selectOption("fitted");
+  await context.setOffline(true);
+  await tried.getByRole("button", { name: "Log the try" }).click();
+  const strip = page.getByRole("status").filter({ hasText: "Not sent yet: there is no network." });
+  await expect(strip).toBeVisible();
+  await expect(tried.getByLabel("Part", { exact: true })).toHaveValue("Roller bush");
+  await context.setOffline(false);
+  await expect(tried.getByRole("table", { name: "Roller bush: its versions" }).getByRole("row")).toHaveCount(2);
+  await expect(strip).toHaveCount(0);
 });
 
 test("requests from elsewhere, nonsense addresses and other methods get a clear answer and no stack trace", async ({

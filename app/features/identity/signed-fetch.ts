@@ -1,4 +1,5 @@
 import { personHeader, refusalHeader } from "~/app/session/person-header";
+import { untilTaken } from "./held-write";
 import { pagePerson } from "./page-person";
 
 /** Why the page waits: nobody is signed in any more (or too long ago), or somebody else is. */
@@ -53,12 +54,14 @@ export function installSignedFetch(plain: typeof fetch = window.fetch.bind(windo
     const own = headers.has(personHeader);
     const writes = method !== "GET" && method !== "HEAD";
     if (writes && !own) headers.set(personHeader, pagePerson());
+    const paged = url.pathname.endsWith(".data");
+    const send = () => plain(request ? request.clone() : input, { ...init, headers });
     for (;;) {
       const asked = pagePerson();
-      const response = await plain(request ? request.clone() : input, { ...init, headers });
+      const response = writes && !own && paged ? await untilTaken(send, init?.signal) : await send();
       const why = refusedFor(response);
       if (!why || pagePerson() === "" || url.pathname === "/account/unlock") return response;
-      const held = !own && url.pathname.endsWith(".data");
+      const held = !own && paged;
       // Under way while the page changed hands: the answer was for whoever had it before.
       const late = pagePerson() !== asked;
       if (!late) lockPage(why, asked);

@@ -101,7 +101,7 @@ function TrialForm({ stageId, parts }: { stageId: string; parts: readonly TriedP
   }
   const refusal = fetcher.data?.refusal ?? null;
   const wrong = (name: string) => (refusal?.path[0] === name ? <Refused refusal={refusal} /> : undefined);
-  const fields = ["part", "version", "making", "drawn", "made", "of", "why"];
+  const fields = ["part", "version", "making", "drawn", "made", "of", "outcome", "why"];
   return (
     <fetcher.Form key={id} method="post" action="/trials" className="grid grid-cols-2 gap-x-4 gap-y-3 pt-2">
       <input type="hidden" name="id" value={id} suppressHydrationWarning />
@@ -155,7 +155,8 @@ function TrialForm({ stageId, parts }: { stageId: string; parts: readonly TriedP
       </Select>
       <Field label="Play, as measured" hint="with its unit: 6 arcmin" name="play" autoComplete="off" />
       <Field label="How smooth" hint="even, one stiff place …" name="smooth" autoComplete="off" />
-      <Select label="What came of it" name="outcome">
+      <Select label="What came of it" name="outcome" defaultValue="" error={wrong("outcome")}>
+        <option value="">say what came of it</option>
         {trialOutcomes.map((word) => (
           <option key={word}>{word}</option>
         ))}

@@ -1,6 +1,7 @@
 import { data, Form, isRouteErrorResponse, Link, redirect } from "react-router";
 import { v7 } from "uuid";
 import { DriveLine } from "~/app/features/drive-line/drive-line";
+import { failingAtOnce } from "~/app/features/identity/held-write";
 import { LogbookList } from "~/app/features/logbook/logbook-list";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { Files } from "~/app/features/machine/files";
@@ -90,12 +91,13 @@ const openingOf = (form: FormData, machineId: string) => ({
 /** Without the server a job opens on this tablet, from what it keeps of the machine; everything else has to wait for it. */
 export async function clientAction({ request, params, serverAction }: Route.ClientActionArgs) {
   const form = await request.clone().formData();
+  if (form.get("what") !== "open") return serverAction();
   try {
-    return await serverAction();
+    return await failingAtOnce(serverAction);
   } catch (error) {
     const answered = error instanceof Response || (isRouteErrorResponse(error) && error.status < 500);
     const opening = openingOf(form, params.machineId);
-    if (answered || form.get("what") !== "open" || opening.reason.trim() === "") throw error;
+    if (answered || opening.reason.trim() === "") throw error;
     const kit = await keptKit(params.machineId);
     if (!kit || !opening.stageIds.every((id) => kit.stages.some((stage) => stage.id === id))) throw error;
     await openHere(kit, opening);

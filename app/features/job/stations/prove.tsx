@@ -220,7 +220,7 @@ function Runs() {
         <thead>
           <tr className="border-b-2 border-ink">
             <th className="py-2">Run</th>
-            <th>Now</th>
+            <th className="pr-3">Now</th>
             <th>{before[0] ? `Last time, ${shortDay(reader, before[0].madeAt)}` : "Last time"}</th>
           </tr>
         </thead>
