@@ -57,9 +57,14 @@ export const typeByHand = async (page: Page, text: string): Promise<void> => {
 /** What lies behind a machine's quiet key. */
 export const moreOf = (page: Page): Promise<void> => page.getByRole("button", { name: /^More of/ }).click();
 
-/** Opens a job on a stage and makes it safe; the page stands at As found. */
+/** Signs in, opens a job on a stage and makes it safe; the page stands at As found. */
 export async function beginJob(page: Page, machine: string, stage: string, reason: string): Promise<string> {
   await signIn(page);
+  return openJob(page, machine, stage, reason);
+}
+
+/** The same for who stands on the floor already. */
+export async function openJob(page: Page, machine: string, stage: string, reason: string): Promise<string> {
   await page.getByRole("link", { name: machine }).click();
   await expect(page.getByRole("heading", { name: machine, level: 1 })).toBeVisible();
   await chooseStage(page, stage);
