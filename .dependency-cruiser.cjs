@@ -2,7 +2,7 @@
 const below = "^core/(quantity|numerics)/";
 const shared = "^core/(quantity|numerics|statistics|reference)/";
 const elements =
-  "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings|prints|shifting|making";
+  "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings|prints|shifting|making|guides|greasing";
 
 const door = (name, from, allowed, extra = {}) => ({
   name,
@@ -32,6 +32,7 @@ module.exports = {
       to: { path: "(^core/schemas/|^core/records/|^core/.*/schema\\.ts$)", dependencyTypesNot: ["type-only"] },
     },
     door("rounds and limits", "^core/(rounds|limits)/", [shared, `^core/(${elements}|stages|rounds|limits)/`]),
+    door("frames", "^core/frames/", [shared, "^core/(limits|frames)/"]),
     door("advice, practice, logbook", "^core/(advice|practice|logbook)/", "^core/"),
     door("calc", "^calc/", ["^calc/", "^core/"]),
     door("data", "^data/", ["^data/", "^core/"]),

@@ -12,11 +12,14 @@ import { fastenOrderTool } from "./tools/fasten-order";
 import { feelRoundTool } from "./tools/feel-round";
 import { fitTool } from "./tools/fit";
 import { fitSeriesTool } from "./tools/fit-series";
+import { flatnessTool } from "./tools/flatness";
 import { forceSweepTool } from "./tools/force-sweep";
+import { framePullTool } from "./tools/frame-pull";
 import { gearIdentify } from "./tools/gear-identify";
 import { gearPairTool } from "./tools/gear-pair";
 import { gearSpanTool } from "./tools/gear-span";
 import { goNoGoTool } from "./tools/go-no-go";
+import { greaseDueTool } from "./tools/grease-due";
 import { handSlackTool } from "./tools/hand-slack";
 import { holeGridTool } from "./tools/hole-grid";
 import { idlerSetTool } from "./tools/idler-set";
@@ -35,6 +38,7 @@ import { shiftTravelTool } from "./tools/shift-travel";
 import { shimStackTool } from "./tools/shim-stack";
 import { stepsPerUnitTool } from "./tools/steps-per-unit";
 import { stopSpacerTool } from "./tools/stop-spacer";
+import { stripOrderTool } from "./tools/strip-order";
 import { swapPairsTool } from "./tools/swap-pairs";
 import { tensionFirstTool } from "./tools/tension-first";
 import { thermalMeshTool } from "./tools/thermal-mesh";
@@ -42,6 +46,7 @@ import { trainTool } from "./tools/train";
 import { trendTool } from "./tools/trend";
 import { verdictTool } from "./tools/verdict";
 import { warmUpTool } from "./tools/warm-up";
+import { wheelAlignTool } from "./tools/wheel-align";
 import { wormPairTool } from "./tools/worm-pair";
 
 export const tools: readonly Tool[] = [
@@ -89,6 +94,11 @@ export const tools: readonly Tool[] = [
   fitSeriesTool,
   madeBoreTool,
   ratioForSpeedTool,
+  stripOrderTool,
+  greaseDueTool,
+  flatnessTool,
+  wheelAlignTool,
+  framePullTool,
 ];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

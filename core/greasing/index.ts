@@ -1,0 +1,1 @@
+export { type GreaseDue, type GreasePlan, type GreasePoint, greaseDue } from "./grease-due";

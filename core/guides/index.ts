@@ -1,0 +1,1 @@
+export { type OrderedPart, type StripOrder, stripOrder, type ToReach } from "./strip-order";
