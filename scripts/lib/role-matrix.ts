@@ -52,6 +52,11 @@ const benchTools = [
   "fit-series",
   "swap-pairs",
   "ratio-for-speed",
+  "flatness",
+  "wheel-align",
+  "frame-pull",
+  "strip-order",
+  "grease-due",
 ];
 
 /** Who may look at each route and who may send to it, as the workshop's rules say; not as the code does. */

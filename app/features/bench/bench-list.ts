@@ -178,6 +178,41 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
     ],
   },
   {
+    name: "Frames and wheels",
+    tools: [
+      {
+        tool: "flatness",
+        name: "Is this frame flat?",
+        question: "Heights of its points: what to shim under each, how parallel two rails are",
+      },
+      {
+        tool: "wheel-align",
+        name: "Are the wheels in line?",
+        question: "Angle, offset and twist of two wheels by a straight edge, and what the feet need",
+      },
+      {
+        tool: "frame-pull",
+        name: "Does tension pull it out of true?",
+        question: "Slack against tensioned: stand it off beforehand, or brace it",
+      },
+    ],
+  },
+  {
+    name: "Apart and together",
+    tools: [
+      {
+        tool: "strip-order",
+        name: "In which order does it go together?",
+        question: "What goes on before what, which parts wait for one another, what comes off to reach one",
+      },
+      {
+        tool: "grease-due",
+        name: "What is to be greased?",
+        question: "Intervals by dirt, wet, heat and position, which points are due, and how much each takes",
+      },
+    ],
+  },
+  {
     name: "Trains and steps",
     tools: [
       {

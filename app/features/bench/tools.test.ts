@@ -361,6 +361,44 @@ test.each<[string, Texts, string | RegExp]>([
   expect(benchOf(name).say(texts)).toEqual(typeof said === "string" ? said : expect.stringMatching(said)),
 );
 
+const frame = (heights: string) => rows("points", "x y z", heights);
+const parts = (said: string) => rows("parts", "id after hides", said);
+test.each<[string, Texts, string]>([
+  ["strip-order", {}, "To reach Pinion take off Cover, 10 screws"],
+  ["strip-order", { part: "Cover" }, "Nothing has to come off to reach Cover"],
+  ["strip-order", { part: "Lid" }, "part: not-listed"],
+  ["grease-due", {}, "To be greased: Cam bearing, Feeder chain, 3.3 g as far as known"],
+  ["grease-due", { now: "26400", horizon: "" }, "points.1.last: too-large, points.2.last: too-large"],
+  ["grease-due", { "points.0.here": "muddy" }, "points.0.here: not-listed"],
+  [
+    "grease-due",
+    { "points.0.here": "100 °C, wet", "points.0.interval": "1000", "points.0.last": "27298" },
+    "To be greased: Feeder chain",
+  ],
+  [
+    "grease-due",
+    { "points.0.takes": "a dab", "points.2.here": "40 of 0 days" },
+    "points.0.takes: not-understood, points.2.here: not-understood",
+  ],
+  ["flatness", {}, "Flat within 0.20 mm; 0.40 mm under point 1 makes the four stand"],
+  ["flatness", { rails: "x", a: "1, 2", b: "4, 5" }, "b: not-listed"],
+  ["wheel-align", {}, "Out of line by 0.36°, 0.11° beyond the limit; twist not looked at"],
+  ["wheel-align", { rear: "85" }, "rear: window-upside-down"],
+  ["frame-pull", {}, "Set it up slack at −0.41 mm and −0.205°, and tension pulls it true"],
+  ["frame-pull", { "limit.offset": "0.2" }, "No pre-set holds it: brace the frame, 1.8 times as stiff"],
+  ["frame-pull", { target: "800" }, "target: aim-outside"],
+])("%s, its example with %j: %s", (name, texts, said) => {
+  const { bench, say } = benchOf(name);
+  expect(say({ ...bench.example, ...texts })).toBe(said);
+});
+
+test("a ring of ties is named by its parts; points on a line are no frame", () => {
+  expect(benchOf("strip-order").say(parts("Hub Screw -; Screw Hub -; Plate - -"))).toBe(
+    "Hub and Screw wait for one another: one tie is wrong, or they go in as one",
+  );
+  expect(benchOf("flatness").say(frame("0 0 0; 1 1 0; 2 2 1"))).toBe("positions-undetermined");
+});
+
 describe("shafts end to end", () => {
   const line = benchOf("shaft-align");
   const fit = benchOf("coupling");
