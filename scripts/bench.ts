@@ -7,7 +7,7 @@
  *   trivial query: with the demo, and with 1,000 machines and ten years of weekly rounds beside it
  * - the plan of every query behind these pages on those, written to docs/query-plans.md
  * - two hundred gears looked through for every pair that fits; of random slots and stores, what is lost or invented against trying all;
- *   five hundred drawers against a general integer program
+ *   five hundred drawers against a general integer program; the order of four hundred parts
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
  * - hands that feel a hidden round and go on by its words, against halving by guess; 5,000 contact prints of drawn flanks, and what is read from them
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
@@ -36,6 +36,7 @@ import { measureReplay } from "./bench/replay";
 import { measureSignIn } from "./bench/sign-in";
 import { measureStacks } from "./bench/stacks";
 import { measureStall } from "./bench/stall";
+import { measureStrip } from "./bench/strip";
 import { measureSwap } from "./bench/swap";
 import { measureTamper } from "./bench/tamper";
 import { visitor } from "./bench/visitor";
@@ -73,6 +74,7 @@ const alone: Record<string, () => void | Promise<void>> = {
   hands: measureHands,
   prints: measurePrints,
   swap: measureSwap,
+  strip: measureStrip,
   stacks: measureStacks,
   kill: measureKills,
 };

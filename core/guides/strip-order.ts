@@ -54,38 +54,60 @@ export function stripOrder(parts: readonly OrderedPart[], part?: string): Result
       }
   }
   if (part !== undefined && !at.has(part)) return refuse("not-listed", ["part"]);
-  const built = buildable(waitsFor);
+  const waitedBy = parts.map(() => new Set<number>());
+  for (const [i, waits] of waitsFor.entries()) for (const other of waits) waitedBy[other]?.add(i);
+  const built = buildable(waitsFor, waitedBy);
   const name = (i: number) => parts[i]?.id as string;
+  const named = (among: ReadonlySet<number>, order: readonly number[]) => order.filter((i) => among.has(i));
   const assembly = built.map(name);
   const feasible = built.length === parts.length;
   const screwsOf = (places: readonly number[]) => places.reduce((sum, i) => sum + (parts[i]?.screws ?? 0), 0);
   const aim = part === undefined ? undefined : at.get(part);
+  const off = aim === undefined ? [] : named(closure(aim, waitedBy), [...built].reverse());
   return accept({
     feasible,
     assembly,
     strip: [...assembly].reverse(),
-    conflicts: feasible ? [] : rings(waitsFor, new Set(built)).map((ring) => ring.map(name)),
+    conflicts: feasible ? [] : rings(waitsFor, waitedBy, new Set(built)).map((ring) => ring.map(name)),
     screws: screwsOf([...parts.keys()]),
-    ...(feasible && aim !== undefined ? { reach: reachOf(aim, waitsFor, built, name, screwsOf) } : {}),
+    ...(feasible &&
+      aim !== undefined && {
+        reach: {
+          before: named(closure(aim, waitsFor), built).map(name),
+          toReach: off.map(name),
+          screwsToReach: screwsOf(off),
+        },
+      }),
   });
 }
 
+/** By part its others: what it waits for, or what waits for it. */
+type Ties = readonly ReadonlySet<number>[];
+
 /** Always the first that waits for nothing that is not on yet. */
-function buildable(waitsFor: readonly ReadonlySet<number>[]): number[] {
-  const on = new Set<number>();
-  for (;;) {
-    const next = waitsFor.findIndex((waits, i) => !on.has(i) && [...waits].every((other) => on.has(other)));
-    if (next < 0) return [...on];
-    on.add(next);
+function buildable(waitsFor: Ties, waitedBy: Ties): number[] {
+  const missing = waitsFor.map((waits) => waits.size);
+  const on: number[] = [];
+  let next = missing.indexOf(0);
+  while (next >= 0) {
+    on.push(next);
+    missing[next] = -1;
+    let from = next + 1;
+    for (const other of waitedBy[next] ?? []) {
+      missing[other] = (missing[other] ?? 0) - 1;
+      if (missing[other] === 0) from = Math.min(from, other);
+    }
+    next = missing.indexOf(0, from);
   }
+  return on;
 }
 
-/** Everything that waits, over others too, for those told by `from`. */
-function closure(start: number, from: (i: number) => Iterable<number>): Set<number> {
+/** All that one is tied to, over others too. */
+function closure(start: number, ties: Ties): Set<number> {
   const seen = new Set<number>();
   const open = [start];
   for (let i = open.pop(); i !== undefined; i = open.pop())
-    for (const next of from(i))
+    for (const next of ties[i] ?? [])
       if (!seen.has(next)) {
         seen.add(next);
         open.push(next);
@@ -93,28 +115,14 @@ function closure(start: number, from: (i: number) => Iterable<number>): Set<numb
   return seen;
 }
 
-function reachOf(
-  aim: number,
-  waitsFor: readonly ReadonlySet<number>[],
-  built: readonly number[],
-  name: (i: number) => string,
-  screwsOf: (places: readonly number[]) => number,
-): ToReach {
-  const below = closure(aim, (i) => waitsFor[i] ?? []);
-  const above = closure(aim, (i) => [...waitsFor.keys()].filter((other) => waitsFor[other]?.has(i)));
-  const off = built.filter((i) => above.has(i)).reverse();
-  return { before: built.filter((i) => below.has(i)).map(name), toReach: off.map(name), screwsToReach: screwsOf(off) };
-}
-
 /** A ring for every group of parts that wait for one another, groups by their first in the list. */
-function rings(waitsFor: readonly ReadonlySet<number>[], built: ReadonlySet<number>): number[][] {
-  const left = [...waitsFor.keys()].filter((i) => !built.has(i));
-  const reached = new Map(left.map((i) => [i, closure(i, (j) => waitsFor[j] ?? [])]));
-  const together = (a: number, b: number) => Boolean(reached.get(a)?.has(b) && reached.get(b)?.has(a));
+function rings(waitsFor: Ties, waitedBy: Ties, built: ReadonlySet<number>): number[][] {
   const told = new Set<number>();
-  return left.flatMap((start) => {
-    if (told.has(start) || !together(start, start)) return [];
-    const group = left.filter((other) => together(start, other));
+  return [...waitsFor.keys()].flatMap((start) => {
+    if (built.has(start) || told.has(start)) return [];
+    const [below, above] = [closure(start, waitsFor), closure(start, waitedBy)];
+    const group = [...below].filter((i) => above.has(i)).sort((a, b) => a - b);
+    if (group.length === 0) return [];
     for (const i of group) told.add(i);
     return [ringFrom(start, (i) => group.find((other) => waitsFor[i]?.has(other)) as number)];
   });
