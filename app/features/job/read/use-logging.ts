@@ -51,9 +51,12 @@ export function useLogging(
   };
 
   const done = useHandler(async () => {
+    const from = document.activeElement;
     if (!(await finish())) return;
     setTimeout(() => {
-      // Whoever goes on with the round meanwhile is in the field, and stays there.
+      // Whoever goes on with the round meanwhile, or has gone to another field, is not called away.
+      const at = document.activeElement;
+      if (at !== null && at !== document.body && at !== from) return;
       if (!goingOn.current) (fields.so.current ?? document.querySelector<HTMLElement>("[data-onward]"))?.focus();
     }, 60);
   });
