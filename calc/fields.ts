@@ -77,3 +77,12 @@ export const openLimits = z
   .strictObject({ lo: finite.optional(), hi: finite.optional() })
   .superRefine(oneEnd("lo", "hi"))
   .superRefine(ordered("lo", "hi"));
+
+/** Feet behind a plane, front and rear (mm, any sign); refused at the front one where that does not lie before the rear. */
+export const feetBehind = z
+  .strictObject({ frontMm: finite, rearMm: finite })
+  .refine(({ frontMm, rearMm }) => frontMm < rearMm, {
+    path: ["frontMm"],
+    params: { code: "window-upside-down" },
+    error: "the front foot must lie before the rear one",
+  });

@@ -2,7 +2,7 @@ import * as z from "zod";
 import { alignLimitsAt, alignShafts } from "../../core/couplings";
 import { judge, worstVerdict } from "../../core/limits";
 import { accept, refuse } from "../../core/quantity";
-import { exactlyOne, finite, notNegative, positive } from "../fields";
+import { exactlyOne, feetBehind, finite, notNegative, positive } from "../fields";
 import { tool } from "../tool";
 
 const dial = {
@@ -15,14 +15,7 @@ const dial = {
 const limits = z.strictObject({ offsetMm: positive, angleMmPerM: positive });
 const common = {
   rim: z.strictObject(dial),
-  feet: z
-    .strictObject({ frontMm: finite, rearMm: finite })
-    .refine(({ frontMm, rearMm }) => frontMm < rearMm, {
-      path: ["frontMm"],
-      params: { code: "window-upside-down" },
-      error: "the front foot must lie before the rear one",
-    })
-    .optional(),
+  feet: feetBehind.optional(),
   rpm: positive.optional(),
   limits: limits.optional(),
   closureLimitMm: positive.default(0.02),

@@ -1,7 +1,7 @@
 import * as z from "zod";
 import { wheelAlign } from "../../core/frames";
 import { accept } from "../../core/quantity";
-import { finite, notNegative, positive } from "../fields";
+import { feetBehind, finite, notNegative, positive } from "../fields";
 import { tool } from "../tool";
 
 const gaps = z.strictObject({ nearMm: finite, farMm: finite, apartMm: positive });
@@ -19,14 +19,7 @@ export const wheelAlignTool = tool({
     fixed: gaps.optional(),
     rimWidthMm: z.tuple([positive, positive]).optional(),
     across: z.strictObject({ topMm: finite, bottomMm: finite, apartMm: positive }).optional(),
-    feet: z
-      .strictObject({ frontMm: finite, rearMm: finite })
-      .refine(({ frontMm, rearMm }) => frontMm < rearMm, {
-        path: ["frontMm"],
-        params: { code: "window-upside-down" },
-        error: "the front foot must lie before the rear one",
-      })
-      .optional(),
+    feet: feetBehind.optional(),
     limitDeg: positive.optional(),
     expandedUncertaintyMm: notNegative.default(0),
   }),
