@@ -1,5 +1,5 @@
 import { judge, type Verdict, worstVerdict } from "../limits";
-import { same } from "../numerics";
+import { same, straightLine } from "../numerics";
 import { accept, type Result, refuse } from "../quantity";
 
 /** A height read at a point of a frame. */
@@ -121,11 +121,11 @@ function parallelRails(points: readonly Height[], rails: Rails) {
     const beside = on.map(({ xMm, yMm }) => (rails.along === "x" ? yMm : xMm));
     const lengthMm = Math.max(...along) - Math.min(...along);
     if (!(lengthMm > 0)) return refuse("positions-undetermined", ["rails", name]);
-    const height = slopeOf(
+    const height = straightLine(
       along,
       on.map(({ zMm }) => zMm),
-    );
-    slopes.push({ height, plan: slopeOf(along, beside), lengthMm });
+    ).slope;
+    slopes.push({ height, plan: straightLine(along, beside).slope, lengthMm });
   }
   const [a, b] = slopes as [(typeof slopes)[number], (typeof slopes)[number]];
   return accept({
@@ -133,11 +133,4 @@ function parallelRails(points: readonly Height[], rails: Rails) {
     planMmPerM: 1000 * (b.plan - a.plan),
     shorterMm: Math.min(a.lengthMm, b.lengthMm),
   });
-}
-
-function slopeOf(x: readonly number[], y: readonly number[]): number {
-  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-  const [mx, my] = [mean(x), mean(y)];
-  const sxx = x.reduce((sum, value) => sum + (value - mx) ** 2, 0);
-  return x.reduce((sum, value, i) => sum + (value - mx) * ((y[i] as number) - my), 0) / sxx;
 }

@@ -1,5 +1,5 @@
 import { judge, type Verdict, worstVerdict } from "../limits";
-import { alike, atMost } from "../numerics";
+import { alike, atMost, straightLine } from "../numerics";
 import { accept, type Result, refuse } from "../quantity";
 
 type Stand = { offsetMm: number; angleDeg: number };
@@ -82,14 +82,10 @@ export function framePull(question: FramePullQuestion): Result<FramePull> {
 }
 
 function lineOf(readings: readonly PullReading[], way: keyof Stand) {
-  const n = readings.length;
-  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / n;
-  const x = mean(readings.map(({ tensionN }) => tensionN));
-  const y = mean(readings.map((reading) => reading[way]));
-  const sxx = readings.reduce((sum, { tensionN }) => sum + (tensionN - x) ** 2, 0);
-  const perN = readings.reduce((sum, reading) => sum + (reading.tensionN - x) * (reading[way] - y), 0) / sxx;
-  const slack = y - perN * x;
-  const off = readings.map((reading) => reading[way] - slack - perN * reading.tensionN);
-  const residual = Math.sqrt(mean(off.map((value) => value ** 2)));
+  const tensions = readings.map(({ tensionN }) => tensionN);
+  const stood = readings.map((reading) => reading[way]);
+  const { slope: perN, at0: slack } = straightLine(tensions, stood);
+  const squares = readings.reduce((sum, reading) => sum + (reading[way] - slack - perN * reading.tensionN) ** 2, 0);
+  const residual = Math.sqrt(squares / readings.length);
   return { perN, slack, residual: alike(residual, 0) ? 0 : residual };
 }

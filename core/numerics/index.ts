@@ -6,4 +6,5 @@ export { gcd, lcm } from "./integers";
 export { leastSquares } from "./least-squares";
 export { nearestMultiple } from "./multiple";
 export { conditionNumber, singularValues } from "./singular-values";
+export { type StraightLine, straightLine } from "./straight-line";
 export { symmetricEigenvalues } from "./symmetric-eigenvalues";

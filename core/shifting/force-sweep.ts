@@ -1,4 +1,4 @@
-import { above, atLeast, atMost } from "../numerics";
+import { above, atLeast, atMost, straightLine } from "../numerics";
 import { accept, type Result, refuse } from "../quantity";
 import { fromResolution, studentQuantile } from "../statistics";
 
@@ -76,11 +76,9 @@ function causeOf(points: readonly SweepPoint[], middle: number): NonNullable<For
 export function lineThrough(
   points: readonly SweepPoint[],
 ): { slope: number; sxx: number; at: (force: number) => number } | null {
-  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-  if (new Set(points.map(({ force }) => force)).size < 2) return null;
-  const x = mean(points.map(({ force }) => force));
-  const y = mean(points.map(({ currentA }) => currentA));
-  const sxx = points.reduce((sum, { force }) => sum + (force - x) ** 2, 0);
-  const slope = points.reduce((sum, { force, currentA }) => sum + (force - x) * (currentA - y), 0) / sxx;
-  return { slope, sxx, at: (force) => y + slope * (force - x) };
+  const forces = points.map(({ force }) => force);
+  if (new Set(forces).size < 2) return null;
+  const currents = points.map(({ currentA }) => currentA);
+  const { slope, at0, sxx } = straightLine(forces, currents);
+  return { slope, sxx, at: (force) => at0 + slope * force };
 }
