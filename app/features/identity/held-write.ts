@@ -59,12 +59,18 @@ export async function untilTaken(send: () => Promise<Response>, signal?: AbortSi
 
 const isAway = ({ status }: Response): boolean => [502, 503, 504].includes(status);
 
+/** Until a person asks, some seconds are gone, the network comes back or the write is broken off; then nothing listens any more. */
 const nextTurn = (me: Turn, signal?: AbortSignal | null): Promise<void> =>
   new Promise((done) => {
-    me.go = done;
-    setTimeout(done, againMs);
-    signal?.addEventListener("abort", () => done(), { once: true });
-    window.addEventListener("online", () => done(), { once: true });
+    const turn = new AbortController();
+    me.go = () => {
+      clearTimeout(timer);
+      turn.abort();
+      done();
+    };
+    const timer = setTimeout(() => me.go(), againMs);
+    signal?.addEventListener("abort", () => me.go(), { signal: turn.signal });
+    window.addEventListener("online", () => me.go(), { signal: turn.signal });
   });
 
 function tell(why: Held | null): void {
