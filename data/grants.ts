@@ -10,6 +10,7 @@ const rights = {
     "stage_limits",
     "side_limits",
     "drive_line",
+    "guide_revision",
     "attachment",
     "certificate",
     "store_movement",

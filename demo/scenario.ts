@@ -1,4 +1,5 @@
 import { seededRandom } from "../core/practice";
+import { gearboxApart, gearboxGuide } from "./gearbox";
 import type { DemoMachine, DemoStage } from "./types";
 import { type Act, Visits } from "./visits";
 import { machines } from "./works";
@@ -309,6 +310,10 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
     "tensioner",
     (v) => {
       v.shifted(62, "Hangs on changing to fast");
+      v.apart(41, "Knocks under load, and the output has play", gearboxApart, {
+        name: "Tensioner gearbox",
+        parts: gearboxGuide,
+      });
       return v;
     },
   ],

@@ -38,7 +38,8 @@ export type Act = {
     | "log-trial"
     | "keep-option"
     | "log-usage"
-    | "attach-file";
+    | "keep-guide"
+    | "attach-photograph";
   input: Record<string, unknown>;
 };
 
@@ -69,6 +70,14 @@ const readWith: Partial<Record<MeasuredQuantity, { key: string; noise: number; d
 /** A belt of guessed stiffness is brought up in safe parts. */
 const mostMoves = 6;
 const byIndicator = { key: "lever", noise: 0.003, digits: 2 };
+
+/** One thing of a strip-down: an entry, or a photograph that names one. */
+export type Done = {
+  /** A name of its own, where something else names it. */
+  id?: string;
+  work?: Record<string, unknown>;
+  photograph?: { id: string; names: string; name: string; caption: string; svg: string };
+};
 
 type DemoReading = { tooth: number; value: number; entry?: string };
 type Whole = { temperature?: number; undressed?: boolean; firstBuild?: boolean };
@@ -301,6 +310,40 @@ export class Visits {
     });
     this.note("The spacer at the fast end is too thick by most of a millimetre; a thinner one is asked for");
     this.sign(90);
+  }
+
+  /** Taken apart and built up again; what was seen is kept as a guide. */
+  apart(
+    daysAgo: number,
+    reason: string,
+    done: readonly Done[],
+    guide: { name: string; parts: (photograph: (of: string) => string) => readonly object[] },
+  ): this {
+    this.open(daysAgo, reason);
+    this.isolate();
+    const own = (name: string) => `${this.job}-${name}`;
+    for (const { id, work, photograph } of done) {
+      if (work) this.push("record-entry", { ...work, ...(id ? { id: own(id) } : {}) });
+      if (photograph)
+        this.push("attach-photograph", {
+          ...photograph,
+          id: own(photograph.id),
+          names: own(photograph.names),
+          machineId: this.machine.key,
+        });
+    }
+    this.push("keep-guide", {
+      entryId: own("guide-kept"),
+      revisionId: own("guide-revision"),
+      guideId: own("guide"),
+      machineId: this.machine.key,
+      name: guide.name,
+      seenRevision: 0,
+      parts: guide.parts((of) => own(`photo-${of}`)),
+      text: "From a strip-down",
+    });
+    this.sign(180);
+    return this;
   }
 
   private putIn(name: string, mean: number): void {
@@ -640,11 +683,17 @@ export class Visits {
       kind: "signature",
       saw: this.acts
         .filter(({ input }) => input.jobId === this.job || input.id === this.job)
+        .filter(({ operation }) => operation === "record-entry" || operation === "open-job")
         .map(({ operation, input }) => (operation === "record-entry" ? input.id : (input.entryId ?? input.id))),
       stages: [
         {
           stageId: this.stage.key,
           provisional: [
+            "parts-off",
+            "screws-missing",
+            "screws-over",
+            "part-screws-slack",
+            "turns-hard",
             "no-as-found",
             "no-check-round",
             "clamps-not-firm",

@@ -5,6 +5,7 @@ import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { insertAttachment } from "../data/queries/attachments";
+import { entryById } from "../data/queries/entries";
 import { lockHead, machineById } from "../data/queries/machines";
 import { machineOfStage } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
@@ -23,6 +24,8 @@ const attachInput = z.object({
   stageId: id.nullable(),
   name: words(160),
   caption: text(400).trim(),
+  /** The entry that it shows: a part as it came off. */
+  names: id.nullable().default(null),
   madeAt: instant,
   sentAt: instant.optional(),
 });
@@ -78,6 +81,8 @@ export async function attachFile(
       machineId: machine.id,
       stageId: value.stageId,
       kind: "attachment",
+      // Where the entry itself was refused, the photograph is kept all the same.
+      namesEntry: value.names && (await entryById(db, value.names))?.machineId === machine.id ? value.names : null,
       body: {
         name: value.name,
         mediaType,

@@ -22,6 +22,18 @@ import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
 import { buildMove, moveInput } from "./entries/move";
 import { noteInput } from "./entries/note";
+import {
+  buildPartOff,
+  buildPartOn,
+  buildPartScrews,
+  buildSeat,
+  buildTurned,
+  partOffInput,
+  partOnInput,
+  partScrewsInput,
+  seatInput,
+  turnedInput,
+} from "./entries/parts";
 import { buildIsolated, buildLive, isolatedInput, liveInput } from "./entries/power";
 import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
@@ -45,6 +57,11 @@ export const workInput = z.discriminatedUnion("kind", [
   liveInput,
   proofInput,
   noteInput,
+  partOffInput,
+  partOnInput,
+  partScrewsInput,
+  turnedInput,
+  seatInput,
 ]);
 export type WorkInput = z.output<typeof workInput>;
 /** As it is sent: what has a usual value may be left out. */
@@ -59,7 +76,7 @@ export type StageSoFar = { known: readonly KnownRound[]; moved: number };
  * Body and readings of an entry, from what was put in and what the job holds so far. Pure: the server builds what it keeps
  * with this, and a tablet without a connection what it shows until then.
  *
- * @param entries of the job, in order
+ * @param entries of the job, in order; before them those by which earlier jobs left parts of the machine off
  * @param stages of the job: going live looks at the screws of all of them
  * @param before the stage's rounds as they were known before this job, for one that carries them over, and how far its adjuster had been moved
  */
@@ -73,6 +90,8 @@ export function buildEntry(
 ): Result<Built> {
   const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
     body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
+  const part = (made: Result<Pick<Built, "body" | "namesEntry">>): Result<Built> =>
+    made.ok ? accept({ ...made.value, readings: [] }) : made;
   const recordOf = (of: Stage) => jobRecord(entries, of);
   const record = () => recordOf(stage);
   switch (work.kind) {
@@ -94,6 +113,19 @@ export function buildEntry(
       return plain(buildProof(work, record().power));
     case "note":
       return plain(accept({ text: work.text }));
+    case "part-off":
+      return part(buildPartOff(work, record().apart));
+    case "part-on":
+      return part(buildPartOn(work, record().apart));
+    case "part-screws":
+      return part(buildPartScrews(work, record().apart));
+    case "turned":
+      return plain(accept(buildTurned(work, record().apart)));
+    case "seat": {
+      const instrument = instruments.find((candidate) => candidate.id === work.instrumentId) ?? null;
+      if (work.instrumentId !== null && !instrument) return refuse("no-such-instrument", ["instrumentId"]);
+      return part(buildSeat(work, record().apart, instrument));
+    }
     case "isolated":
       return plain(buildIsolated(work));
     case "live": {

@@ -84,4 +84,9 @@ const voidable: ReadonlySet<string> = new Set([
   "clamp",
   "proof",
   "usage",
+  "part-off",
+  "part-on",
+  "part-screws",
+  "turned",
+  "seat",
 ]);

@@ -6,10 +6,12 @@ import type { Instrument, Job, Person, Stage } from "../core/records";
 import type { KnownRound } from "../core/rounds";
 import { type Database, transaction } from "../data/postgres";
 import { moveAdjuster, movedBeforeJob } from "../data/queries/adjuster-positions";
-import { entriesOfJob, recentWorkOf } from "../data/queries/entries";
+import { entriesOfJob, partsLeftOff, recentWorkOf } from "../data/queries/entries";
+import { guideRevisionOf } from "../data/queries/guides";
 import { instrumentsOfWorkshop } from "../data/queries/instruments";
 import { jobById } from "../data/queries/jobs";
 import { type ChainHead, headOf, lockHead } from "../data/queries/machines";
+import { closePoints, insertPoint } from "../data/queries/open-points";
 import { stagesById } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
@@ -50,7 +52,7 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
       if (!made.ready.ok) return made.ready;
       const { stage, built, instruments } = made.ready.value;
       const { kind } = work.value;
-      const stock = work.value.kind === "move" ? work.value.stock : [];
+      const stock = "stock" in work.value ? work.value.stock : [];
       if (stock.length > 0) {
         const reserved = await reserve(db, person.workshopId, stock);
         if (!reserved.ok) return reserved;
@@ -81,6 +83,7 @@ export async function recordEntry({ pool, person, now }: Context, input: unknown
       }
       if (stock.length > 0)
         await takeReserved(db, stock, { entryId: entry.id, why: stage.name, madeBy: person.id, at: now });
+      await keepOrders(db, entry);
       if (kind === "clamp") await refreshAfterClamp(db, stage.id);
       else if (kind === "round" || kind === "side" || kind === "feel" || kind === "move")
         await refreshStanding(db, stage.id);
@@ -112,9 +115,13 @@ async function prepare(
   const stages = await stagesById(db, job.stageIds);
   const stage = stages.find((candidate) => candidate.id === stageId);
   if (!stage) return { atHead, ready: refuse("no-such-stage", ["stageId"]) };
-  const reads = work.kind === "round" || work.kind === "side";
+  const reads = work.kind === "round" || work.kind === "side" || work.kind === "seat";
+  if ("guide" in work && work.guide && !(await guideRevisionOf(db, machineId, work.guide.revisionId)))
+    return { atHead, ready: refuse("no-such-guide", ["guide"]) };
   const instruments = reads ? await instrumentsOfWorkshop(db, person.workshopId) : [];
-  const entries = standAlone.includes(work.kind) ? [] : await entriesOfJob(db, job.id);
+  const entries = standAlone.includes(work.kind)
+    ? []
+    : [...(await partsLeftOff(db, machineId, job.id)), ...(await entriesOfJob(db, job.id))];
   const before = {
     known:
       work.kind === "round" && work.carries
@@ -129,9 +136,33 @@ async function prepare(
 
 /** The day on which the calibration of what it was read with had been due; null where it was in date, or nothing was read. */
 function overdueOn(work: WorkInput, instruments: readonly Instrument[], today: string): string | null {
-  const used = work.kind === "round" ? work.method.instrumentId : work.kind === "side" ? work.instrumentId : null;
+  const used =
+    work.kind === "round"
+      ? work.method.instrumentId
+      : work.kind === "side" || work.kind === "seat"
+        ? work.instrumentId
+        : null;
   const dueOn = instruments.find(({ id: own }) => own === used)?.dueOn ?? null;
   return isOverdue(dueOn, today) ? dueOn : null;
+}
+
+/** A part to be ordered must not be forgotten, until a new one is fitted. */
+async function keepOrders(db: Database, entry: Entry): Promise<void> {
+  if (isKind("part-off")(entry) && entry.body.fate === "order one") {
+    const { part, conditions } = entry.body;
+    await insertPoint(db, {
+      id: v5("order", entry.id),
+      machineId: entry.machineId,
+      stageId: entry.stageId,
+      code: "order",
+      text: [part.name, conditions.join(", ")].filter(Boolean).join(": "),
+      openedEntry: entry.id,
+      openedBy: entry.madeBy,
+      openedAt: entry.madeAt,
+    });
+  }
+  if (isKind("part-on")(entry) && entry.body.fresh && entry.namesEntry)
+    await closePoints(db, [v5("order", entry.namesEntry)], entry.id);
 }
 
 /** What a move does to other stages of the machine is noted on each of them: it has to be read again. */

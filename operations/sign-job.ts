@@ -1,10 +1,19 @@
 import { v5 } from "uuid";
 import * as z from "zod";
-import { type Entry, isRead, type JobRecord, jobRecord, type Provisional, signedRecord } from "../core/logbook";
+import {
+  type Entry,
+  isOfParts,
+  isRead,
+  type JobRecord,
+  jobRecord,
+  type Provisional,
+  signedRecord,
+  type Unaccounted,
+} from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Stage } from "../core/records";
 import type { Database } from "../data/postgres";
-import { entriesOfJob } from "../data/queries/entries";
+import { entriesOfJob, partsLeftOff } from "../data/queries/entries";
 import { jobById, markSigned } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
 import { closePoints, insertPoint, openPointsOfStage } from "../data/queries/open-points";
@@ -33,7 +42,7 @@ const signInput = z.object({
       z.object({
         stageId: id,
         /** What is left provisional, as the signer acknowledged it. */
-        provisional: z.array(z.string().max(60)).max(20),
+        provisional: z.array(z.string().max(60)).max(40),
         nextDate: z.iso.date().nullable(),
       }),
     )
@@ -73,6 +82,7 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
     if (!job || job.signedEntry) return refuse("job-signed", ["jobId"]);
     const stages = await stagesById(db, job.stageIds);
     const entries = await entriesOfJob(db, job.id);
+    const leftOff = await partsLeftOff(db, job.machineId, job.id);
     const saw = new Set(value.saw);
     // What a move did to another stage is noted by the server with it.
     const unseen = entries.filter((entry) => !saw.has(entry.id) && entry.kind !== "change").length;
@@ -82,9 +92,11 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
 
     const parts = job.stageIds.flatMap((stageId) => {
       const stage = stages.find((s) => s.id === stageId);
-      return stage ? [{ stage, record: jobRecord(entries, stage) }] : [];
+      return stage ? [{ stage, record: jobRecord([...leftOff, ...entries], stage) }] : [];
     });
-    if (parts.every(({ record }) => !isRead(record) && record.shift === null)) return refuse("nothing-read", ["saw"]);
+    const apart = entries.some(isOfParts);
+    if (!apart && parts.every(({ record }) => !isRead(record) && record.shift === null))
+      return refuse("nothing-read", ["saw"]);
     for (const { stage, record } of parts) {
       const said = value.stages.find((part) => part.stageId === stage.id);
       if (!said) return refuse("no-such-stage", ["stages"]);
@@ -140,9 +152,12 @@ const remembered = (item: Provisional): boolean => item !== "no-as-found";
 
 /** A point that is still open keeps its first date; a look alone neither opens nor closes what only work can. */
 async function settlePoints(db: Database, stage: Stage, record: JobRecord, signature: Entry): Promise<void> {
-  const open = (await openPointsOfStage(db, stage.id)).filter((point) => point.code !== "said");
+  const open = (await openPointsOfStage(db, stage.id)).filter(({ code }) => code !== "said" && code !== "order");
   const still = record.provisional.filter(remembered);
-  const worked = record.moves.length > 0 || record.clamps.some((clamp) => clamp.state !== "unknown");
+  const worked =
+    record.moves.length > 0 ||
+    record.apart.steps.length > 0 ||
+    record.clamps.some((clamp) => clamp.state !== "unknown");
   const settled = open.filter(
     (point) =>
       !still.includes(point.code as Provisional) &&
@@ -159,10 +174,30 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
       machineId: stage.machineId,
       stageId: stage.id,
       code,
-      text: code === "things-left-in" ? record.things.map(({ thing }) => thing).join(", ") : "",
+      text: pointText(code, record),
       openedEntry: signature.id,
       openedBy: signature.madeBy,
       openedAt: signature.madeAt,
     });
+  }
+}
+
+/** What it is that was left, where that can be named. */
+function pointText(code: Provisional, { things, apart }: JobRecord): string {
+  const pieces = (of: readonly Unaccounted[]) =>
+    of.map(({ part, what, pieces }) => `${pieces} × ${what}, ${part.name}`).join("; ");
+  switch (code) {
+    case "things-left-in":
+      return things.map(({ thing }) => thing).join(", ");
+    case "parts-off":
+      return apart.off.map(({ name }) => name).join(", ");
+    case "screws-missing":
+      return pieces(apart.missing);
+    case "screws-over":
+      return pieces(apart.over);
+    case "part-screws-slack":
+      return apart.slack.map(({ name }) => name).join(", ");
+    default:
+      return "";
   }
 }

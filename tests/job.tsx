@@ -7,6 +7,7 @@ import type { JobLoaded } from "~/app/features/job/entries/job-loaded";
 import { type Making, optimistic } from "~/app/features/job/entries/optimistic";
 import { nothingBefore, type StageBefore } from "~/app/features/job/entries/stage-before";
 import { TypedDraft } from "~/app/features/job/entries/typed-draft";
+import type { Guide } from "~/core/guides";
 import { type Entry, jobRecord, movedBy } from "~/core/logbook";
 import { accept, type Refusal } from "~/core/quantity";
 import type { Job, Machine, PersonId, Stage, StoreItem } from "~/core/records";
@@ -25,6 +26,7 @@ type Given = {
   before?: Partial<StageBefore>[];
   /** What lies in the drawers. */
   stock?: StoreItem[];
+  guides?: Guide[];
   /** What signing asks of whoever is signed in. */
   signer?: { asksToSign: boolean; hasPin: boolean };
 };
@@ -66,6 +68,7 @@ export function showJob(part: ReactNode, given: Given = {}) {
     movedAlong: [],
     entries: first,
     stock: given.stock ?? [],
+    guides: given.guides ?? [],
     drafts: [],
     now: new Date().toISOString(),
   } as unknown as JobLoaded;
@@ -110,7 +113,7 @@ function Screen() {
     const own = data.before.find((item) => item.stageId === entered.id) ?? nothingBefore(entered.id);
     const adjuster = stoodAdjuster(entered, own.moved + movedBy(entries, entered.adjuster.id));
     const stage = { ...entered, adjuster };
-    const recordOf = (of: Stage) => jobRecord(entries, of);
+    const recordOf = (of: Stage) => jobRecord([...(data.leftOff ?? []), ...entries], of);
     return {
       data,
       stage,

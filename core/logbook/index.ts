@@ -1,4 +1,14 @@
 export {
+  type Account,
+  type Apart,
+  apartOf,
+  filedOn,
+  isOfParts,
+  type PartNow,
+  screwName,
+  type Unaccounted,
+} from "./apart";
+export {
   gapPerJudged,
   gradeOfPaper,
   judgePaper,
@@ -52,10 +62,12 @@ export type {
   MovedStack,
   Noted,
   PaperTried,
+  PartNamed,
   PinsLogged,
   PrintMarked,
   RoundResult,
   Said,
+  ScrewsBack,
   SignedRecord,
   UnprovenRun,
 } from "./schema";

@@ -1,4 +1,5 @@
 import { gearNames, positionOf, type StageElement } from "../stages";
+import { type Apart, apartOf } from "./apart";
 import { type Entry, type EntryOf, isKind } from "./entry";
 import { feltOf, feltSaid } from "./feel";
 import type { Bodies, FeltJudged, SignedRecord, UnprovenRun } from "./schema";
@@ -48,6 +49,8 @@ export type JobRecord = ReadSoFar & {
   sweeps: EntryOf<"sweep">[];
   /** What was put in for the work and is not out again, on any stage of the job. */
   things: LooseThing[];
+  /** What was taken apart and built up, of the whole job. */
+  apart: Apart;
   /** null: nobody has said. */
   power: { state: "isolated"; lock: string | null } | { state: "live" } | null;
   provisional: Provisional[];
@@ -74,6 +77,7 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     shift: here.filter(isKind("shift")).at(-1) ?? null,
     sweeps: [...new Map(here.filter(isKind("sweep")).map((sweep) => [sweep.body.gear, sweep])).values()],
     things: thingsIn(counting),
+    apart: apartOf(counting),
     power: powerNow(counting),
   };
   return { ...record, provisional: whatIsProvisional(record, stage.geometry) };
@@ -269,6 +273,12 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: Sta
   if (record.sweeps.some(({ body }) => body.verdict === "rises")) result.push("force-rises");
   if (worked && meshes.some((read) => read.changedSinceRound && read.changedSinceFeel)) result.push("no-check-round");
   if (record.things.length > 0) result.push("things-left-in");
+  const { off, missing, over, slack, binds } = record.apart;
+  if (off.length > 0) result.push("parts-off");
+  if (missing.length > 0) result.push("screws-missing");
+  if (over.length > 0) result.push("screws-over");
+  if (slack.length > 0) result.push("part-screws-slack");
+  if (binds !== null) result.push("turns-hard");
   const clamped = worked || record.firstBuild;
   if (clamped && record.clamps.some(isSlack)) result.push("clamps-not-firm");
   else if (clamped && record.clamps.some(({ state }) => state === "unknown")) result.push("clamps-not-known");

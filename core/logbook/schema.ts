@@ -1,5 +1,15 @@
 import * as z from "zod";
 import { reasonCodes } from "../advice";
+import {
+  partConditions,
+  partFates,
+  races,
+  screwStates,
+  turnDeeds,
+  turnFeels,
+  turnFinds,
+  turnWays,
+} from "../guides/vocabulary";
 import { bandFits, verdicts } from "../limits";
 import { fitWords } from "../making";
 import { printFindings, printKinds, printMoves } from "../prints";
@@ -235,6 +245,23 @@ const change = z.object({ was: laidStack, now: laidStack });
 const movedStack = change.extend({ other: change.optional() });
 export type MovedStack = z.output<typeof movedStack>;
 
+/** A part of an assembly: by its key in the guide, or the one it was given as it came off, and as it was called. */
+const partNamed = z.object({ key: z.string(), name: z.string() });
+export type PartNamed = z.output<typeof partNamed>;
+/** The revision of the guide that was followed; null: there was none. */
+const guideFollowed = z.object({ revisionId: id, name: z.string(), revision: count }).nullable();
+const screwsOut = z.object({
+  size: z.string(),
+  lengthMm: finite.nullable(),
+  count,
+  washers: count,
+  /** Where they were put. */
+  where: z.string(),
+});
+/** Of as many as came out, those that are in again. */
+const screwsBack = screwsOut.extend({ in: count, washersIn: count });
+export type ScrewsBack = z.output<typeof screwsBack>;
+
 /** What was to be proven and was not: a direction of a gear, null of a stage that has one. */
 const unprovenRun = z.object({ gear: z.string().nullable(), direction: z.enum(runDirections) });
 export type UnprovenRun = z.output<typeof unprovenRun>;
@@ -346,6 +373,60 @@ export const entryBodies = {
   }),
   /** Put in for the work, or taken out again: then the entry names the one that put it in. */
   "loose-thing": z.object({ thing: z.string(), state: z.enum(["in", "out"]), where: z.string() }),
+  /** A part that came off. What nobody looked at, counted or weighed is null. */
+  "part-off": z.object({
+    guide: guideFollowed,
+    part: partNamed,
+    screws: z.array(screwsOut).nullable(),
+    side: z.string(),
+    facing: z.string(),
+    mark: z.string(),
+    spacers: z.array(z.object({ widthMm: finite, count, race: z.enum(races) })),
+    massKg: finite.nullable(),
+    conditions: z.array(z.enum(partConditions)),
+    fate: z.enum(partFates).nullable(),
+    beforeHidden: z.string(),
+    note: z.string(),
+  }),
+  /** A part that went on; names the entry by which it came off, if it did. `state` null: it has no screws. */
+  "part-on": z.object({
+    guide: guideFollowed,
+    part: partNamed,
+    screws: z.array(screwsBack),
+    state: z.enum(screwStates).nullable(),
+    /** A new one in the place of the old. */
+    fresh: z.boolean(),
+    /** What was done as it went on, as the guide asks it. */
+    asItWentOn: z.string(),
+    note: z.string(),
+  }),
+  /** The screws of a part that is on: how many are in by now, and how far they have come. */
+  "part-screws": z.object({ part: partNamed, screws: z.array(screwsBack), state: z.enum(screwStates) }),
+  /** Turned by hand: `after` what was done last, `suspects` who may make it bind. */
+  turned: z.object({
+    way: z.enum(turnWays),
+    feel: z.enum(turnFeels),
+    after: z.object({ part: partNamed, by: z.enum(["part", "screws"]) }).nullable(),
+    suspects: z.array(z.object({ part: partNamed, by: z.enum(["part", "screws"]) })),
+    found: z.array(z.enum(turnFinds)),
+    did: z.array(z.enum(turnDeeds)),
+    note: z.string(),
+  }),
+  /** A part measured against its seat, and what was laid in beside it. */
+  seat: z.object({
+    part: partNamed,
+    seatMm: finite,
+    partMm: finite,
+    typed: z.object({ seat: z.array(z.string()), part: z.array(z.string()) }),
+    instrument: z.object({ id, name: z.string() }).nullable(),
+    gapMm: finite,
+    expandedUncertaintyMm: finite.nullable(),
+    says: z.enum(["fits", "too-narrow", "proud", "not-to-be-told"]),
+    laid: laidStack,
+    leftMm: finite,
+    race: z.enum(races),
+    overdue,
+  }),
   clamp: z.object({
     clamp: count,
     of: count,

@@ -24,6 +24,7 @@ export const changedThings = [
   "in-service",
   "drive-line",
   "moved-along",
+  "guide",
 ] as const;
 export type ChangedThing = (typeof changedThings)[number];
 /** What a signature leaves open, and acknowledges. */
@@ -36,6 +37,11 @@ export const provisionals = [
   "force-rises",
   "no-check-round",
   "things-left-in",
+  "parts-off",
+  "screws-missing",
+  "screws-over",
+  "part-screws-slack",
+  "turns-hard",
   "clamps-not-firm",
   "clamps-not-known",
   "run-went-wrong",

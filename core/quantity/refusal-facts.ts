@@ -13,6 +13,10 @@ export type RefusalFacts = {
   "tag-taken": { name: string };
   "name-taken": { tag: string };
   "job-open": { by: string };
+  "part-already-off": { name: string; by: string };
+  "part-already-on": { name: string };
+  "guide-name-taken": { name: string };
+  "ties-in-ring": { names: string };
   "adjuster-revised": { name: string };
   "meter-backwards": { last: number; unit: string; reading: number };
   "file-too-large": { megabytes: number; most: number };

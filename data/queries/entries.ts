@@ -96,12 +96,27 @@ export const readingsOf = async (
         ),
       );
 
+/** Whether no correction says that an entry does not count. */
+const notVoided = (entryId: Statement): Statement => sql`not exists (
+    select 1 from entry v where v.names_entry = ${entryId} and v.kind = 'correction' and (v.body->>'voids')::boolean)`;
+
 const namedEntries = (db: Database, statement: Statement): Promise<Entry[]> => many(db, statement, toEntry);
 
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
     db,
     sql`select ${shown}, ${readings}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by where e.job_id = ${jobId} order by e.seq`,
+  );
+
+/** Entries by which jobs other than this one took parts of a machine off that no other job has put on again, oldest first. */
+export const partsLeftOff = (db: Database, machineId: string, exceptJob: string | null) =>
+  namedEntries(
+    db,
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.kind = 'part-off' and e.job_id is distinct from ${exceptJob}::uuid and ${notVoided(sql`e.id`)}
+          and not exists (
+            select 1 from entry k where k.names_entry = e.id and k.kind = 'part-on' and k.job_id is distinct from ${exceptJob}::uuid and ${notVoided(sql`k.id`)})
+        order by e.seq limit 400`,
   );
 
 /** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
@@ -159,6 +174,18 @@ export const usageReadings = (db: Database, machineId: string, size: number) =>
     sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
         where e.machine_id = ${machineId} and e.kind = 'usage' order by e.seq desc limit ${size}`,
   );
+
+/** Photographs that name one of these entries, oldest first. */
+export const photographsNaming = (db: Database, entryIds: readonly string[]) =>
+  entryIds.length === 0
+    ? []
+    : many(
+        db,
+        sql`select e.id, e.names_entry, e.body->>'caption' as caption from entry e
+            where e.names_entry = any(${entryIds}) and e.kind = 'attachment' and e.body->>'mediaType' like 'image/%'
+            order by e.seq limit 800`,
+        (row) => ({ id: row.id as string, of: row.names_entry as string, caption: row.caption as string }),
+      );
 
 /** Photographs and files of a machine, newest first. */
 export const attachmentsOf = (db: Database, machineId: string, size: number) =>

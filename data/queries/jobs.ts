@@ -34,7 +34,7 @@ const counts = sql`not exists (
 const jobNow = sql`
   (select json_build_object('kind', e.kind, 'phase', e.body->>'phase', 'state', e.body->>'state', 'by', coalesce(e.made_by_name, q.name))
    from entry e join person q on q.id = e.made_by
-   where e.job_id = j.id and e.kind in ('job-opened', 'isolated', 'live', 'round', 'feel', 'move', 'clamp', 'proof') and ${counts}
+   where e.job_id = j.id and e.kind in ('job-opened', 'isolated', 'live', 'round', 'feel', 'move', 'clamp', 'proof', 'part-off', 'part-on', 'part-screws', 'turned') and ${counts}
    order by e.seq desc limit 1) as last,
   (select json_build_object('kind', e.kind, 'lock', e.body->>'lock') from entry e
    where e.job_id = j.id and e.kind in ('isolated', 'live') order by e.seq desc limit 1) as power`;

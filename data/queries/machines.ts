@@ -35,6 +35,14 @@ export const machineWithStage = (db: Database, workshopId: string, stageId: stri
 export const machinesOfWorkshop = (db: Database, workshopId: string) =>
   many(db, sql`select * from machine where workshop_id = ${workshopId} order by name, id`, toMachine);
 
+/** Machines in service by name, for choosing one. */
+export const machineNames = (db: Database, workshopId: string) =>
+  many(
+    db,
+    sql`select id, name, tag from machine where workshop_id = ${workshopId} and retired_at is null order by name, id limit 1000`,
+    (row) => ({ id: row.id as string, name: row.name as string, tag: row.tag as string }),
+  );
+
 /** Another machine of the workshop that already has this name or tag. */
 export const machineNamed = (db: Database, workshopId: string, own: string, name: string, tag: string) =>
   many(

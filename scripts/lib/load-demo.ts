@@ -15,6 +15,7 @@ import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
 import { exchangeGear } from "../../operations/exchange-gear";
 import { keepComputation } from "../../operations/keep-computation";
+import { keepGuide } from "../../operations/keep-guide";
 import { keepOption } from "../../operations/keep-option";
 import { logTrial } from "../../operations/log-trial";
 import { logUsage } from "../../operations/log-usage";
@@ -41,6 +42,11 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "log-trial": logTrial,
   "keep-option": keepOption,
   "log-usage": logUsage,
+  "keep-guide": keepGuide,
+  "attach-photograph": async (context, input) => {
+    const { svg, ...said } = input as { svg: string };
+    return attachFile(context, said, await sharp(Buffer.from(svg)).jpeg().toBuffer());
+  },
 };
 const idKeys = [
   "id",
@@ -53,6 +59,8 @@ const idKeys = [
   "saw",
   "names",
   "revisionId",
+  "guideId",
+  "itemId",
 ];
 
 /** The carton works put into an empty database through the app's own operations, dated relative to `now`. */
@@ -172,8 +180,13 @@ function demoIds(): <Id extends string>(name: string, at: Date) => Id {
 }
 
 function withIds(value: unknown, real: (name: string) => string, key = ""): unknown {
+  // Parts of a guide have ids of their own; only their photographs are entries.
+  if (key === "parts" && Array.isArray(value))
+    return value.map((part) => ({ ...part, photographs: (part.photographs ?? []).map(real) }));
   if (Array.isArray(value))
-    return value.map((item) => withIds(item, real, ["stageIds", "saw", "items", "drawers"].includes(key) ? "id" : ""));
+    return value.map((item) =>
+      withIds(item, real, ["stageIds", "saw", "items", "drawers", "photographs"].includes(key) ? "id" : ""),
+    );
   if (value && typeof value === "object") {
     return Object.fromEntries(Object.entries(value).map(([name, inner]) => [name, withIds(inner, real, name)]));
   }

@@ -127,7 +127,8 @@ function useScreen(data: JobLoaded, entered: Stage): JobScreenValue {
     const before = data.before.find((item) => item.stageId === entered.id) ?? nothingBefore(entered.id);
     const moved = before.moved + movedBy(entries, entered.adjuster.id);
     const stage = { ...entered, adjuster: stoodAdjuster(entered, moved) };
-    const recordOf = (of: Stage) => jobRecord(entries, of);
+    const all = [...(data.leftOff ?? []), ...entries];
+    const recordOf = (of: Stage) => jobRecord(all, of);
     const { changeRound, changeText } = draft;
     const job = { entries, refused, allHere, revised, sign, changeRound, changeText, recordOf };
     return {
@@ -144,7 +145,7 @@ function useScreen(data: JobLoaded, entered: Stage): JobScreenValue {
 }
 
 /** Stations at which hands are in the machine. */
-const handsIn: ReadonlySet<StationKey> = new Set(["as-found", "set", "lock-up"]);
+const handsIn: ReadonlySet<StationKey> = new Set(["as-found", "apart", "set", "lock-up"]);
 
 function Finding() {
   return (

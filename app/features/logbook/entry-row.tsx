@@ -72,7 +72,23 @@ function Attached({ id, file: { isPicture, words } }: { id: string; file: NonNul
   );
 }
 
-const voidable = new Set(["round", "feel", "shift", "sweep", "trial", "option", "move", "clamp", "proof", "usage"]);
+const voidable = new Set([
+  "round",
+  "feel",
+  "shift",
+  "sweep",
+  "trial",
+  "option",
+  "move",
+  "clamp",
+  "proof",
+  "usage",
+  "part-off",
+  "part-on",
+  "part-screws",
+  "turned",
+  "seat",
+]);
 
 function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {
   const fetcher = useFetcher<{ refusal: Refusal } | { entry: object }>();

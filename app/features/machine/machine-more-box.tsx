@@ -28,6 +28,9 @@ export function MachineMoreBox({
           <Link to={`/machines/${id}/label`} className={line}>
             Label
           </Link>
+          <Link to={`/machines/${id}/guides`} className={line}>
+            Guides
+          </Link>
           {mayEdit && (
             <>
               <Link to={`/machines/${id}/edit`} className={line}>

@@ -38,6 +38,16 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
           .join(", ");
       case "loose-thing":
         return state === "in" ? `${thing} put in` : "Something taken out";
+      case "part-off":
+        return `Off: ${name}`;
+      case "part-on":
+        return `On: ${name}`;
+      case "part-screws":
+        return `Screws of a part ${state}`;
+      case "turned":
+        return `Turned by hand: ${(payload as { feel?: string }).feel}`;
+      case "seat":
+        return `${name} measured against its seat: ${(payload.seat as string[]).join(", ")} and ${(payload.part as string[]).join(", ")}`;
       case "isolated":
         return `Isolated, lock ${lock}`;
       case "live":

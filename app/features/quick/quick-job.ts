@@ -42,6 +42,7 @@ export async function doQuickJob(
     instruments: kit.instruments,
     before: kit.before,
     person: kit.person,
+    leftOff: kit.leftOff,
   };
   const entries: Entry[] = [];
   const payloads = work.map((item) => ({
@@ -56,7 +57,7 @@ export async function doQuickJob(
     if (!built.ok) return built;
     entries.push(built.value);
   }
-  const { provisional } = jobRecord(entries, stage);
+  const { provisional } = jobRecord([...(kit.leftOff ?? []), ...entries], stage);
   const openingId = v7();
   await openHere(kit, { id: jobId, entryId: openingId, stageIds: [stage.id], reason, firstBuild: false });
   const url = `/jobs/${jobId}/entries`;
@@ -90,6 +91,7 @@ export function quickProvisional(kit: Kit, stage: Stage, work: readonly Work[]) 
     instruments: kit.instruments,
     before: kit.before,
     person: kit.person,
+    leftOff: kit.leftOff,
   };
   const waiting = work.map((item, i) => ({
     id: String(i),
@@ -97,5 +99,5 @@ export function quickProvisional(kit: Kit, stage: Stage, work: readonly Work[]) 
     order: i,
     payload: { ...item, id: String(i), stageId: stage.id, madeAt: kit.now },
   }));
-  return jobRecord(withWaiting([], waiting, making), stage).provisional;
+  return jobRecord([...(kit.leftOff ?? []), ...withWaiting([], waiting, making)], stage).provisional;
 }

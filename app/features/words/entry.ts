@@ -20,6 +20,7 @@ import { movedWords } from "./amount";
 import { capital } from "./count";
 import { feltWords } from "./feel";
 import { notedWords } from "./noted";
+import { partOffWords, partOnWords, partScrewsWords, seatWords, turnedWords } from "./parts";
 import { printEnds, printMoveWords } from "./print";
 import { unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
@@ -130,6 +131,16 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       const { thing, state, where } = entry.body;
       return { title: `${capital(thing)} ${state}`, detail: where };
     }
+    case "part-off":
+      return partOffWords(reader, entry.body);
+    case "part-on":
+      return partOnWords(entry.body);
+    case "part-screws":
+      return partScrewsWords(entry.body);
+    case "turned":
+      return turnedWords(entry.body);
+    case "seat":
+      return seatWords(reader, entry.body);
     case "shift":
       return shiftWords(reader, entry.body);
     case "option": {
@@ -252,6 +263,7 @@ const changedWords = {
   "in-service": "in service again",
   "drive-line": "the drive line",
   "moved-along": "moved along",
+  guide: "a guide",
 } as const;
 
 /** What an exchange of gears did, and what was looked at and what not. */

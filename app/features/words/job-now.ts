@@ -3,6 +3,10 @@ import type { JobNow } from "~/data/queries/jobs";
 const stationOfKind: Partial<Record<NonNullable<JobNow["last"]>["kind"], string>> = {
   isolated: "Make safe",
   live: "Prove",
+  "part-off": "Apart",
+  "part-on": "Apart",
+  "part-screws": "Apart",
+  turned: "Apart",
   move: "Set",
   proof: "Prove",
 };

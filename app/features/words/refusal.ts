@@ -87,6 +87,14 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "meter-backwards": ({ facts }, number) =>
     `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`,
   "below-new-meter": "The meter cannot show less than it began with.",
+  "part-already-off": ({ facts }) =>
+    `${facts.name} is off already${facts.by ? `, by ${facts.by}` : ""}. A second one of the kind needs a name of its own, as “${facts.name}, far end”.`,
+  "part-already-on": ({ facts }) => `${facts.name} is on already.`,
+  "no-such-part": "This part is not on.",
+  "no-such-guide": "There is no such guide of this machine.",
+  "guide-name-taken": ({ facts }) => `This machine has a guide called ${facts.name} already.`,
+  "ties-in-ring": ({ facts }) =>
+    `These wait for one another in a ring: ${facts.names}. Each would have to be on before the next. Take one tie away, or call them one part.`,
   "point-closed": "Somebody closed this already.",
   "already-out": "That was taken out already.",
   "no-such-round": "Something was moved since; that round cannot be gone on with. Read a new one.",

@@ -6,10 +6,10 @@ import type { StationKey } from "~/app/features/job/stations/stations";
 import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import type { Entry } from "~/core/logbook";
-import type { Job, Stage } from "~/core/records";
-import { gearsWithStops } from "~/core/stages";
+import type { Job } from "~/core/records";
 import { draftsOf } from "~/data/queries/drafts";
-import { entriesOfJob } from "~/data/queries/entries";
+import { entriesOfJob, partsLeftOff, photographsNaming } from "~/data/queries/entries";
+import { guidesOfMachine } from "~/data/queries/guides";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { jobById } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
@@ -22,13 +22,16 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
   const { pool, person, now } = asked;
   const job = await findJob(asked, jobId);
   if (!job) throw data({ code: "no-such-job" }, { status: 404 });
-  const [found, machine, instruments, entries, drafts] = await Promise.all([
+  const [found, machine, instruments, entries, drafts, leftOff, guides] = await Promise.all([
     stagesById(pool, job.stageIds),
     machineById(pool, person.workshopId, job.machineId),
     instrumentsOfWorkshop(pool, person.workshopId),
     entriesOfJob(pool, job.id),
     draftsOf(pool, job.id, person.id),
+    partsLeftOff(pool, job.machineId, job.id),
+    guidesOfMachine(pool, job.machineId),
   ]);
+  const cameOff = [...leftOff, ...entries].filter(({ kind }) => kind === "part-off");
   const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
   const along = stages.flatMap(({ adjuster }) => adjuster.alsoMoves.map(({ stageId }) => stageId));
   if (stages.length === 0 || !machine) throw data({ code: "no-such-stage" }, { status: 404 });
@@ -39,8 +42,14 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     movedAlong: along.length > 0 ? await stagesById(pool, along) : [],
     instruments,
     entries,
+    leftOff,
+    guides,
+    photographs: await photographsNaming(
+      pool,
+      cameOff.map(({ id }) => id),
+    ),
     drafts,
-    stock: await stockFor(asked, stages),
+    stock: await itemsOfKinds(pool, person.workshopId, ["shim", "spacer"], mostStock),
     // What this job itself teaches is added on the screen, as it comes.
     before: await stagesBefore(pool, stages, job.id),
     person: { id: person.id, name: person.name },
@@ -60,13 +69,7 @@ export async function stationOfJob(asked: Context, jobId: string, search: URLSea
   return firstStation(entries, stageIn(stages, search));
 }
 
-/** What lies in the drawers for stages that are set by shims. */
-const stockFor = async ({ pool, person }: Context, stages: readonly Stage[]) =>
-  stages.some(
-    ({ adjuster, geometry }) => adjuster.adjuster?.type === "shims" || gearsWithStops(geometry.element).length > 0,
-  )
-    ? itemsOfKinds(pool, person.workshopId, ["shim", "spacer"], mostStock)
-    : [];
+/** Shims, spacers and washers in the drawers: for stages that are set by them, and for bearings too narrow for their seats. */
 const mostStock = 400;
 
 /** The job's entries as they are now, and the revisions that its stages have; null where there is no such job. */

@@ -16,6 +16,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       stageId: form.get("stageId") || null,
       name: file instanceof File ? file.name : "",
       caption: form.get("caption") ?? "",
+      names: form.get("names") || null,
       madeAt: form.get("madeAt") ?? asked.now.toISOString(),
       sentAt: form.get("sentAt") ?? undefined,
     };

@@ -5,7 +5,8 @@ import type { Stage } from "~/core/records";
 import { gearsWithStops } from "~/core/stages";
 import type { Database } from "~/data/postgres";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
-import { earlierProofsOf, recentWorkOf } from "~/data/queries/entries";
+import { earlierProofsOf, partsLeftOff, recentWorkOf } from "~/data/queries/entries";
+import { guidesOfMachine } from "~/data/queries/guides";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
@@ -37,7 +38,12 @@ export async function loadKit({ pool, person, now }: Context, machineId: string,
   const more = asked.filter((stage) => stage.machineId === machine.id && !stage.retiredAt);
   const stages = [...first, ...more.filter(({ id }) => !first.some((stage) => stage.id === id))];
   const ids = stages.map((stage) => stage.id);
-  const [before, standings] = await Promise.all([stagesBefore(pool, stages, null), standingsOfStages(pool, ids)]);
+  const [before, standings, leftOff, guides] = await Promise.all([
+    stagesBefore(pool, stages, null),
+    standingsOfStages(pool, ids),
+    partsLeftOff(pool, machine.id, null),
+    guidesOfMachine(pool, machine.id),
+  ]);
   return {
     machine,
     stages,
@@ -45,13 +51,17 @@ export async function loadKit({ pool, person, now }: Context, machineId: string,
     jobs,
     before,
     standings,
+    leftOff,
+    guides,
     person: { id: person.id, name: person.name },
     mayWork: mayWork.includes(person.role),
     now: now.toISOString(),
   };
 }
 
-export type Kit = Awaited<ReturnType<typeof loadKit>>;
+type Whole = Awaited<ReturnType<typeof loadKit>>;
+/** As loaded, or as an earlier release kept it on this tablet. */
+export type Kit = Omit<Whole, "leftOff" | "guides"> & Partial<Pick<Whole, "leftOff" | "guides">>;
 
 /** What is known of stages from before a job: their moves, which teach the response, and their last powered runs. Three questions for all of them. */
 export async function stagesBefore(pool: Database, stages: readonly Stage[], jobId: string | null) {

@@ -1,7 +1,11 @@
+import type { Guide } from "~/core/guides";
 import type { Entry } from "~/core/logbook";
 import type { Instrument, Job, Machine, PersonId, ReadFirst, Stage, StoreItem } from "~/core/records";
 import type { StoredDraft } from "./draft-store";
 import type { StageBefore } from "./stage-before";
+
+/** A photograph of a part: its entry, and the one by which the part came off. */
+export type PartPhotograph = { id: string; of: string; caption: string };
 
 /** A job with everything its screen needs, as loaded or as last kept on this tablet. */
 export type JobLoaded = {
@@ -14,6 +18,11 @@ export type JobLoaded = {
   /** What lies in the drawers for stages that are set by shims; one kept by an earlier release has none. */
   stock?: StoreItem[];
   entries: Entry[];
+  /** Entries by which other jobs took parts off that are not on again; one kept by an earlier release has none. */
+  leftOff?: Entry[];
+  /** Guides of the machine, and photographs of parts by the entry that each names. */
+  guides?: Guide[];
+  photographs?: PartPhotograph[];
   drafts: StoredDraft[];
   before: StageBefore[];
   person: { id: PersonId; name: string };

@@ -14,6 +14,8 @@ export type Making = {
   stages: readonly Stage[];
   instruments: readonly Instrument[];
   before: readonly StageBefore[];
+  /** What other jobs took off the machine and left off. */
+  leftOff?: readonly Entry[];
   person: { id: PersonId; name: string };
 };
 
@@ -43,7 +45,14 @@ export function optimistic(payload: Waiting["payload"], entries: readonly Entry[
   const stage = making.stages.find((candidate) => candidate.id === payload.stageId) ?? making.stages[0];
   if (!stage) throw new Error("a job without a stage");
   const before = making.before.find((item) => item.stageId === stage.id) ?? { known: [], moved: 0 };
-  const built = buildEntry(work.value, stage, making.instruments, entries, making.stages, before);
+  const built = buildEntry(
+    work.value,
+    stage,
+    making.instruments,
+    [...(making.leftOff ?? []), ...entries],
+    making.stages,
+    before,
+  );
   if (!built.ok) return built;
   return accept({
     ...envelope(payload, payload.id, entries, making),
@@ -84,7 +93,7 @@ const opening = (payload: Waiting["payload"], making: Making): Entry =>
 function signatures(payload: Waiting["payload"], entries: readonly Entry[], making: Making): Entry[] {
   const said = payload.stages as { stageId: string; nextDate: string | null }[];
   return making.stages.map((stage, i) => {
-    const record = jobRecord(entries, stage);
+    const record = jobRecord([...(making.leftOff ?? []), ...entries], stage);
     const made = envelope(payload, i === 0 ? payload.id : v5(stage.id, payload.id), entries, making);
     return {
       ...made,

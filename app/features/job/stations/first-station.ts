@@ -10,6 +10,7 @@ export function firstStation(entries: readonly Entry[], stage: Stage): StationKe
 
 function nextStation(record: JobRecord): StationKey {
   if (!record.power) return "make-safe";
+  if (record.apart.off.length > 0) return "apart";
   if (!record.asFound && !record.feltAsFound && !record.firstBuild) return "as-found";
   return record.proofs.length > 0 ? "sign-off" : "set";
 }

@@ -3,6 +3,7 @@ import type { RoundPhase } from "~/core/logbook";
 export const stations = [
   { key: "make-safe", name: "Make safe" },
   { key: "as-found", name: "As found" },
+  { key: "apart", name: "Apart" },
   { key: "set", name: "Set" },
   { key: "lock-up", name: "Lock up" },
   { key: "prove", name: "Prove" },

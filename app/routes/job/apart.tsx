@@ -1,0 +1,1 @@
+export { ApartStation as default } from "~/app/features/job/apart/apart-station";
