@@ -72,6 +72,7 @@ export default [
     route("new", "routes/stores/new-item.tsx"),
     route("items/:itemId", "routes/stores/item.tsx"),
     route("items/:itemId/label", "routes/stores/label.tsx"),
+    route("orders", "routes/stores/orders.tsx"),
     route("instruments", "routes/stores/instruments.tsx"),
     route("instruments/:instrumentId", "routes/stores/instrument.tsx"),
     route("instruments/:instrumentId/certificates", "routes/stores/certificates.ts"),

@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { mirroredParts } from "../core/guides";
+import { type GuidePart, mirroredParts } from "../core/guides";
 import type { Entry } from "../core/logbook";
 import { type Result, refuse } from "../core/quantity";
 import { guideById } from "../data/queries/guides";
@@ -34,7 +34,11 @@ export async function copyGuide(context: Context, input: unknown): Promise<Resul
     machineId,
     name: source.name,
     seenRevision: 0,
-    parts: mirrored ? mirroredParts(source.parts) : source.parts.map((part) => ({ ...part, photographs: [] })),
+    parts: copiedParts(source.parts, mirrored),
     text: `${mirrored ? "Mirror image" : "Copy"} of that of ${from?.name ?? ""}, ${from?.tag ?? ""}, revision ${source.revision}`,
   });
 }
+
+/** As they are, or for the other hand. */
+export const copiedParts = (parts: readonly GuidePart[], mirrored: boolean): GuidePart[] =>
+  mirrored ? mirroredParts(parts) : parts.map((part) => ({ ...part, photographs: [] }));

@@ -6,6 +6,7 @@ import { machineFields } from "../core/records/machine";
 import { checkElement, type KeptDriveLine, mirroredAngle, type StageElement, withoutGone } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
+import { guidesOfMachine, insertGuide } from "../data/queries/guides";
 import { insertMachine, lockHead, machineById } from "../data/queries/machines";
 import {
   insertAdjuster,
@@ -18,6 +19,7 @@ import {
 import { nameIsFree } from "./add-machine";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
+import { copiedParts } from "./copy-guide";
 import { firstHash } from "./entry-hash";
 import { checkInput, id } from "./input";
 import { mirroredAdjuster, mirroredGeometry } from "./mirror-stage";
@@ -119,8 +121,31 @@ export async function copyMachine(
 
       from: now,
     });
+    await copyGuides(db, source.id, stages, mirrored, { machineId: fields.id, madeBy: person.id, at: now });
     return accept({ machineId: fields.id });
   });
+}
+
+/** The newest revision of each guide, for the hand of the copy; photographs stay with the machine that they show. */
+async function copyGuides(
+  db: Database,
+  sourceId: string,
+  stages: readonly Stage[],
+  mirrored: boolean,
+  own: { machineId: string; madeBy: string; at: Date },
+): Promise<void> {
+  for (const guide of await guidesOfMachine(db, sourceId)) {
+    const ofStage = stages.some(({ id }) => id === guide.stageId);
+    await insertGuide(db, {
+      ...own,
+      id: v5(`${guide.guideId} revision`, own.machineId),
+      guideId: v5(`${guide.guideId} guide`, own.machineId),
+      stageId: ofStage ? v5(`${guide.stageId} stage`, own.machineId) : null,
+      name: guide.name,
+      revision: 1,
+      parts: copiedParts(guide.parts, mirrored),
+    });
+  }
 }
 
 /** What drives what on the source, with the copy's own stages; stages that were retired since are left out. */

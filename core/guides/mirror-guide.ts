@@ -19,9 +19,12 @@ const other = new Map(
 );
 other.set("clockwise", "counter-clockwise");
 
-const hands = new RegExp(`\\b(${[...other.keys()].sort((a, b) => b.length - a.length).join("|")})\\b`, "gi");
+const hands = new RegExp(
+  `\\b(${[...other.keys()].sort((a, b) => b.length - a.length).join("|")})\\b(?!-hand(?:ed)? (?:thread|screw|nut))`,
+  "gi",
+);
 
-/** A text as it reads for the other hand: left and right, clockwise and counter-clockwise change places; all else stays. */
+/** A text as it reads for the other hand: left and right, clockwise and counter-clockwise change places; threads keep their hand, and all else stays. */
 export const mirroredText = (text: string): string =>
   text.replace(hands, (found) => {
     const word = other.get(found.toLowerCase()) ?? found;

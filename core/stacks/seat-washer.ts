@@ -1,5 +1,5 @@
 import { accept, type Result, refuse } from "../quantity";
-import { type StackAnswer, type StackQuestion, type StockShim, shimStack } from "./shim-stack";
+import { type Stack, type StackAnswer, type StackQuestion, type StockShim, shimStack } from "./shim-stack";
 
 export type SeatQuestion = {
   /** Depth of the seat and width of what sits in it, as measured, repeats one beside the other, mm. */
@@ -65,8 +65,18 @@ export const seatStack = (
   target: { loMm: leftMm.lo, aimMm: leftMm.lo, hiMm: leftMm.hi },
   stock: [...stock],
   maxPieces: mostPieces,
-  alternatives: 2,
+  alternatives: 12,
 });
+
+/** What to offer of an answer: the fewest pieces first, of as many the one that leaves least; where nothing fits, the nearest on both sides. */
+export function seatChoices({ best, alternatives, nearestBelow, nearestAbove }: StackAnswer): Stack[] {
+  const fitting = best ? [best, ...alternatives] : [];
+  if (fitting.length === 0) return [nearestAbove, nearestBelow].filter((stack) => stack !== undefined);
+  return fitting
+    .sort((a, b) => a.pieces - b.pieces || Math.abs(a.clearanceMm) - Math.abs(b.clearanceMm))
+    .slice(0, mostChoices);
+}
+const mostChoices = 3;
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);

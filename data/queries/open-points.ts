@@ -77,6 +77,18 @@ export const openPointsOfWorkshop = (
     (row): WorkshopPoint => ({ ...toNamed(row), machineName: row.machine_name, stageName: row.stage_name }),
   );
 
+/** Parts of the workshop's machines that are to be ordered, longest open first. */
+export const ordersOfWorkshop = (db: Database, workshopId: string) =>
+  many(
+    db,
+    sql`select o.*, p.name as opened_by_name, m.name as machine_name, s.name as stage_name, null as as_left, null as as_left_by_feel
+        from open_point o join machine m on m.id = o.machine_id join person p on p.id = o.opened_by
+        left join stage s on s.id = o.stage_id
+        where m.workshop_id = ${workshopId} and m.retired_at is null and o.closed_entry is null and o.code = 'order'
+        order by o.opened_at, o.id limit 500`,
+    (row): WorkshopPoint => ({ ...toNamed(row), machineName: row.machine_name, stageName: row.stage_name }),
+  );
+
 export const insertPoint = (db: Database, p: OpenPoint & { openedBy: string }) =>
   none(
     db,

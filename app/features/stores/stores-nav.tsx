@@ -2,6 +2,7 @@ import { Link } from "react-router";
 
 const places = [
   { key: "stores", to: "/stores", name: "Drawers" },
+  { key: "orders", to: "/stores/orders", name: "To order" },
   { key: "instruments", to: "/stores/instruments", name: "Instruments" },
   { key: "sheets", to: "/stores/sheets", name: "CSV in and out" },
 ] as const;

@@ -31,7 +31,22 @@ const numbers = [
   "places",
   "pulleys",
 ];
-const texts = ["text", "name", "names", "by", "tag", "unit", "says", "is", "wanted", "gear", "nearest", "words", "was", "now"];
+const texts = [
+  "text",
+  "name",
+  "names",
+  "by",
+  "tag",
+  "unit",
+  "says",
+  "is",
+  "wanted",
+  "gear",
+  "nearest",
+  "words",
+  "was",
+  "now",
+];
 const facts = {
   ...Object.fromEntries(numbers.map((name) => [name, 3])),
   ...Object.fromEntries(texts.map((name) => [name, "x"])),

@@ -19,5 +19,7 @@ create table guide_revision (
 );
 create index guide_of_machine on guide_revision (machine_id, guide_id, revision desc);
 
+create index open_point_to_order on open_point (opened_at, id) where closed_entry is null and code = 'order';
+
 -- What earlier jobs left off is looked for whenever a job is opened.
 create index entry_part_off on entry (machine_id, seq) where kind = 'part-off';

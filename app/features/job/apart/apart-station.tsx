@@ -8,6 +8,7 @@ import { GuidePane } from "./guide-pane";
 import { KeepGuide } from "./keep-guide";
 import { OffPane } from "./off-pane";
 import { OnPane, ScrewsPane } from "./on-pane";
+import { PartPhotograph } from "./part-photograph";
 import { SeatPane } from "./seat-pane";
 import { Tray } from "./tray";
 import { TurnPane } from "./turn-pane";
@@ -23,19 +24,27 @@ export function ApartStation() {
   const texts = useTexts();
   const { apart, firstBuild } = job.record;
   const way = ways.find(({ value }) => value === texts["apart.way"])?.value ?? (firstBuild ? "on" : "off");
+  const last = apart.off[0];
   const closed = apart.parts.length > 0 && apart.off.length === 0 && apart.slack.length === 0;
   return (
     <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-x-8 gap-y-5 p-5 max-sm:p-3.5 content-start">
       <div className="grid gap-5 content-start">
-        <Choice
-          legend="Now"
-          name="apart-way"
-          value={way}
-          onChange={(value) => job.changeText("apart.way", value)}
-          options={ways}
-        />
+        <div className="flex flex-wrap gap-x-6 gap-y-3 items-end">
+          <Choice
+            legend="Now"
+            name="apart-way"
+            value={way}
+            onChange={(value) => job.changeText("apart.way", value)}
+            options={ways}
+          />
+          <GuidePane />
+        </div>
         {(apart.toTurn || apart.binds) && <TurnPane />}
-        <GuidePane />
+        {last?.off && (
+          <div className="border-l-8 border-ink pl-3">
+            <PartPhotograph of={last.off.id} shows={last.name} />
+          </div>
+        )}
         {way === "off" ? <OffPane /> : <OnPane />}
         {way === "on" && <ScrewsPane />}
         {closed && (

@@ -60,7 +60,8 @@ export function OffPane() {
     if (mass && !mass.ok) return setProblem({ ...mass.refusal, path: ["mass"] });
     const result = await job.put({
       kind: "part-off",
-      key: part?.id ?? v7(),
+      // Off once more, it is the same part.
+      key: part?.id ?? apart.parts.find((known) => known.on && alike(known.name, name))?.key ?? v7(),
       name,
       guide: followed(part ? guide : null),
       screws: screws.value,
@@ -90,25 +91,27 @@ export function OffPane() {
             Take off <span className="text-now">{part.name}</span>
             {screwsOf(part) > 0 && <span className="figure">, {screwsOf(part)} screws</span>}
           </p>
-          <p className="text-lg">
-            {[part.side, part.facing, part.mark && `mark: ${part.mark}`].filter(Boolean).join(", ")}
+          <p className="text-lg empty:hidden">
+            {[part.side && `side: ${part.side}`, part.facing, part.mark && `mark: ${part.mark}`]
+              .filter(Boolean)
+              .join(", ")}
           </p>
-          {guided.length > 1 && (
-            <Select
-              label="Another comes first"
-              value={part.id}
-              onChange={(event) => change("part", event.target.value)}
-            >
-              {guided.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </Select>
-          )}
-          <Button kind="quiet" className="mt-2" onClick={() => change("other", "yes")}>
-            A part that is not in the guide
-          </Button>
+          <Fold summary="Another part first" look="line">
+            <div className="flex flex-wrap gap-3 items-end pb-1">
+              {guided.length > 1 && (
+                <Select label="Of the guide" value={part.id} onChange={(event) => change("part", event.target.value)}>
+                  {guided.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </Select>
+              )}
+              <Button kind="quiet" large onClick={() => change("other", "yes")}>
+                A part that is not in the guide
+              </Button>
+            </div>
+          </Fold>
         </section>
       ) : (
         <div>
@@ -206,7 +209,7 @@ export function OffPane() {
             <Refused refusal={problem} />
           </p>
         )}
-      <div className="max-sm:sticky max-sm:bottom-0 max-sm:bg-ground max-sm:py-2">
+      <div className="sticky bottom-0 bg-ground py-2 border-t border-rule">
         <Button kind="now" large type="submit" className="max-sm:w-full">
           {part ? `${capital(part.name)} is off` : "It is off"}
         </Button>
@@ -214,3 +217,5 @@ export function OffPane() {
     </form>
   );
 }
+
+const alike = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();

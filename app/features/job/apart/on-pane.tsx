@@ -6,6 +6,7 @@ import { screwName } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
+import { Fold } from "~/ui/fold";
 import { Tick } from "~/ui/tick";
 import { capital } from "../../words/count";
 import { screwsText, seatWords, spacersText } from "../../words/parts";
@@ -122,17 +123,19 @@ export function OnPane() {
         </div>
       )}
       {candidates.length > 1 && (
-        <Select
-          label="Another goes on first"
-          value={next.key}
-          onChange={(event) => job.changeText("on.part", event.target.value)}
-        >
-          {candidates.map(({ key, name }) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </Select>
+        <Fold summary="Another goes on first" look="line">
+          <Select
+            label="Part to put on"
+            value={next.key}
+            onChange={(event) => job.changeText("on.part", event.target.value)}
+          >
+            {candidates.map(({ key, name }) => (
+              <option key={key} value={key}>
+                {name}
+              </option>
+            ))}
+          </Select>
+        </Fold>
       )}
       {guided?.asItGoesOn && (
         <Tick

@@ -3,7 +3,15 @@ import { useWords } from "~/app/features/words/use-words";
 import { type Race, races } from "~/core/guides";
 import { isOverdue } from "~/core/logbook";
 import { parseQuantity, type Refusal, type Result, severalQuantities } from "~/core/quantity";
-import { type SeatAnswer, type Stack, type StackAnswer, seatStack, seatWasher, usualSeatLeft } from "~/core/stacks";
+import {
+  type SeatAnswer,
+  type Stack,
+  type StackAnswer,
+  seatChoices,
+  seatStack,
+  seatWasher,
+  usualSeatLeft,
+} from "~/core/stacks";
 import { widthUncertainty } from "~/operations/entries/parts";
 import { Button } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
@@ -42,9 +50,7 @@ export function SeatPane() {
   const question = useMemo(() => (gap === null ? null : seatStack(gap, stockOf(items))), [gap, items]);
   const found = useWorker<Result<StackAnswer>>(start, question);
   const answer = found.answer?.ok && gap !== null ? found.answer.value : null;
-  const stacks: Stack[] = answer?.best
-    ? [answer.best, ...answer.alternatives]
-    : [answer?.nearestBelow, answer?.nearestAbove].filter((stack): stack is Stack => stack !== undefined);
+  const stacks: Stack[] = answer ? seatChoices(answer) : [];
   const stack = stacks[Number(chosen)] ?? stacks[0];
   if (!part) return null;
   const log = async (laid: Stack["shims"]) => {
@@ -135,7 +141,7 @@ export function SeatPane() {
             label: (
               <>
                 <b>{one.shims.length === 0 ? "nothing" : piecesText(reader, one.shims)}</b>
-                <span className="figure">{lengthWords(reader, one.clearanceMm, 2)} left</span>
+                <span className="figure">{lengthWords(reader, one.clearanceMm, 3)} left</span>
               </>
             ),
           }))}

@@ -71,7 +71,7 @@ function Row({ part }: { part: PartNow }) {
           <span className="text-near font-semibold">{off.body.conditions.join(", ")}</span>
         )}
         <span className="text-mid block">
-          {partOffWords(reader, off.body).detail}
+          {partOffWords(reader, { ...off.body, guide: null }).detail}
           {elsewhere && `. Off since another job, ${off.madeByName}`}
         </span>
       </p>
@@ -90,9 +90,8 @@ function Row({ part }: { part: PartNow }) {
           </li>
         ))}
       </ul>
-      {first ? (
-        <PartPhotograph of={off.id} shows={part.name} />
-      ) : (
+      {/* The one that came off last is photographed beside what is asked now. */}
+      {!first && (
         <Fold summary="Photograph it" look="line">
           <PartPhotograph of={off.id} shows={part.name} />
         </Fold>
