@@ -47,6 +47,8 @@ export default [
     route("copy", "routes/machine-form/copy.tsx"),
     route("stages/new", "routes/stage-form/add.tsx"),
     route("drive-line", "routes/drive-line/route.tsx"),
+    route("upkeep", "routes/upkeep/upkeep.tsx"),
+    route("upkeep/edit", "routes/upkeep/edit-upkeep.tsx"),
     route("guides", "routes/guide/machine-guides.tsx"),
     route("guides/new", "routes/guide/new-guide.tsx"),
   ]),

@@ -152,7 +152,9 @@ const remembered = (item: Provisional): boolean => item !== "no-as-found";
 
 /** A point that is still open keeps its first date; a look alone neither opens nor closes what only work can. */
 async function settlePoints(db: Database, stage: Stage, record: JobRecord, signature: Entry): Promise<void> {
-  const open = (await openPointsOfStage(db, stage.id)).filter(({ code }) => code !== "said" && code !== "order");
+  const open = (await openPointsOfStage(db, stage.id)).filter(
+    ({ code }) => code !== "said" && code !== "order" && code !== "damage",
+  );
   const still = record.provisional.filter(remembered);
   const worked =
     record.moves.length > 0 ||

@@ -75,7 +75,7 @@ export function greaseDue(
         dueInDays,
         by: byHours <= byDays ? "hours" : "days",
         overdue: dueInDays < 0,
-        ...(amount && { grams: "grams" in amount ? amount.grams : perMm2 * amount.outerMm * amount.widthMm }),
+        ...(amount && { grams: "grams" in amount ? amount.grams : bearingGrams(amount) }),
       };
     })
     .sort((a, b) => a.dueInDays - b.dueInDays);
@@ -86,6 +86,10 @@ export function greaseDue(
     gramsDue: due.reduce((sum, { grams = 0 }) => sum + grams, 0),
   };
 }
+
+/** g of grease for a bearing, by its outer diameter and width. Common practice. */
+export const bearingGrams = ({ outerMm, widthMm }: { outerMm: number; widthMm: number }): number =>
+  perMm2 * outerMm * widthMm;
 
 /** What dirt, wet, a vertical shaft and heat leave of an interval. */
 const factorOf = ({ dirt, wet, tempC, vertical }: GreasePoint): number =>

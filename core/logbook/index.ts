@@ -48,7 +48,7 @@ export {
 } from "./job-record";
 export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
-export { type MeterReading, meterOf, usageAt, usagePerDay } from "./meter";
+export { type MeterReading, meterOf, usageAbout, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { optionsOf } from "./options";
 export { isOverdue } from "./overdue";
@@ -74,6 +74,7 @@ export type {
 export { type Drift, gearOfTrend, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { type StageState, type Standing, standingOf } from "./standing";
 export { type TriedPart, triedParts } from "./tried-parts";
+export { firstDue, type UpkeepDue, upkeepDue } from "./upkeep-due";
 export {
   type ChangedThing,
   type ClampState,

@@ -32,6 +32,20 @@ export function usageAt(meter: readonly MeterReading[], iso: string): number | n
   return a.total + ((b.total - a.total) * (day - a.day)) / (b.day - a.day);
 }
 
+/**
+ * The same, and beyond the last reading at the rate so far: an estimate, for saying when something falls due.
+ *
+ * @returns null where the rate is not known, or before the first reading
+ */
+export function usageAbout(meter: readonly MeterReading[], iso: string): number | null {
+  const read = usageAt(meter, iso);
+  const last = meter[meter.length - 1];
+  const perDay = usagePerDay(meter);
+  if (read !== null || !last || perDay === null) return read;
+  const days = isoToDays(iso) - last.day;
+  return days > 0 ? last.total + days * perDay : null;
+}
+
 /** Usage a day between the first and the last reading of the meter; null below two days. */
 export function usagePerDay(meter: readonly MeterReading[]): number | null {
   const [first, last] = [meter[0], meter[meter.length - 1]];

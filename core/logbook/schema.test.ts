@@ -161,6 +161,8 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
     leftMm: 0,
     race: "outer",
   },
+  greased: { points: [{ id: "p", name: "Main bearing", kind: "lithium NLGI 2", grams: 4 }], spread: true, note: "" },
+  looked: { items: [{ id: "l", name: "Belt edges", found: "damage", note: "frayed" }], note: "" },
   "loose-thing": { thing: "pin", state: "in", where: "" },
   clamp: { clamp: 1, of: 4, pass: 1, passes: 2, state: "snug", torqueNm: null },
   proof: {

@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { reasonCodes } from "../advice";
+import { lookFinds } from "../greasing/vocabulary";
 import {
   partConditions,
   partFates,
@@ -426,6 +427,17 @@ export const entryBodies = {
     leftMm: finite,
     race: z.enum(races),
     overdue,
+  }),
+  /** Points of the machine that were greased, as the list called them; g null: nobody weighed it. `spread`: by a full turn. */
+  greased: z.object({
+    points: z.array(z.object({ id: z.string(), name: z.string(), kind: z.string(), grams: finite.nullable() })),
+    spread: z.boolean(),
+    note: z.string(),
+  }),
+  /** Looked at by eye, without a job. */
+  looked: z.object({
+    items: z.array(z.object({ id: z.string(), name: z.string(), found: z.enum(lookFinds), note: z.string() })),
+    note: z.string(),
   }),
   clamp: z.object({
     clamp: count,

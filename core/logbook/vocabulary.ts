@@ -25,6 +25,7 @@ export const changedThings = [
   "drive-line",
   "moved-along",
   "guide",
+  "upkeep",
 ] as const;
 export type ChangedThing = (typeof changedThings)[number];
 /** What a signature leaves open, and acknowledges. */

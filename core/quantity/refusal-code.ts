@@ -143,6 +143,7 @@ export const refusalCodes = [
   "no-such-guide",
   "guide-name-taken",
   "ties-in-ring",
+  "to-be-kept-dry",
   "point-closed",
   "positions-undetermined",
   "pulleys-overlap",

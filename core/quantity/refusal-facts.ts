@@ -17,6 +17,7 @@ export type RefusalFacts = {
   "part-already-on": { name: string };
   "guide-name-taken": { name: string };
   "ties-in-ring": { names: string };
+  "to-be-kept-dry": { name: string };
   "adjuster-revised": { name: string };
   "meter-backwards": { last: number; unit: string; reading: number };
   "file-too-large": { megabytes: number; most: number };

@@ -175,6 +175,15 @@ export const usageReadings = (db: Database, machineId: string, size: number) =>
         where e.machine_id = ${machineId} and e.kind = 'usage' order by e.seq desc limit ${size}`,
   );
 
+/** What was greased and looked at on a machine and counts, newest first. */
+export const upkeepWork = (db: Database, machineId: string, size: number) =>
+  namedEntries(
+    db,
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.kind in ('greased', 'looked') and ${notVoided(sql`e.id`)}
+        order by e.seq desc limit ${size}`,
+  );
+
 /** Photographs that name one of these entries, oldest first. */
 export const photographsNaming = (db: Database, entryIds: readonly string[]) =>
   entryIds.length === 0

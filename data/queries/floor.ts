@@ -37,18 +37,20 @@ const ranked = (
   const like = containing(words);
   return sql`
     select m.*, coalesce(t.outside, false) as outside, coalesce(t.near, false) as near,
-        coalesce(t.next_date <= ${dueUntil}::date, false) or coalesce(t.drifts_out_at <= ${now}, false) as due,
+        coalesce(t.next_date <= ${dueUntil}::date, false) or coalesce(t.drifts_out_at <= ${now}, false)
+          or coalesce(u.due_on <= ${dueUntil}::date, false) as due,
         coalesce(t.unread, true) as unread, o.points is not null or j.jobs is not null as open,
         case
           when t.outside then 0
-          when t.next_date < ${today}::date or t.drifts_out_at <= ${now} then 1
+          when t.next_date < ${today}::date or t.drifts_out_at <= ${now} or u.due_on < ${today}::date then 1
           when t.near then 2 when t.drifts_out_at < ${soon} then 3
           when coalesce(t.unread, true) then 4 when o.points is not null or j.jobs is not null then 5 else 6 end as rank,
-        coalesce(t.next_date < ${today}::date, false) as overdue, coalesce(t.drifts_out_at < ${soon}, false) as drifting
+        coalesce(t.next_date < ${today}::date or u.due_on < ${today}::date, false) as overdue, coalesce(t.drifts_out_at < ${soon}, false) as drifting
     from machine m
     left join (select machine_id, bool_or(severity = 0) as outside, bool_or(severity = 1) as near, bool_or(${notRead}) as unread,
                  min(drifts_out_at) as drifts_out_at, min(next_date) as next_date
                from stage_standing group by machine_id) t on t.machine_id = m.id
+    left join upkeep_due u on u.machine_id = m.id
     left join (select machine_id, count(*) as points from open_point where closed_entry is null group by machine_id) o
       on o.machine_id = m.id
     left join (select machine_id, count(*) as jobs from job where signed_entry is null group by machine_id) j

@@ -101,6 +101,8 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/machines/:machineId/copy": { look: "lead", send: "lead" },
   "/machines/:machineId/stages/new": { look: "lead", send: "lead" },
   "/machines/:machineId/drive-line": { look: "lead", send: "lead" },
+  "/machines/:machineId/upkeep": { look: "signed-in", send: "work" },
+  "/machines/:machineId/upkeep/edit": { look: "work", send: "work" },
   "/machines/:machineId/guides": { look: "signed-in", send: "work" },
   "/machines/:machineId/guides/new": { look: "work", send: "work" },
   "/stores/orders": { look: "signed-in", send: null },

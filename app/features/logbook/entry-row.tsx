@@ -88,6 +88,8 @@ const voidable = new Set([
   "part-screws",
   "turned",
   "seat",
+  "greased",
+  "looked",
 ]);
 
 function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {

@@ -15,12 +15,30 @@ type StageNow = {
 };
 
 /** Why a machine stands where it does in the list: its worst stage, in words; after it what else must not be forgotten. */
-export function machineReasons(reader: Reader, stages: readonly StageNow[], points: number, now: string): string[] {
+export function machineReasons(
+  reader: Reader,
+  stages: readonly StageNow[],
+  points: number,
+  now: string,
+  upkeep: UpkeepFirst | null = null,
+): string[] {
   if (stages.length === 0) return ["No stage is entered yet"];
   const worst = stageReason(reader, stages, now);
   const open = points > 0 ? [`${capital(countWords(points))} open ${points === 1 ? "point" : "points"}`] : [];
-  return worst === null ? (open.length > 0 ? open : ["Nothing to do"]) : [worst, ...open];
+  const care = upkeep?.on && isDue(upkeep.on, now) ? [`${upkeep.what}: ${dayDue(reader, upkeep.on, now)}`] : [];
+  const reasons = [...(worst === null ? [] : [worst]), ...care, ...open];
+  return reasons.length > 0 ? reasons : ["Nothing to do"];
 }
+
+/** What of a machine's list of grease and looks is due first. */
+export type UpkeepFirst = { on: string | null; what: string };
+
+const dayMs = 86_400_000;
+const daysTo = (date: string, now: string): number => (Date.parse(date) - Date.parse(now)) / dayMs;
+/** A date counts as due a week before it comes. */
+const isDue = (date: string, now: string): boolean => daysTo(date, now) <= 7;
+const dayDue = (reader: Reader, date: string, now: string): string =>
+  `${daysTo(date, now) < -1 ? "was due" : "due"} ${dateWords(reader, date)}`;
 
 function stageReason(reader: Reader, stages: readonly StageNow[], now: string): string | null {
   const having = (state: Standing["state"]) => stages.find((item) => item.standing?.state === state);
@@ -74,11 +92,16 @@ const undated = (of: string, today: string): string => (of.slice(-5) === today.s
 type Planned = { stage: Pick<Stage, "name">; standing: { nextDate: string | null } | null };
 
 /** The earliest date that is due, where it has come or comes within a month. */
-export function dueWords(reader: Reader, stages: readonly Planned[], now: string): string | null {
+export function dueWords(
+  reader: Reader,
+  stages: readonly Planned[],
+  now: string,
+  upkeep: UpkeepFirst | null = null,
+): string | null {
   const due = stages
     .flatMap(({ stage, standing }) => (standing?.nextDate ? [{ name: stage.name, date: standing.nextDate }] : []))
+    .concat(upkeep?.on ? [{ name: upkeep.what, date: upkeep.on }] : [])
     .sort((a, b) => a.date.localeCompare(b.date))[0];
-  const days = due ? (Date.parse(due.date) - Date.parse(now)) / 86_400_000 : Number.POSITIVE_INFINITY;
-  if (!due || days > 30) return null;
-  return `${days < -1 ? "Was due" : "Due"} ${dateWords(reader, due.date)}, ${due.name.toLowerCase()}`;
+  if (!due || daysTo(due.date, now) > 30) return null;
+  return `${capital(dayDue(reader, due.date, now))}, ${due.name.toLowerCase()}`;
 }

@@ -38,6 +38,10 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
           .join(", ");
       case "loose-thing":
         return state === "in" ? `${thing} put in` : "Something taken out";
+      case "greased":
+        return `Greased: ${(payload.points as { name: string }[]).map((point) => point.name).join(", ")}`;
+      case "looked":
+        return `Looked at: ${(payload.items as { name: string; found: string }[]).map((item) => `${item.name}, ${item.found}`).join("; ")}`;
       case "part-off":
         return `Off: ${name}`;
       case "part-on":

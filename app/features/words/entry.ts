@@ -32,6 +32,7 @@ import { sweepCauseWords, sweepWords } from "./sweep";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
 import { trialWords } from "./trial";
+import { greasedWords, lookedWords } from "./upkeep";
 
 const unknownAdjuster = { adjuster: null, step: 0.01, means: null, positiveWord: "plus", negativeWord: "minus" };
 
@@ -141,6 +142,10 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return turnedWords(entry.body);
     case "seat":
       return seatWords(reader, entry.body);
+    case "greased":
+      return greasedWords(reader, entry.body);
+    case "looked":
+      return lookedWords(entry.body);
     case "shift":
       return shiftWords(reader, entry.body);
     case "option": {
@@ -264,6 +269,7 @@ const changedWords = {
   "drive-line": "the drive line",
   "moved-along": "moved along",
   guide: "a guide",
+  upkeep: "what is greased and looked at",
 } as const;
 
 /** What an exchange of gears did, and what was looked at and what not. */

@@ -95,6 +95,7 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "guide-name-taken": ({ facts }) => `This machine has a guide called ${facts.name} already.`,
   "ties-in-ring": ({ facts }) =>
     `These wait for one another in a ring: ${facts.names}. Each would have to be on before the next. Take one tie away, or call them one part.`,
+  "to-be-kept-dry": ({ facts }) => `${facts.name} is not greased: the list says so.`,
   "point-closed": "Somebody closed this already.",
   "already-out": "That was taken out already.",
   "no-such-round": "Something was moved since; that round cannot be gone on with. Read a new one.",

@@ -13,6 +13,7 @@ import { type OpenJob, openJobs } from "~/data/queries/jobs";
 import { openPointsOf } from "~/data/queries/open-points";
 import { stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
+import { upkeepDueOf } from "~/data/queries/upkeep";
 import { type Context, mayWork } from "~/operations/context";
 import { dayIn } from "~/operations/day-in";
 import { type FloorAsked, isNothing } from "./asked";
@@ -50,10 +51,13 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
     openJobs(pool, ids),
     openPointsOf(pool, ids),
   ]);
-  const standings = await standingsOfStages(
-    pool,
-    stages.map((stage) => stage.id),
-  );
+  const [standings, upkeep] = await Promise.all([
+    standingsOfStages(
+      pool,
+      stages.map((stage) => stage.id),
+    ),
+    upkeepDueOf(pool, ids),
+  ]);
   const last = machines[machines.length - 1];
   return {
     rows: machines.map((machine) => {
@@ -62,6 +66,7 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
         .map((stage) => ({ stage, standing: standings.find((item) => item.stageId === stage.id) ?? null }));
       const open = points.filter((point) => point.machineId === machine.id);
       const { id, name, tag, site, hall, place, states } = machine;
+      const care = upkeep.find(({ machineId }) => machineId === id) ?? null;
       const reader = inUnitsOf(pageReader, machine);
       // A quiet machine takes a line; a stage is shown where it is what makes it otherwise.
       const quiet = !states.some((state) => state === "outside" || state === "due" || state === "open");
@@ -72,8 +77,8 @@ export async function loadFloor({ pool, person, now }: Context, asked: FloorAske
         quiet,
         stages: shown,
         states: glances.map((glance) => glance.state),
-        reasons: machineReasons(reader, own, open.length, now.toISOString()),
-        due: dueWords(reader, own, now.toISOString()),
+        reasons: machineReasons(reader, own, open.length, now.toISOString(), care),
+        due: dueWords(reader, own, now.toISOString(), care),
         jobs: jobs
           .filter((job) => job.machineId === machine.id)
           .map((job) => jobGlance(job, glances.length > 1 ? glances : [])),

@@ -13,6 +13,7 @@ import { machineById, twinsOf } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
 import { countStages, someStagesOfMachine, stagesById, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
+import { upkeepDueOf } from "~/data/queries/upkeep";
 import { type Context, mayWork } from "~/operations/context";
 
 const pageSize = 24;
@@ -63,6 +64,7 @@ export async function loadMachine(
     missing.length > 0 ? stagesById(pool, [...new Set(missing)]) : [],
   ]);
   const reader = readerOf(person, machine);
+  const care = (await upkeepDueOf(pool, [machine.id]))[0] ?? null;
   const stageOf = (id: string | null) => [...stages, ...elsewhere].find((stage) => stage.id === id);
   const twinStandings = await standingsOfStages(
     pool,
@@ -75,7 +77,8 @@ export async function loadMachine(
   const graph = driveLine && withoutGone(driveLine.graph, new Set(stages.map(({ id }) => id)));
   return {
     machine,
-    news: machineReasons(reader, stand, points.length, now.toISOString())[0] ?? null,
+    news: machineReasons(reader, stand, points.length, now.toISOString(), care)[0] ?? null,
+    upkeep: care,
     stagesInAll,
     stagesFrom: skip,
     line: shownLine(graph, stand),

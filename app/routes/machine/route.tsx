@@ -12,7 +12,10 @@ import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
+import type { Reader } from "~/app/features/words/reader";
 import { Refused } from "~/app/features/words/refused";
+import { dateWords } from "~/app/features/words/times";
+import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { parseNumber, type Refusal } from "~/core/quantity";
@@ -77,6 +80,8 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   });
 }
 
+const upkeepDay = (reader: Reader, on: string): string => `first due ${dateWords(reader, on)}`;
+
 const refused = (refusal: Refusal) => data({ refusal }, { status: 400 });
 
 const openingOf = (form: FormData, machineId: string) => ({
@@ -108,6 +113,7 @@ export async function clientAction({ request, params, serverAction }: Route.Clie
 export default function MachinePage({ loaderData, actionData }: Route.ComponentProps) {
   const { machine, stages, jobs, now } = loaderData;
   useKeptKit(machine.id);
+  const reader = useWords();
   const refusedOpening =
     actionData && "reason" in actionData ? (actionData as { refusal: Refusal; reason: string; stageId: string }) : null;
   return (
@@ -155,6 +161,19 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
                 {loaderData.points.length === 0 && <li className="text-mid">Nothing is left open.</li>}
               </ul>
               {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages} />}
+            </section>
+            <section aria-labelledby="upkeep">
+              <h2 id="upkeep" className="text-xl font-bold">
+                Grease and looks
+              </h2>
+              <p className="text-lg">
+                {loaderData.upkeep?.on
+                  ? `${loaderData.upkeep.what}, ${upkeepDay(reader, loaderData.upkeep.on)}`
+                  : "Nothing is known to fall due"}
+              </p>
+              <Link to={`/machines/${machine.id}/upkeep`} className={buttonClass("line")}>
+                Grease and look lists
+              </Link>
             </section>
             <UsageMeter machine={machine} readings={loaderData.usage} mayRead={loaderData.mayWork} />
           </div>

@@ -3,7 +3,7 @@ import type { PartNow } from "~/core/logbook";
 import type { PartPhotograph } from "../entries/job-loaded";
 
 /**
- * What came off, as a guide: in the order in which it goes together, the last off first. A washer that was laid in beside a bearing becomes
+ * What came off, as a guide: in the order in which it went together again, and what is still off the last off first. A washer that was laid in beside a bearing becomes
  * its spacer. Of a part whose screws nobody counted the guide has none.
  *
  * @param before parts of the guide that was followed: what it knew and nobody saw anew stays
@@ -15,7 +15,7 @@ export function guideFromParts(
 ): GuidePart[] {
   const cameOff = parts
     .flatMap(({ off, ...part }) => (off ? [{ ...part, off }] : []))
-    .sort((a, b) => b.off.seq - a.off.seq);
+    .sort((a, b) => (a.on && b.on ? a.on.seq - b.on.seq : a.on ? -1 : b.on ? 1 : b.off.seq - a.off.seq));
   const made = cameOff.map(({ key, name, off, seat }): GuidePart => {
     const known = before.find(({ id }) => id === key);
     const { body } = off;
