@@ -1,6 +1,7 @@
 import { seededRandom } from "../core/practice";
 import { gearboxApart, gearboxGuide } from "./gearbox";
 import type { DemoMachine, DemoStage } from "./types";
+import { upkeepActs } from "./upkeep";
 import { type Act, Visits } from "./visits";
 import { machines } from "./works";
 
@@ -29,9 +30,11 @@ export function scenario(now: Date): Act[] {
     feed(on("strapper", "feed")),
     ...newer.map(([machineKey, stageKey, visit]) => visit(on(machineKey, stageKey))),
   ];
-  return [...visits.flatMap((v) => v.acts), ...machines.flatMap((item) => meterReadings(item, now))].sort(
-    (a, b) => a.at.getTime() - b.at.getTime(),
-  );
+  return [
+    ...visits.flatMap((v) => v.acts),
+    ...machines.flatMap((item) => meterReadings(item, now)),
+    ...upkeepActs(now),
+  ].sort((a, b) => a.at.getTime() - b.at.getTime());
 }
 
 /** Closes slowly; squeals today, with the job half done. */

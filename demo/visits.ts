@@ -39,6 +39,8 @@ export type Act = {
     | "keep-option"
     | "log-usage"
     | "keep-guide"
+    | "keep-upkeep"
+    | "log-upkeep"
     | "attach-photograph";
   input: Record<string, unknown>;
 };

@@ -21,5 +21,5 @@ export async function refreshUpkeep(db: Database, machineId: string, now: Date):
   if (!kept) return;
   const first = firstDue(due);
   const on = first && new Date(now.getTime() + Math.floor(first.dueInDays) * 86_400_000).toISOString().slice(0, 10);
-  await keepUpkeepDue(db, machineId, first && { on, what: first.name });
+  await keepUpkeepDue(db, machineId, first && { on, what: first.name, kind: first.what });
 }

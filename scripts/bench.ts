@@ -12,6 +12,7 @@
  * - hands that feel a hidden round and go on by its words, against halving by guess; 5,000 contact prints of drawn flanks, and what is read from them
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used, and what a key of a reading costs (weights)
+ * - a guide of two hundred parts with a photograph each: its page as a ratio to a bare one, and what a browser loads of it before scrolling (guide)
  * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
  * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
  *   while something dear is done (stall); changes of the database and of exported records that are found (tamper)
@@ -23,6 +24,7 @@ import { join } from "node:path";
 import { type OpenPool, openOwnerPool } from "../data/postgres";
 import { measureCrowd } from "./bench/crowd";
 import { drawLine } from "./bench/draw-line";
+import { measureGuidePage } from "./bench/guide-page";
 import { measureHands } from "./bench/hands";
 import { measureJudgement } from "./bench/judgement";
 import { measureKills } from "./bench/kill";
@@ -96,6 +98,7 @@ const running: Record<string, (app: Running) => Promise<void>> = {
   },
   pages: ({ person, pid, demo }) => measurePages("demo", person, pid, pagesOf(demo)),
   weights: ({ base, demo }) => measureWeights(base, demo),
+  guide: ({ base, person, pid, demo }) => measureGuidePage(base, person, pid, demo.machineId),
   replay: ({ person, pid, pool }) => measureReplay(person, pid, pool),
   lock: ({ pool }) => measureLock(pool),
   crowd: ({ person, pool }) => measureCrowd(person, pool),

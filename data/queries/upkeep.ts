@@ -24,19 +24,28 @@ export const insertUpkeep = (db: Database, u: KeptUpkeep & { machineId: string; 
   );
 
 /** When the first of a machine's list is due; null takes it off the plan. */
-export const keepUpkeepDue = (db: Database, machineId: string, due: { on: string | null; what: string } | null) =>
+export const keepUpkeepDue = (
+  db: Database,
+  machineId: string,
+  due: { on: string | null; what: string; kind: "grease" | "look" } | null,
+) =>
   due === null
     ? none(db, sql`delete from upkeep_due where machine_id = ${machineId}`)
     : none(
         db,
-        sql`insert into upkeep_due (machine_id, due_on, what) values (${machineId}, ${due.on}, ${due.what})
-            on conflict (machine_id) do update set due_on = excluded.due_on, what = excluded.what`,
+        sql`insert into upkeep_due (machine_id, due_on, what, kind) values (${machineId}, ${due.on}, ${due.what}, ${due.kind})
+            on conflict (machine_id) do update set due_on = excluded.due_on, what = excluded.what, kind = excluded.kind`,
       );
 
 /** What is due first of each of these machines. */
 export const upkeepDueOf = (db: Database, machineIds: readonly string[]) =>
   many(
     db,
-    sql`select machine_id, to_char(due_on, 'YYYY-MM-DD') as due_on, what from upkeep_due where machine_id = any(${machineIds})`,
-    (row) => ({ machineId: row.machine_id as string, on: row.due_on as string | null, what: row.what as string }),
+    sql`select machine_id, to_char(due_on, 'YYYY-MM-DD') as due_on, what, kind from upkeep_due where machine_id = any(${machineIds})`,
+    (row) => ({
+      machineId: row.machine_id as string,
+      on: row.due_on as string | null,
+      what: row.what as string,
+      kind: row.kind as "grease" | "look",
+    }),
   );

@@ -19,10 +19,7 @@ export async function measureWeights(
   base: string,
   demo: { machineId: string; stageId: string; jobId: string },
 ): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: process.getuid?.() === 0 ? ["--no-sandbox"] : [],
-  });
+  const browser = await openBrowser();
   try {
     const cookies = await signedIn(browser, base);
     say("sign-in", 125, await weigh(browser, base, "/sign-in", awake("main")));
@@ -32,6 +29,20 @@ export async function measureWeights(
   } finally {
     await browser.close();
   }
+}
+
+const openBrowser = () =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: process.getuid?.() === 0 ? ["--no-sandbox"] : [],
+  });
+
+/** A browser with a page of somebody who is signed in. */
+export async function browserFor(base: string): Promise<{ browser: Browser; page: Page }> {
+  const browser = await openBrowser();
+  const context = await browser.newContext({ baseURL: base, serviceWorkers: "block" });
+  await context.addCookies(await signedIn(browser, base));
+  return { browser, page: await context.newPage() };
 }
 
 const say = (name: string, most: number, { files, kB }: Weighed): void =>

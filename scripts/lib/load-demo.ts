@@ -17,7 +17,9 @@ import { exchangeGear } from "../../operations/exchange-gear";
 import { keepComputation } from "../../operations/keep-computation";
 import { keepGuide } from "../../operations/keep-guide";
 import { keepOption } from "../../operations/keep-option";
+import { keepUpkeep } from "../../operations/keep-upkeep";
 import { logTrial } from "../../operations/log-trial";
+import { logUpkeep } from "../../operations/log-upkeep";
 import { logUsage } from "../../operations/log-usage";
 import { openJob } from "../../operations/open-job";
 import { openPoint } from "../../operations/open-point";
@@ -43,6 +45,14 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "keep-option": keepOption,
   "log-usage": logUsage,
   "keep-guide": keepGuide,
+  "keep-upkeep": (context, input) => {
+    const { list, ...said } = input as { list: string };
+    return keepUpkeep(context, { ...said, list: JSON.parse(list) });
+  },
+  "log-upkeep": (context, input) => {
+    const { lines, ...said } = input as { lines: string };
+    return logUpkeep(context, { ...said, ...JSON.parse(lines) });
+  },
   "attach-photograph": async (context, input) => {
     const { svg, ...said } = input as { svg: string };
     return attachFile(context, said, await sharp(Buffer.from(svg)).jpeg().toBuffer());

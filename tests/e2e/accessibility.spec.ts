@@ -2,7 +2,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { type BrowserContext, expect, type Page, test } from "@playwright/test";
 import { openPool } from "../../data/postgres";
 import { openCluster } from "../../scripts/lib/cluster";
-import { awake, beginJob, closeJob, readRound, signIn, visit } from "./steps";
+import { awake, beginJob, closeJob, moreOf, readRound, signIn, visit } from "./steps";
 
 const rooms = ["bright", "dark"] as const;
 
@@ -47,7 +47,16 @@ for (const room of rooms) {
     await expect(page.getByRole("heading", { name: "Logbook" })).toBeVisible();
     await check("machine");
     const machine = new URL(page.url()).pathname;
-    for (const path of ["/edit", "/copy", "/label", "/stages/new", "/drive-line"]) {
+    for (const path of [
+      "/edit",
+      "/copy",
+      "/label",
+      "/stages/new",
+      "/drive-line",
+      "/guides",
+      "/guides/new",
+      "/upkeep/edit",
+    ]) {
       await visit(page, `${machine}${path}`);
       await check(`machine${path}`);
     }
@@ -63,12 +72,30 @@ for (const room of rooms) {
       "/stores/instruments",
       "/stores/instruments/new",
       "/stores/sheets",
+      "/stores/orders",
       "/account",
       "/people",
     ]) {
       await visit(page, path);
       await check(path);
     }
+    await visit(page, "/");
+    await page.getByRole("link", { name: "Strapper" }).click();
+    await moreOf(page);
+    await page.getByRole("link", { name: "Guides", exact: true }).click();
+    await page.getByRole("link", { name: "Tensioner gearbox" }).click();
+    await page.getByLabel("To reach", { exact: true }).selectOption({ label: "Sliding gear" });
+    await check("guide");
+    await page.getByRole("link", { name: "Edit Cover" }).click();
+    await expect(page.getByRole("form", { name: "Cover" })).toBeVisible();
+    await check("part of a guide");
+    await visit(page, "/");
+    await page.getByRole("link", { name: "Slitter-rewinder" }).click();
+    await page.getByRole("link", { name: "Grease and look lists" }).click();
+    await expect(page.getByRole("form", { name: "Looked at" })).toBeVisible();
+    await page.getByRole("radio", { name: "Damage" }).first().click();
+    await page.getByRole("checkbox").first().click();
+    await check("grease and looks");
     await visit(page, "/");
     await page.getByRole("link", { name: "Slitter-rewinder" }).click();
     await page.getByRole("link", { name: /^Knife gears/ }).click();
@@ -118,6 +145,18 @@ for (const room of rooms) {
     await page.getByRole("button", { name: /^Left in and loose/ }).click();
     await check("ledger");
     await page.keyboard.press("Escape");
+    await page.getByRole("link", { name: "Apart", exact: true }).click();
+    await page.getByLabel(/^What comes off/).fill("cover");
+    await page.getByRole("radio", { name: "Count them" }).click();
+    await check("apart");
+    await page.getByRole("radio", { name: "No screws" }).click();
+    await page.getByRole("button", { name: "It is off" }).click();
+    await page.getByText("A bearing narrower than its seat?").click();
+    await page.getByRole("radio", { name: "Put on" }).click();
+    await page.getByRole("button", { name: "It is on" }).click();
+    await page.getByRole("button", { name: "Stiff" }).click();
+    await check("apart, built up and binding");
+    await page.getByRole("button", { name: "Free" }).last().click();
     await page.getByRole("link", { name: "As found" }).click();
     await readRound(page, ["0.10", "0.12", "0.11", "0.30", "0.17", "0.09"]);
     await page.getByText("Numbers behind this").click();

@@ -13,17 +13,22 @@ const asOptions = <T extends string>(words: readonly T[]) => words.map((value) =
 
 export const greaseColumns = (unit: string) => [
   { name: "name", label: "Place", wide: true },
-  { name: "mark", label: "It is", options: greaseMarks.map((value) => ({ value, label: markWords[value] })) },
+  {
+    name: "mark",
+    label: "It is",
+    wide: true,
+    options: greaseMarks.map((value) => ({ value, label: markWords[value] })),
+  },
   { name: "kind", label: "Grease", wide: true },
   { name: "grams", label: "Grams" },
   { name: "outer", label: "Bearing Ø" },
   { name: "width", label: "Width" },
   { name: "usage", label: `Every, ${unit}` },
   { name: "days", label: "Every, days" },
-  { name: "dirt", label: "Dirt", options: asOptions(dirts) },
-  { name: "wet", label: "Wet", options: asOptions(wets) },
+  { name: "dirt", label: "Dirt", wide: true, options: asOptions(dirts) },
+  { name: "wet", label: "Wet", wide: true, options: asOptions(wets) },
   { name: "temp", label: "°C" },
-  { name: "vertical", label: "Upright shaft", options: yesNo },
+  { name: "vertical", label: "Upright shaft", wide: true, options: yesNo },
 ];
 export const lookColumns = [
   { name: "name", label: "What is looked at", wide: true },

@@ -25,13 +25,17 @@ export function machineReasons(
   if (stages.length === 0) return ["No stage is entered yet"];
   const worst = stageReason(reader, stages, now);
   const open = points > 0 ? [`${capital(countWords(points))} open ${points === 1 ? "point" : "points"}`] : [];
-  const care = upkeep?.on && isDue(upkeep.on, now) ? [`${upkeep.what}: ${dayDue(reader, upkeep.on, now)}`] : [];
+  const care =
+    upkeep?.on && isDue(upkeep.on, now) ? [`${capital(upkeepName(upkeep))}: ${dayDue(reader, upkeep.on, now)}`] : [];
   const reasons = [...(worst === null ? [] : [worst]), ...care, ...open];
   return reasons.length > 0 ? reasons : ["Nothing to do"];
 }
 
 /** What of a machine's list of grease and looks is due first. */
-export type UpkeepFirst = { on: string | null; what: string };
+export type UpkeepFirst = { on: string | null; what: string; kind: "grease" | "look" };
+
+export const upkeepName = ({ kind, what }: UpkeepFirst): string =>
+  `${kind === "grease" ? "grease of" : "look at"} ${what}`;
 
 const dayMs = 86_400_000;
 const daysTo = (date: string, now: string): number => (Date.parse(date) - Date.parse(now)) / dayMs;
@@ -100,7 +104,7 @@ export function dueWords(
 ): string | null {
   const due = stages
     .flatMap(({ stage, standing }) => (standing?.nextDate ? [{ name: stage.name, date: standing.nextDate }] : []))
-    .concat(upkeep?.on ? [{ name: upkeep.what, date: upkeep.on }] : [])
+    .concat(upkeep?.on ? [{ name: upkeepName(upkeep), date: upkeep.on }] : [])
     .sort((a, b) => a.date.localeCompare(b.date))[0];
   if (!due || daysTo(due.date, now) > 30) return null;
   return `${capital(dayDue(reader, due.date, now))}, ${due.name.toLowerCase()}`;

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Form, useNavigation } from "react-router";
+import { Form, useNavigation, useSearchParams } from "react-router";
 import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
@@ -25,6 +25,8 @@ export function StartJob({
   /** The machine's page, where this stands on another. */
   to?: string;
 }) {
+  // What leads here may know why.
+  const reason = (useSearchParams()[0].get("reason") ?? "").slice(0, 200);
   const [ids] = useState(() => ({ jobId: v7(), entryId: v7() }));
   const [chosen, setChosen] = useState(refused?.stageId ?? usual ?? "");
   const busy = useNavigation().state !== "idle";
@@ -64,7 +66,7 @@ export function StartJob({
           label={`Why look at the ${stage.name.toLowerCase()}?`}
           name="reason"
           autoComplete="off"
-          defaultValue={refused?.reason}
+          defaultValue={refused?.reason ?? reason}
           error={refused ? <Refused refusal={refused.refusal} /> : undefined}
         />
         <Button kind="now" large type="submit" disabled={busy}>

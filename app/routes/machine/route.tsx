@@ -6,12 +6,14 @@ import { LogbookList } from "~/app/features/logbook/logbook-list";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { Files } from "~/app/features/machine/files";
 import { MachineHead } from "~/app/features/machine/machine-head";
+import { upkeepName } from "~/app/features/machine/machine-news";
 import { NewPoint } from "~/app/features/machine/new-point";
 import { UsageMeter } from "~/app/features/machine/usage-meter";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { openHere } from "~/app/features/offline/open-here";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
+import { capital } from "~/app/features/words/count";
 import type { Reader } from "~/app/features/words/reader";
 import { Refused } from "~/app/features/words/refused";
 import { dateWords } from "~/app/features/words/times";
@@ -168,7 +170,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
               </h2>
               <p className="text-lg">
                 {loaderData.upkeep?.on
-                  ? `${loaderData.upkeep.what}, ${upkeepDay(reader, loaderData.upkeep.on)}`
+                  ? `${capital(upkeepName(loaderData.upkeep))}, ${upkeepDay(reader, loaderData.upkeep.on)}`
                   : "Nothing is known to fall due"}
               </p>
               <Link to={`/machines/${machine.id}/upkeep`} className={buttonClass("line")}>

@@ -290,55 +290,57 @@ function Looked({ loaderData: { machine, due, mayKeep, hasStage } }: { loaderDat
   };
   const refusal = fetcher.data?.refusal;
   return (
-    <form onSubmit={log} aria-label="Looked at" className="grid gap-2">
-      <ul>
-        {lines.map((line) => (
-          <li key={line.id} className="border-t border-rule py-2 grid gap-2">
-            <DueLine reader={reader} line={line} kind="" />
-            {mayKeep && (
-              <Choice
-                tight
-                legend={`How is ${line.name}?`}
-                name={`look-${line.id}`}
-                value={found[line.id] ?? "not"}
-                onChange={(value) => {
-                  setProblem(false);
-                  setFound((was) => {
-                    const { [line.id]: _, ...rest } = was;
-                    return value === "not" ? rest : { ...rest, [line.id]: value };
-                  });
-                }}
-                options={[
-                  { value: "not" as const, label: "Not looked at" },
-                  { value: "fine" as const, label: "Fine" },
-                  { value: "damage" as const, label: "Damage" },
-                ]}
-              />
-            )}
-            {found[line.id] === "damage" && (
-              <Field
-                label={`What is wrong with ${line.name}?`}
-                autoComplete="off"
-                maxLength={200}
-                value={notes[line.id] ?? ""}
-                onChange={(event) => setNotes((was) => ({ ...was, [line.id]: event.target.value }))}
-              />
-            )}
-          </li>
-        ))}
-      </ul>
-      {(problem || refusal) && (
-        <p role="alert" className="text-outside font-semibold">
-          {problem ? "Say of at least one how it is." : refusal && <Refused refusal={refusal} />}
-        </p>
-      )}
-      {mayKeep && (
-        <div>
-          <Button kind="line" large type="submit" disabled={fetcher.state !== "idle"}>
-            Looked at: log it
-          </Button>
-        </div>
-      )}
+    <div className="grid gap-4">
+      <form onSubmit={log} aria-label="Looked at" className="grid gap-2">
+        <ul>
+          {lines.map((line) => (
+            <li key={line.id} className="border-t border-rule py-2 grid gap-2">
+              <DueLine reader={reader} line={line} kind="" />
+              {mayKeep && (
+                <Choice
+                  tight
+                  legend={`How is ${line.name}?`}
+                  name={`look-${line.id}`}
+                  value={found[line.id] ?? "not"}
+                  onChange={(value) => {
+                    setProblem(false);
+                    setFound((was) => {
+                      const { [line.id]: _, ...rest } = was;
+                      return value === "not" ? rest : { ...rest, [line.id]: value };
+                    });
+                  }}
+                  options={[
+                    { value: "not" as const, label: "Not looked at" },
+                    { value: "fine" as const, label: "Fine" },
+                    { value: "damage" as const, label: "Damage" },
+                  ]}
+                />
+              )}
+              {found[line.id] === "damage" && (
+                <Field
+                  label={`What is wrong with ${line.name}?`}
+                  autoComplete="off"
+                  maxLength={200}
+                  value={notes[line.id] ?? ""}
+                  onChange={(event) => setNotes((was) => ({ ...was, [line.id]: event.target.value }))}
+                />
+              )}
+            </li>
+          ))}
+        </ul>
+        {(problem || refusal) && (
+          <p role="alert" className="text-outside font-semibold">
+            {problem ? "Say of at least one how it is." : refusal && <Refused refusal={refusal} />}
+          </p>
+        )}
+        {mayKeep && (
+          <div>
+            <Button kind="line" large type="submit" disabled={fetcher.state !== "idle"}>
+              Looked at: log it
+            </Button>
+          </div>
+        )}
+      </form>
       {damage && fetcher.data?.logged === damage.entry && (
         <div role="status" className="border-l-8 border-outside pl-3 grid gap-2">
           <p className="text-lg">
@@ -359,7 +361,7 @@ function Looked({ loaderData: { machine, due, mayKeep, hasStage } }: { loaderDat
       {damage && fetcher.data?.logged === damage.entry && (
         <DamagePhotograph machineId={machine.id} of={damage.entry} shows={damage.what} />
       )}
-    </form>
+    </div>
   );
 }
 

@@ -19,8 +19,9 @@ create table upkeep_due (
   machine_id uuid primary key references machine (id),
   -- null: of nothing on the list it is known when it is due.
   due_on date,
-  -- What is due first, as the list calls it.
-  what text not null
+  -- What is due first, as the list calls it, and whether it is greased or looked at.
+  what text not null,
+  kind text not null check (kind in ('grease', 'look'))
 );
 
 create index entry_upkeep on entry (machine_id, seq desc) where kind in ('greased', 'looked');
