@@ -53,6 +53,7 @@ export default [
     route("guides/new", "routes/guide/new-guide.tsx"),
   ]),
   route("guides/:guideId", "routes/guide/guide.tsx"),
+  route("guides/:guideId/kit", "routes/guide/kit.tsx"),
   route("guides/:guideId/edit", "routes/guide/edit-guide.tsx"),
   route("stages/:stageId", "routes/stage/route.tsx"),
   route("stages/:stageId/swap", "routes/swap/route.tsx"),

@@ -41,6 +41,7 @@ export const mirroredParts = (parts: readonly GuidePart[]): GuidePart[] =>
     mark: mirroredText(part.mark),
     beforeHidden: mirroredText(part.beforeHidden),
     asItGoesOn: mirroredText(part.asItGoesOn),
+    tools: mirroredText(part.tools),
     screws: part.screws.map((set) => ({ ...set, where: mirroredText(set.where) })),
     photographs: [],
   }));

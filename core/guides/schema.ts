@@ -44,6 +44,8 @@ export const guidePart = z.object({
   beforeHidden: text(200).trim().default(""),
   /** What is to be done as it goes on: a gap to be left, a film of grease. */
   asItGoesOn: text(200).trim().default(""),
+  /** Tools and consumables that it takes, with a comma between them. */
+  tools: text(200).trim().default(""),
   /** Parts that have to be on before it, and parts that it hides. */
   after: z.array(partId).max(60).default([]),
   hides: z.array(partId).max(60).default([]),

@@ -107,6 +107,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/machines/:machineId/guides/new": { look: "work", send: "work" },
   "/stores/orders": { look: "signed-in", send: null },
   "/guides/:guideId": { look: "signed-in", send: "work" },
+  "/guides/:guideId/kit": { look: "signed-in", send: null },
   "/guides/:guideId/edit": { look: "work", send: "work" },
   "/stages/:stageId": { look: "signed-in", send: "work" },
   "/stages/:stageId/swap": { look: "signed-in", send: "work" },

@@ -44,6 +44,7 @@ export function GuideParts({
           part.massKg !== null && `${formatNumber(reader, part.massKg, 1)} kg`,
           part.beforeHidden && `Before it hides it: ${part.beforeHidden}`,
           part.asItGoesOn && `As it goes on: ${part.asItGoesOn}`,
+          part.tools && `Tools: ${part.tools}`,
           part.after.length > 0 && `On after ${part.after.map(nameOf).join(", ")}`,
           part.hides.length > 0 && `It hides ${part.hides.map(nameOf).join(", ")}`,
         ].filter(Boolean);

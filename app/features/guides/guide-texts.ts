@@ -81,6 +81,7 @@ export const blankPart = (id: string): GuidePart => ({
   spacers: [],
   beforeHidden: "",
   asItGoesOn: "",
+  tools: "",
   after: [],
   hides: [],
   photographs: [],
@@ -129,6 +130,7 @@ export const partTexts = (reader: Reader, part: GuidePart): Texts => ({
   mass: numberText(reader, part.massKg),
   beforeHidden: part.beforeHidden,
   asItGoesOn: part.asItGoesOn,
+  tools: part.tools,
   ...rowTexts(
     "screws",
     part.screws.map(({ count, size, lengthMm, washers, torqueNm, into, compound, where }) => ({
@@ -189,12 +191,13 @@ export function readPart(texts: Texts, part: GuidePart): Read<GuidePart> {
   });
   const massKg = read.has("mass") ? read.number("mass") : null;
   read.want("mass", massKg === null || !(massKg < 0), "too-small");
-  const { side, facing, mark, beforeHidden, asItGoesOn } = {
+  const words = {
     side: read.text("side"),
     facing: read.text("facing"),
     mark: read.text("mark"),
     beforeHidden: read.text("beforeHidden"),
     asItGoesOn: read.text("asItGoesOn"),
+    tools: read.text("tools"),
   };
-  return read.done({ ...part, screws, spacers, massKg, side, facing, mark, beforeHidden, asItGoesOn });
+  return read.done({ ...part, ...words, screws, spacers, massKg });
 }

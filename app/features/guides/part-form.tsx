@@ -42,6 +42,7 @@ export function PartForm({ guide, partId, back }: { guide: Guide; partId: string
         <TextField name="mark" label="Mark that keeps its place" hint="dot to dot" />
         <TextField name="mass" label="Mass, kg" />
         <TextField name="beforeHidden" label="Before it hides it" hint="nuts in, teeth painted" />
+        <TextField name="tools" label="Tools and consumables" hint="puller, pin punch 3 mm, PTFE tape" />
         <TextField name="asItGoesOn" label="As it goes on" hint="leave the gap for heat; a film of grease" />
       </div>
       <RowsField

@@ -73,11 +73,19 @@ export default function GuidePage({ loaderData, actionData }: Route.ComponentPro
               revision {guide.revision}
             </p>
           </div>
-          {mayKeep && (
-            <Link to={`${here}/edit`} className={buttonClass("line", true)}>
-              Order and ties
+          <p className="flex flex-wrap gap-3">
+            <Link
+              to={`${here}/kit${reach ? `?reach=${encodeURIComponent(reach)}` : ""}`}
+              className={buttonClass("line", true)}
+            >
+              Kit list
             </Link>
-          )}
+            {mayKeep && (
+              <Link to={`${here}/edit`} className={buttonClass("line", true)}>
+                Order and ties
+              </Link>
+            )}
+          </p>
         </header>
         <section aria-label="To reach a part" className="grid gap-2">
           <Select

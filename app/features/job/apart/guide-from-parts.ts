@@ -51,6 +51,7 @@ export function guideFromParts(
       spacers: withLaid(body.spacers.length > 0 ? body.spacers : (known?.spacers ?? []), laid),
       beforeHidden: body.beforeHidden || (known?.beforeHidden ?? ""),
       asItGoesOn: known?.asItGoesOn ?? "",
+      tools: known?.tools ?? "",
       after: known?.after ?? [],
       hides: known?.hides ?? [],
       photographs: [

@@ -239,7 +239,7 @@ export function ScrewsPane() {
   if (shown.length === 0) return null;
   return (
     <section aria-label="Screws" className="border-t-2 border-ink pt-3 grid gap-2">
-      <h3 className="text-xl font-bold">Screws</h3>
+      <h2 className="text-xl font-bold">Screws</h2>
       <ul className="grid">
         {shown.map((part) => {
           const next = part.state === null ? "started" : (following[part.state] ?? null);

@@ -13,9 +13,9 @@ export function Tray() {
   const on = apart.parts.filter((part) => part.on !== null);
   return (
     <section aria-label="Tray" className="grid gap-3 content-start">
-      <h3 className="text-xl font-bold">
+      <h2 className="text-xl font-bold">
         {apart.off.length === 0 ? "Nothing is off" : `In the tray: ${apart.off.length}`}
-      </h3>
+      </h2>
       {parts.out > 0 && (
         <p className="text-lg figure" role="status">
           Back: {accountText(parts, "parts")}, {accountText(screws, "screws")}, {accountText(washers, "washers")}

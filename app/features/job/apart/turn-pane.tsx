@@ -38,9 +38,9 @@ export function TurnPane() {
   const filed = suspect ? filedOn(job.entries, suspect.part) : 0;
   return (
     <section aria-label="Turn by hand" className="border-2 border-ink bg-panel p-4 grid gap-3">
-      <h3 className="text-xl font-bold">
+      <h2 className="text-xl font-bold">
         {apart.toTurn ? "Turn it by hand now" : binds ? "It binds" : "Turn it by hand"}
-      </h3>
+      </h2>
       {binds && (
         <p className="text-lg" role="status">
           {suspect
