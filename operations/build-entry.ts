@@ -22,6 +22,7 @@ import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
 import { buildMove, moveInput } from "./entries/move";
 import { noteInput } from "./entries/note";
+import { buildPartWork, partWorkInput } from "./entries/part-work";
 import {
   buildPartOff,
   buildPartOn,
@@ -62,6 +63,7 @@ export const workInput = z.discriminatedUnion("kind", [
   partScrewsInput,
   turnedInput,
   seatInput,
+  partWorkInput,
 ]);
 export type WorkInput = z.output<typeof workInput>;
 /** As it is sent: what has a usual value may be left out. */
@@ -119,6 +121,8 @@ export function buildEntry(
       return part(buildPartOn(work, record().apart));
     case "part-screws":
       return part(buildPartScrews(work, record().apart));
+    case "part-work":
+      return part(buildPartWork(work, record().apart));
     case "turned":
       return plain(accept(buildTurned(work, record().apart)));
     case "seat": {

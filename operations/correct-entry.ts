@@ -92,6 +92,7 @@ const voidable: ReadonlySet<string> = new Set([
   "part-screws",
   "turned",
   "seat",
+  "part-work",
   "greased",
   "looked",
 ]);

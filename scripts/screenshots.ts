@@ -58,14 +58,8 @@ async function take(base: string): Promise<void> {
   await phone.getByRole("link", { name: "Quick touch" }).click();
   await phone.getByRole("checkbox", { name: /^Safe:/ }).check();
   await shoot(phone, "quick-touch");
-  const dark = await open({ viewport: { width: 1280, height: 800 } });
-  await dark.context().addCookies([{ name: "room", value: "dark", url: base }]);
-  await dark.reload();
-  await dark.getByRole("link", { name: /^Job open since/ }).click();
-  await dark.getByRole("button", { name: "Done as said" }).waitFor();
-  await shoot(dark, "job-dark");
   await wholeJob(tablet, (name) => shoot(tablet, name));
-  await beltJob(tablet, (name) => shoot(tablet, name));
+  await apartJob(tablet, (name) => shoot(tablet, name));
   await kindsOnOneSheet(tablet);
   await drawerJob(tablet, (name) => shoot(tablet, name));
   await browser.close();
@@ -120,21 +114,56 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 }
 
-/** A belt by its span frequency, on the machine with the eccentric idler. */
-async function beltJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+/** A guide with what is in the way of one part, and the list of grease and looks, beside each other; then a strip-down by that guide, built up again. */
+async function apartJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
   await page.goto("/");
-  await page.getByRole("link", { name: "Folder-gluer" }).click();
-  await chooseStage(page, "Transport belt");
-  await page.getByLabel("Why look at the transport belt?").fill("Slips when full");
+  await page.getByRole("link", { name: "Slitter-rewinder" }).click();
+  await page.getByRole("link", { name: "Grease and look lists" }).click();
+  await page.getByRole("form", { name: "Looked at" }).waitFor();
+  await page.waitForTimeout(500);
+  const upkeep = (await page.screenshot()).toString("base64");
+  await page.goto("/");
+  await page.getByRole("link", { name: "Strapper" }).click();
+  await page.getByRole("heading", { name: "Logbook" }).waitFor();
+  const machine = page.url();
+  await page.goto(`${machine}/guides`);
+  await page.getByRole("link", { name: "Tensioner gearbox" }).click();
+  await page.getByLabel("To reach", { exact: true }).selectOption({ label: "Bearing, far end" });
+  await page.waitForTimeout(700);
+  await onOneSheet(page, "guide", [(await page.screenshot()).toString("base64"), upkeep]);
+  await page.goto(machine);
+  await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
+  await chooseStage(page, "Tensioner gears");
+  await page.getByLabel("Why look at the tensioner gears?").fill("Knocks again");
   await page.keyboard.press("Enter");
   await makeSafe(page);
-  await page.getByRole("textbox", { name: /^Reading at the mark/ }).waitFor();
-  for (const value of ["31", "32.5", "32", "30.5", ""]) {
-    await page.keyboard.type(value);
-    await page.keyboard.press("Enter");
+  await page.getByRole("link", { name: "Apart", exact: true }).click();
+  for (const screws of [/^4 × M5/, /^6 × M4/, "No screws", "No screws"]) {
+    await page.getByRole("radio", { name: screws }).click();
+    await page.getByRole("button", { name: / is off$/ }).click();
+    await page.waitForTimeout(900);
   }
-  await page.getByRole("button", { name: "Done as said" }).waitFor();
-  await shoot("job-belt");
+  await page.getByRole("radio", { name: "Put on" }).click();
+  await page.getByRole("button", { name: "It is on", exact: true }).click();
+  await page.getByRole("button", { name: "Free" }).click();
+  await page.getByRole("button", { name: "It is on", exact: true }).click();
+  await page.getByRole("button", { name: "Stiff" }).last().click();
+  await page.getByText("It binds").waitFor();
+  await shoot("job-apart");
+}
+
+/** Pictures two beside each other. */
+async function onOneSheet(page: Page, name: string, pictures: readonly string[]): Promise<void> {
+  const sheet = await page.context().newPage();
+  await sheet.setViewportSize({ width: 1610, height: 510 * Math.ceil(pictures.length / 2) });
+  await sheet.setContent(
+    `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:10px">${pictures
+      .map((picture) => `<img style="width:800px" src="data:image/png;base64,${picture}">`)
+      .join("")}</body>`,
+  );
+  await sheet.waitForTimeout(500);
+  await sheet.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+  await sheet.close();
 }
 
 /** A job of each kind that has no picture of its own, two beside each other. */
@@ -163,16 +192,7 @@ async function kindsOnOneSheet(page: Page): Promise<void> {
     await page.waitForTimeout(700);
     pictures.push((await page.screenshot()).toString("base64"));
   }
-  const sheet = await page.context().newPage();
-  await sheet.setViewportSize({ width: 1610, height: 1520 });
-  await sheet.setContent(
-    `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:10px">${pictures
-      .map((picture) => `<img style="width:800px" src="data:image/png;base64,${picture}">`)
-      .join("")}</body>`,
-  );
-  await sheet.waitForTimeout(500);
-  await sheet.screenshot({ path: join(root, "docs/screenshots/job-kinds.png") });
-  await sheet.close();
+  await onOneSheet(page, "job-kinds", pictures);
 }
 
 /** Shims behind a bevel gear, chosen from the drawer. */

@@ -24,6 +24,10 @@ export type Race = (typeof races)[number];
 /** What the thread is cut in: in plastic a screw is first turned backwards until it drops into its old thread. */
 export const threadsIn = ["metal", "plastic"] as const;
 
+/** What is done to a part beside taking it off and putting it on. */
+export const partWorks = ["drill", "bore", "ream", "file", "cut to length", "file a flat"] as const;
+export type PartWork = (typeof partWorks)[number];
+
 /** How it turns by hand. */
 export const turnFeels = ["free", "rough", "stiff"] as const;
 export type TurnFeel = (typeof turnFeels)[number];

@@ -4,6 +4,7 @@ import { lookFinds } from "../greasing/vocabulary";
 import {
   partConditions,
   partFates,
+  partWorks,
   races,
   screwStates,
   turnDeeds,
@@ -427,6 +428,20 @@ export const entryBodies = {
     leftMm: finite,
     race: z.enum(races),
     overdue,
+  }),
+  /** Work on a part, with its check: sizes and runout before and after; null: not read. */
+  "part-work": z.object({
+    part: partNamed,
+    work: z.enum(partWorks),
+    /** Drilled through a guide. */
+    guided: z.boolean(),
+    beforeMm: finite.nullable(),
+    afterMm: finite.nullable(),
+    runoutBeforeMm: finite.nullable(),
+    runoutAfterMm: finite.nullable(),
+    felt: z.enum(fitWords).nullable(),
+    clocking: z.string(),
+    note: z.string(),
   }),
   /** Points of the machine that were greased, as the list called them; g null: nobody weighed it. `spread`: by a full turn. */
   greased: z.object({

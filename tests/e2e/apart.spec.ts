@@ -163,6 +163,11 @@ test("on a phone, from an empty workshop: a gearbox taken apart, a bearing found
   await expect(page.getByText("Kept as the guide of this machine.")).toBeVisible();
   const jobId = new URL(page.url()).pathname.split("/")[2];
   await visit(page, `/jobs/${jobId}/sign-off`);
+  const onPage = page.getByRole("region", { name: "Taken apart" });
+  await expect(onPage).toContainText(
+    "Bearing turning in its seat; to do: exchange it; too narrow for its seat by 0.31 mm; a new one is on",
+  );
+  await expect(onPage).toContainText("Back: 3 of 3 parts, 6 of 6 screws, 6 of 6 washers");
   await acknowledgeAll(page);
   await press(page, /^Sign as/);
   await expect(page.getByRole("heading", { name: /^Signed by L. Orban/ })).toBeVisible();
@@ -205,6 +210,7 @@ test("on a phone, from an empty workshop: a gearbox taken apart, a bearing found
   await makeSafe(page, "8");
   await page.getByRole("link", { name: "Apart", exact: true }).click();
   await whole(page);
+  await page.getByText("By the guide Gearbox, revision 2").click();
   await page.getByLabel("To reach", { exact: true }).selectOption({ label: "Bearing" });
   for (const part of ["Cover", "Bearing"]) {
     if (part === "Cover") await choose(page, "Screws that came out", "6 × M4 × 12 with 6 washers");

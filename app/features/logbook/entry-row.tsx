@@ -88,6 +88,7 @@ const voidable = new Set([
   "part-screws",
   "turned",
   "seat",
+  "part-work",
   "greased",
   "looked",
 ]);

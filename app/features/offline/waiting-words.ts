@@ -50,6 +50,8 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return `Screws of a part ${state}`;
       case "turned":
         return `Turned by hand: ${(payload as { feel?: string }).feel}`;
+      case "part-work":
+        return `Work on ${name}: ${payload.work}`;
       case "seat":
         return `${name} measured against its seat: ${(payload.seat as string[]).join(", ")} and ${(payload.part as string[]).join(", ")}`;
       case "isolated":

@@ -20,7 +20,7 @@ import { movedWords } from "./amount";
 import { capital } from "./count";
 import { feltWords } from "./feel";
 import { notedWords } from "./noted";
-import { partOffWords, partOnWords, partScrewsWords, seatWords, turnedWords } from "./parts";
+import { partOffWords, partOnWords, partScrewsWords, partWorkWords, seatWords, turnedWords } from "./parts";
 import { printEnds, printMoveWords } from "./print";
 import { unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
@@ -140,6 +140,8 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return partScrewsWords(entry.body);
     case "turned":
       return turnedWords(entry.body);
+    case "part-work":
+      return partWorkWords(reader, entry.body);
     case "seat":
       return seatWords(reader, entry.body);
     case "greased":

@@ -138,3 +138,20 @@ export function seatWords(reader: Reader, body: Bodies["seat"]): Line {
     ),
   };
 }
+
+/** Work on a part: what, from which size to which, runout, how it goes now. */
+export function partWorkWords(reader: Reader, body: Bodies["part-work"]): Line {
+  const { part, work, guided, beforeMm, afterMm, runoutBeforeMm, runoutAfterMm, felt, clocking, note } = body;
+  const mm = (value: number) => lengthWords(reader, value, 2);
+  const change = (before: number | null, after: number | null) =>
+    before !== null && after !== null ? `${mm(before)} to ${mm(after)}` : after !== null ? `to ${mm(after)}` : "";
+  return {
+    title: `${part.name}: ${work}${guided ? ", through a guide" : ""}${afterMm === null ? "" : `, ${change(beforeMm, afterMm)}`}`,
+    detail: sentences(
+      runoutBeforeMm !== null && runoutAfterMm !== null && `runout ${change(runoutBeforeMm, runoutAfterMm)}`,
+      felt && `it ${felt}`,
+      clocking,
+      note,
+    ),
+  };
+}

@@ -3,7 +3,7 @@ alter table entry drop constraint entry_kind_check;
 alter table entry add constraint entry_kind_check check (kind in (
   'job-opened', 'isolated', 'live', 'round', 'side', 'feel', 'shift', 'sweep', 'trial', 'option', 'move', 'clamp', 'loose-thing', 'proof', 'note',
   'signature', 'countersignature', 'correction', 'open-point', 'point-closed', 'usage', 'change', 'attachment', 'computation', 'plan',
-  'part-off', 'part-on', 'part-screws', 'turned', 'seat', 'greased', 'looked'));
+  'part-off', 'part-on', 'part-screws', 'turned', 'seat', 'part-work', 'greased', 'looked'));
 
 create table upkeep_revision (
   id uuid primary key,

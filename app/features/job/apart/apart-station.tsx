@@ -12,6 +12,7 @@ import { PartPhotograph } from "./part-photograph";
 import { SeatPane } from "./seat-pane";
 import { Tray } from "./tray";
 import { TurnPane } from "./turn-pane";
+import { WorkPane } from "./work-pane";
 
 const ways = [
   { value: "off", label: "Take off" },
@@ -57,6 +58,11 @@ export function ApartStation() {
         {apart.parts.length > 0 && (
           <Fold summary="A bearing narrower than its seat?" className="border-t border-rule pt-1">
             <SeatPane />
+          </Fold>
+        )}
+        {apart.parts.length > 0 && (
+          <Fold summary="Drill, bore, ream, file, cut" className="border-t border-rule pt-1">
+            <WorkPane />
           </Fold>
         )}
         {!apart.toTurn && !apart.binds && (

@@ -1,5 +1,6 @@
 import { screwsOf } from "~/core/guides";
 import { Select } from "~/ui/field";
+import { Fold } from "~/ui/fold";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { nextIn, noGuide, partIn, useGuide } from "./use-guide";
@@ -15,29 +16,40 @@ export function GuidePane() {
   const found = guide && nextIn(guide, job.record.apart, reach);
   const ways = found?.order?.reach;
   return (
-    <section aria-label="Guide" className="flex flex-wrap gap-3 items-end">
-      <Select
-        label="By the guide"
-        value={guide?.guideId ?? noGuide}
-        onChange={(event) => job.changeText("apart.guide", event.target.value)}
+    <section aria-label="Guide" className="grid gap-2">
+      <Fold
+        summary={guide ? `By the guide ${guide.name}, revision ${guide.revision}` : "No guide is followed"}
+        look="line"
       >
-        {guides.map(({ guideId, name, revision }) => (
-          <option key={guideId} value={guideId}>
-            {name}, revision {revision}
-          </option>
-        ))}
-        <option value={noGuide}>No guide</option>
-      </Select>
-      {guide && (
-        <Select label="To reach" value={reach} onChange={(event) => job.changeText("apart.reach", event.target.value)}>
-          <option value="">all of it</option>
-          {guide.parts.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </Select>
-      )}
+        <div className="flex flex-wrap gap-3 items-end pb-2">
+          <Select
+            label="By the guide"
+            value={guide?.guideId ?? noGuide}
+            onChange={(event) => job.changeText("apart.guide", event.target.value)}
+          >
+            {guides.map(({ guideId, name, revision }) => (
+              <option key={guideId} value={guideId}>
+                {name}, revision {revision}
+              </option>
+            ))}
+            <option value={noGuide}>No guide</option>
+          </Select>
+          {guide && (
+            <Select
+              label="To reach"
+              value={reach}
+              onChange={(event) => job.changeText("apart.reach", event.target.value)}
+            >
+              <option value="">all of it</option>
+              {guide.parts.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </Select>
+          )}
+        </div>
+      </Fold>
       {guide && ways && (
         <p className="text-lg w-full">
           To reach {partIn(guide, reach)?.name} take off{" "}

@@ -2,6 +2,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { isKind } from "~/core/logbook";
 import { day } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
+import { ApartOnPage } from "./apart-on-page";
 import { SignForm } from "./sign-form";
 import { Signed } from "./signed";
 import { StageOnPage } from "./stage-on-page";
@@ -23,6 +24,7 @@ export function SignOff() {
             {day(reader, data.job.openedAt)}. {data.job.reason}
           </p>
         </header>
+        <ApartOnPage apart={job.record.apart} />
         {data.stages.map((stage) => (
           <StageOnPage
             key={stage.id}
