@@ -44,7 +44,7 @@ export function StationShaft({
                 className="h-14 flex items-center no-underline"
               >
                 <span
-                  className={`w-full flex items-center justify-center text-center leading-tight ${look(key === here, done[key])}`}
+                  className={`w-full px-1 flex items-center justify-center text-center leading-tight ${look(key === here, done[key])}`}
                 >
                   {name}
                   {done[key] && <span className="sr-only">, done</span>}
