@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { type Entry, isKind } from "../core/logbook";
+import { type Entry, isKind, voidable } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { type Database, transaction } from "../data/postgres";
 import { moveAdjuster } from "../data/queries/adjuster-positions";
@@ -74,25 +74,3 @@ const voidedBefore = async (db: Database, entryId: string, but: string): Promise
   (await correctionsOf(db, [entryId])).some(
     (entry) => entry.id !== but && isKind("correction")(entry) && entry.body.voids,
   );
-
-/** What can be said never to have counted. Isolation, going live and signatures happened, whatever is said of them later. */
-const voidable: ReadonlySet<string> = new Set([
-  "round",
-  "feel",
-  "shift",
-  "sweep",
-  "trial",
-  "option",
-  "move",
-  "clamp",
-  "proof",
-  "usage",
-  "part-off",
-  "part-on",
-  "part-screws",
-  "turned",
-  "seat",
-  "part-work",
-  "greased",
-  "looked",
-]);

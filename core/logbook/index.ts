@@ -106,5 +106,6 @@ export {
   type TrialOutcome,
   trialOutcomes,
 } from "./vocabulary";
+export { voidable } from "./voidable";
 export { type Left, type WearLeft, wearLeft } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

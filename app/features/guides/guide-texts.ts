@@ -1,15 +1,10 @@
 import { type GuidePart, guideOrder, type PartSpacer, races, type ScrewSet } from "~/core/guides";
+import { namesIn } from "../form/names-in";
 import { numberText } from "../form/number-text";
 import { type Read, TextReader } from "../form/text-reader";
 import { rowTexts, type Texts } from "../form/texts";
 import type { Reader } from "../words/reader";
 
-/** Names with a comma between them. */
-const namesIn = (text: string): string[] =>
-  text
-    .split(/[,;]/)
-    .map((name) => name.trim())
-    .filter((name) => name !== "");
 const plain = (name: string): string => name.trim().toLowerCase();
 
 export const orderColumns = [

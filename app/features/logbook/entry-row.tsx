@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { useWords } from "~/app/features/words/use-words";
+import { voidable } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
 import { Tick } from "~/ui/tick";
@@ -71,27 +72,6 @@ function Attached({ id, file: { isPicture, words } }: { id: string; file: NonNul
     </a>
   );
 }
-
-const voidable = new Set([
-  "round",
-  "feel",
-  "shift",
-  "sweep",
-  "trial",
-  "option",
-  "move",
-  "clamp",
-  "proof",
-  "usage",
-  "part-off",
-  "part-on",
-  "part-screws",
-  "turned",
-  "seat",
-  "part-work",
-  "greased",
-  "looked",
-]);
 
 function Correct({ entry, onDone }: { entry: LogbookLine; onDone: () => void }) {
   const fetcher = useFetcher<{ refusal: Refusal } | { entry: object }>();

@@ -1,5 +1,6 @@
 import type * as z from "zod";
 import type { stripOrderTool } from "~/calc/tools/strip-order";
+import { namesIn } from "../../form/names-in";
 import { RowsField } from "../../form/rows-field";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
@@ -10,13 +11,6 @@ import { benchTool, inputFrom } from "../bench-tool";
 import { firstAnswer } from "../first-answer.server";
 
 type Output = z.output<typeof stripOrderTool.output>;
-
-/** Names with a comma between them. */
-const namesIn = (text: string): string[] =>
-  text
-    .split(/[,;]/)
-    .map((name) => name.trim())
-    .filter((name) => name !== "");
 
 function readParts(texts: Texts) {
   const read = new TextReader(texts);
