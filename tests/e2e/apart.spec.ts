@@ -113,7 +113,7 @@ test("on a phone, from an empty workshop: a gearbox taken apart, a bearing found
   await page.getByText("A bearing narrower than its seat?").click();
   const seat = page.getByRole("region", { name: "In its seat" });
   await seat.getByLabel("Part", { exact: true }).selectOption({ label: "Bearing" });
-  await seat.getByLabel(/^Depth of the seat/).fill("8,31 8,30");
+  await seat.getByLabel(/^Depth of the seat/).fill("8,31 8,31");
   await seat.getByLabel(/^Width of the part/).fill("8,0O");
   await expect(seat.getByRole("alert")).toBeVisible();
   await seat.getByLabel(/^Width of the part/).fill("8,00");
