@@ -16,7 +16,7 @@ import type { Database } from "../data/postgres";
 import { entriesOfJob, partsLeftOff } from "../data/queries/entries";
 import { jobById, markSigned } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
-import { closePoints, insertPoint, openPointsOfStage } from "../data/queries/open-points";
+import { closePartsOff, closePoints, insertPoint, openPointsOfStage } from "../data/queries/open-points";
 import { stagesById } from "../data/queries/stages";
 import { keepNextDate } from "../data/queries/standings";
 import { alreadyThere, submissionOf } from "./already-there";
@@ -136,6 +136,8 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
       await keepNextDate(db, stage.id, nextDate, "");
     }
     if (!first) return refuse("no-such-stage", ["stages"]);
+    // Whichever stage it was said of: nothing of the machine is off any more.
+    if (parts.every(({ record }) => record.apart.off.length === 0)) await closePartsOff(db, job.machineId, first.id);
     await markSigned(db, job.id, first.id);
     return accept(first);
   });

@@ -96,5 +96,13 @@ export const insertPoint = (db: Database, p: OpenPoint & { openedBy: string }) =
         values (${p.id}, ${p.machineId}, ${p.stageId}, ${p.code}, ${p.text}, ${p.openedEntry}, ${p.openedBy}, ${p.openedAt})`,
   );
 
+/** Closes what says of a machine that parts of it are off. */
+export const closePartsOff = (db: Database, machineId: string, entryId: string) =>
+  none(
+    db,
+    sql`update open_point set closed_entry = ${entryId}
+        where machine_id = ${machineId} and code = 'parts-off' and closed_entry is null`,
+  );
+
 export const closePoints = (db: Database, ids: readonly string[], entryId: string) =>
   none(db, sql`update open_point set closed_entry = ${entryId} where id = any(${ids}) and closed_entry is null`);

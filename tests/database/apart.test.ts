@@ -7,6 +7,7 @@ import { entriesOfJob, partsLeftOff, photographsNaming } from "~/data/queries/en
 import { guideById, guidesOfMachine } from "~/data/queries/guides";
 import { openPointsOf } from "~/data/queries/open-points";
 import { addMachine } from "~/operations/add-machine";
+import { addStage } from "~/operations/add-stage";
 import { attachFile } from "~/operations/attach-file";
 import { copyGuide } from "~/operations/copy-guide";
 import { copyMachine } from "~/operations/copy-machine";
@@ -14,7 +15,7 @@ import { correctEntry } from "~/operations/correct-entry";
 import { keepGuide } from "~/operations/keep-guide";
 import { recordEntry } from "~/operations/record-entry";
 import { signJob } from "~/operations/sign-job";
-import { freshWorks, machine } from "./fixture";
+import { freshWorks, machine, stageInput } from "./fixture";
 
 const works = freshWorks();
 const at = () => new Date().toISOString();
@@ -87,6 +88,34 @@ test("left off for months: the next job finds it, puts it on, and closes the poi
   expect(refusalOf(await sign(next, ["no-as-found"]))).toBe("accepted");
   expect(await points()).toEqual([]);
   expect(await partsLeftOff(works.pool, works.machineId, null)).toEqual([]);
+});
+
+test("two jobs on one machine: the other one says that the part is off, and no point of it stays once it is on", async () => {
+  const stage = { ...stageInput(v7(), "Second"), machineId: works.machineId };
+  mustHold(await addStage(works.as(), stage));
+  const first = await works.openJob();
+  mustHold(await works.entry(first, off("lid", { name: "Lid" })));
+  const other = await works.openJob([stage.id]);
+  const seen = await entriesOfJob(works.pool, other);
+  const signOther = (jobId: string, saw: typeof seen, provisional: string[]) =>
+    signJob(works.as(), {
+      kind: "signature",
+      id: v7(),
+      jobId,
+      madeAt: at(),
+      saw: saw.map(({ id }) => id),
+      stages: [{ stageId: stage.id, provisional, nextDate: null }],
+      comment: "",
+    });
+  const turned = { kind: "turned", way: "as built", feel: "free" };
+  mustHold(await recordEntry(works.as(), { id: v7(), jobId: other, stageId: stage.id, madeAt: at(), ...turned }));
+  const now = await entriesOfJob(works.pool, other);
+  expect(refusalOf(await signOther(other, now, ["no-as-found"]))).toBe("not-acknowledged provisional.parts-off");
+  mustHold(await signOther(other, now, ["no-as-found", "parts-off"]));
+  expect(await points()).toEqual(["parts-off: Lid"]);
+  mustHold(await works.entry(first, on("lid")));
+  mustHold(await sign(first, ["no-as-found"]));
+  expect(await points()).toEqual([]);
 });
 
 test("a slip is corrected: what did not count is not off", async () => {

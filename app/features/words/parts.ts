@@ -11,7 +11,7 @@ type Line = { title: string; detail: string };
 const sentences = (...parts: (string | false | null | undefined)[]): string =>
   parts
     .filter(Boolean)
-    .map((part, i) => (i === 0 ? capital(String(part)) : part))
+    .map((part) => capital(String(part)))
     .join(". ");
 
 export const screwsText = (
@@ -32,7 +32,7 @@ export function partOffWords(reader: Reader, body: Bodies["part-off"]): Line {
     title: `Off: ${body.part.name}${conditions.length > 0 ? `, ${conditions.join(", ")}` : ""}`,
     detail: sentences(
       screws === null ? "screws not counted" : screws.length > 0 ? screwsText(screws) : "no screws",
-      put.length > 0 && `Screws put ${[...new Set(put)].join("; ")}`,
+      put.length > 0 && `Screws put: ${[...new Set(put)].join("; ")}`,
       fate && `To do: ${fate}`,
       body.side && `Side: ${body.side}`,
       body.facing && `Facing: ${body.facing}`,

@@ -262,7 +262,7 @@ export function ScrewsPane() {
               </p>
               <div className="flex flex-wrap gap-2">
                 {next && (
-                  <Button large onClick={() => put(part, next)}>
+                  <Button large onClick={() => put(part, next, part.state === null ? allIn(part) : part.screws)}>
                     {part.name}: all {next}
                   </Button>
                 )}
@@ -272,16 +272,7 @@ export function ScrewsPane() {
                   </Button>
                 )}
                 {isShort(part) && (
-                  <Button
-                    large
-                    onClick={() =>
-                      put(
-                        part,
-                        part.state ?? "started",
-                        part.screws.map((set) => ({ ...set, in: set.count, washersIn: set.washers })),
-                      )
-                    }
-                  >
+                  <Button large onClick={() => put(part, part.state ?? "started", allIn(part))}>
                     {part.name}: the missing ones are in now
                   </Button>
                 )}
@@ -293,6 +284,9 @@ export function ScrewsPane() {
     </section>
   );
 }
+
+const allIn = ({ screws }: PartNow): ScrewsBack[] =>
+  screws.map((set) => ({ ...set, in: set.count, washersIn: set.washers }));
 
 const isShort = ({ screws }: PartNow): boolean =>
   screws.some((set) => set.in < set.count || set.washersIn < set.washers);

@@ -6,7 +6,7 @@ import { useTyped } from "../entries/use-draft";
 /** Said in place of a guide where none is followed. */
 export const noGuide = "none";
 
-/** The guide that is followed: the one chosen, else that of the stage, else the only one; null: none. */
+/** The guide that is followed: the one chosen, else that of the stage, else the only one of the whole machine; null: none. */
 export function useGuide(): Guide | null {
   const { data, entered } = useJobScreen();
   const chosen = useTyped(({ texts }) => texts["apart.guide"] ?? "");
@@ -15,10 +15,12 @@ export function useGuide(): Guide | null {
   return (
     guides.find(({ guideId }) => guideId === chosen) ??
     guides.find(({ stageId }) => stageId === entered.id) ??
-    (guides.length === 1 ? guides[0] : undefined) ??
+    onlyOne(guides.filter(({ stageId }) => stageId === null)) ??
     null
   );
 }
+
+const onlyOne = (guides: readonly Guide[]): Guide | undefined => (guides.length === 1 ? guides[0] : undefined);
 
 export const followed = (guide: Guide | null) =>
   guide && { revisionId: guide.id, name: guide.name, revision: guide.revision };
