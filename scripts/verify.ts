@@ -44,6 +44,8 @@ const kindWords: Record<Extract<SealProblem, { kind: unknown }>["kind"], string>
   limits: "a revision of limits",
   "side-limits": "a revision of side limits",
   "drive-line": "a revision of a drive line",
+  guide: "a revision of a guide",
+  upkeep: "a revision of what is greased and looked at",
   attachment: "a photograph or file",
   certificate: "a certificate",
   movement: "a movement of the stores",

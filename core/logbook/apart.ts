@@ -12,6 +12,8 @@ export type PartNow = PartNamed & {
   screws: ScrewsBack[];
   /** null: it has no screws, or is off. */
   state: ScrewState | null;
+  /** Screws dressed with compound one by one, while not all of them are. */
+  dressed: number;
   /** As last measured against its seat. */
   seat: EntryOf<"seat"> | null;
 };
@@ -94,20 +96,22 @@ function partAfter(entry: Entry, before: (key: string) => PartNow | undefined): 
       const { part, screws } = entry.body;
       const sets = (screws ?? []).map((set) => ({ ...set, in: 0, washersIn: 0 }));
       const seat = before(part.key)?.seat ?? null;
-      return { ...part, off: entry, on: null, screws: sets, state: null, seat };
+      return { ...part, off: entry, on: null, screws: sets, state: null, dressed: 0, seat };
     }
     case "part-on": {
       const { part, screws, state } = entry.body;
       const was = before(part.key);
-      return { ...part, off: was?.off ?? null, on: entry, screws, state, seat: was?.seat ?? null };
+      return { ...part, off: was?.off ?? null, on: entry, screws, state, dressed: 0, seat: was?.seat ?? null };
     }
     case "part-screws": {
       const was = before(entry.body.part.key);
-      return was ? { ...was, screws: entry.body.screws, state: entry.body.state } : null;
+      if (!was) return null;
+      const { screws, state, dressed = 0 } = entry.body;
+      return { ...was, screws, state, dressed };
     }
     case "seat": {
       const was = before(entry.body.part.key);
-      const none = { off: null, on: null, screws: [], state: null };
+      const none = { off: null, on: null, screws: [], state: null, dressed: 0 };
       return { ...none, ...entry.body.part, ...was, seat: entry };
     }
     default:

@@ -403,7 +403,13 @@ export const entryBodies = {
     note: z.string(),
   }),
   /** The screws of a part that is on: how many are in by now, and how far they have come. */
-  "part-screws": z.object({ part: partNamed, screws: z.array(screwsBack), state: z.enum(screwStates) }),
+  "part-screws": z.object({
+    part: partNamed,
+    screws: z.array(screwsBack),
+    state: z.enum(screwStates),
+    /** How many of them are dressed with compound so far, each alone. */
+    dressed: count.optional(),
+  }),
   /** Turned by hand: `after` what was done last, `suspects` who may make it bind. */
   turned: z.object({
     way: z.enum(turnWays),

@@ -7,6 +7,8 @@ export const sealedKinds = [
   "limits",
   "side-limits",
   "drive-line",
+  "guide",
+  "upkeep",
   "attachment",
   "certificate",
   "movement",
@@ -50,6 +52,16 @@ const covered: Record<SealedKind, { from: string; id: string; columns: string }>
     from: "drive_line t",
     id: "t.id::text",
     columns: `machine_id, revision, graph, made_by, ${ms("effective_from")}`,
+  },
+  guide: {
+    from: "guide_revision t",
+    id: "t.id::text",
+    columns: `guide_id, machine_id, stage_id, name, revision, parts, made_by, ${ms("made_at")}`,
+  },
+  upkeep: {
+    from: "upkeep_revision t",
+    id: "t.id::text",
+    columns: `machine_id, revision, list, made_by, ${ms("made_at")}`,
   },
   attachment: {
     from: "attachment t",

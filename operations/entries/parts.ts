@@ -66,6 +66,8 @@ export const partScrewsInput = z.object({
   key: words(60),
   screws: screwsBack,
   state: z.enum(screwStates),
+  /** Screws dressed one by one so far; the last of them makes all of it dressed. */
+  dressed: pieces.default(0),
 });
 export const turnedInput = z.object({
   kind: z.literal("turned"),
@@ -123,10 +125,12 @@ export function buildPartScrews(input: z.output<typeof partScrewsInput>, apart: 
   const part = known(apart, input.key);
   if (!part?.on) return refuse("no-such-part", ["key"]);
   const { key, name } = part;
-  return accept({
-    body: { part: { key, name }, screws: asCameOut(input.screws, part), state: input.state },
-    namesEntry: part.on.id,
-  });
+  const screws = asCameOut(input.screws, part);
+  const all = screws.reduce((sum, set) => sum + set.in, 0);
+  if (input.dressed > all) return refuse("too-large", ["dressed"]);
+  const state = input.dressed > 0 && input.dressed === all ? "dressed" : input.state;
+  const some = state !== "dressed" && input.dressed > 0 ? { dressed: input.dressed } : {};
+  return accept({ body: { part: { key, name }, screws, state, ...some }, namesEntry: part.on.id });
 }
 
 /** How many came out is what was counted then, whatever is said now. */

@@ -158,6 +158,10 @@ test("a guide is kept in revisions; a ring of ties, a part that is not there, a 
     revision: 2,
     parts: [{ id: "shaft" }],
   });
+  // A revision is written once, whoever asks, and the next seal covers it.
+  await expect(works.pool.query("update guide_revision set name = 'x'")).rejects.toMatchObject({ code: "HA001" });
+  const { rows } = await works.pool.query("select count(*)::int as count from to_seal where kind = 'guide'");
+  expect(rows[0].count).toBe(2);
   const looker = await works.addPerson("reader");
   expect(refusalOf(await keepGuide(works.as(looker), guide({ name: "d" })))).toBe("role");
 });

@@ -87,8 +87,8 @@ export const screwsInText = (screws: Bodies["part-on"]["screws"]): string =>
     })
     .join(", ");
 
-export const partScrewsWords = ({ part, screws, state }: Bodies["part-screws"]): Line => ({
-  title: `Screws of ${part.name} ${state}`,
+export const partScrewsWords = ({ part, screws, state, dressed }: Bodies["part-screws"]): Line => ({
+  title: `Screws of ${part.name} ${dressed ? `dressed, ${dressed} so far` : state}`,
   detail: screwsInText(screws),
 });
 

@@ -233,6 +233,15 @@ export function ScrewsPane() {
   const open = apart.parts.filter((part) => part.on !== null && part.screws.some((set) => set.count > 0 || set.in > 0));
   const put = (part: PartNow, state: ScrewState, screws: ScrewsBack[] = part.screws) =>
     job.put({ kind: "part-screws", key: part.key, screws, state });
+  // One after the other: never two of them out at once.
+  const dress = (part: PartNow) =>
+    job.put({
+      kind: "part-screws",
+      key: part.key,
+      screws: part.screws,
+      state: "firm",
+      dressed: part.dressed + 1,
+    });
   const shown = open.filter(
     (part) => part.state !== "dressed" && (part.state !== "firm" || wantsCompound(part, guide) || isShort(part)),
   );
@@ -267,8 +276,8 @@ export function ScrewsPane() {
                   </Button>
                 )}
                 {part.state === "firm" && wantsCompound(part, guide) && (
-                  <Button large onClick={() => put(part, "dressed")}>
-                    {part.name}: each drawn, dressed and driven home
+                  <Button key={part.dressed} large onClick={(event) => event.detail < 2 && dress(part)}>
+                    {part.name}: screw {part.dressed + 1} of {inOf(part)} drawn, dressed and driven home
                   </Button>
                 )}
                 {isShort(part) && (
@@ -284,6 +293,8 @@ export function ScrewsPane() {
     </section>
   );
 }
+
+const inOf = ({ screws }: PartNow): number => screws.reduce((sum, set) => sum + set.in, 0);
 
 const allIn = ({ screws }: PartNow): ScrewsBack[] =>
   screws.map((set) => ({ ...set, in: set.count, washersIn: set.washers }));
