@@ -281,6 +281,7 @@ test("a first build has nothing as found, and asks for none", async ({ page }) =
   await expect(page).toHaveURL(/\/set$/);
   await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link")).toHaveText([
     /Make safe/,
+    /Apart/,
     /Set/,
     /Lock up/,
     /Prove/,
