@@ -194,8 +194,11 @@ test("on a phone, from an empty workshop: a gearbox taken apart, a bearing found
   await expect(page.getByText(/wait for one another in a ring: Bearing → Cover/)).toBeVisible();
   await page.getByLabel("Part 1, On after").fill("");
   await page.getByRole("button", { name: "Move part 2" }).focus();
+  // Each key once the one before is heard, as a hand does.
   await page.keyboard.press("Space");
+  await expect(page.getByText(/^(Row 2 taken up|At place 2)\.$/)).toBeAttached();
   await page.keyboard.press("ArrowUp");
+  await expect(page.getByText("At place 1.")).toBeAttached();
   await page.keyboard.press("Space");
   await expect(page.getByLabel("Part 1, Part")).toHaveValue("Slider");
   await press(page, "Keep the guide");

@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useRef, useState } from "react";
+import { type ReactNode, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
@@ -37,9 +37,12 @@ export function AccountForm({
   const form = useRef<HTMLFormElement>(null);
   const [asking, setAsking] = useState(false);
   const AskBox = useLater(askBox, asking, () => setAsking(false));
-  useEffect(() => {
-    if (answer?.done) setTimes((count) => count + 1);
-  }, [answer]);
+  // In the same breath as the answer is shown: a password stands no moment longer.
+  const [taken, setTaken] = useState<Answer | undefined>();
+  if (answer?.done && answer !== taken) {
+    setTaken(answer);
+    setTimes((count) => count + 1);
+  }
   const refusal = answer?.refusal;
   const at = String(refusal?.path[0] ?? "");
   const error = (field: string) => (refusal && at === field ? refusalWords(reader, refusal) : undefined);
