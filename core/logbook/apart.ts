@@ -141,5 +141,14 @@ export const screwName = ({ size, lengthMm }: { size: string; lengthMm: number |
 
 /** How often a part was filed or reamed, counted from its tries in the log. */
 export const filedOn = (entries: readonly Entry[], key: string): number =>
-  entries.filter(isKind("turned")).filter(({ body }) => body.after?.part.key === key && body.did.includes("filed"))
-    .length;
+  without(entries)
+    .filter(isKind("turned"))
+    .filter(({ body }) => body.after?.part.key === key && body.did.includes("filed")).length;
+
+/** Entries that no correction voids. */
+function without(entries: readonly Entry[]): Entry[] {
+  const voided = new Set(
+    entries.filter(isKind("correction")).flatMap(({ body, namesEntry }) => (body.voids ? [namesEntry] : [])),
+  );
+  return entries.filter(({ id }) => !voided.has(id));
+}

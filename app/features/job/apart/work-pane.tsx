@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useWords } from "~/app/features/words/use-words";
 import { type PartWork, partWorks } from "~/core/guides";
-import { isKind } from "~/core/logbook";
+import { isKind, voidedBy } from "~/core/logbook";
 import { fitWords } from "~/core/making";
 import type { Refusal } from "~/core/quantity";
 import { checksOf } from "~/operations/entries/part-work";
@@ -77,7 +77,11 @@ export function WorkPane() {
       for (const key of [...fields, "felt", "clocking", "note", "guided"]) job.changeText(`work.${key}`, "");
   };
   const at = (field: string) => (problem?.path[0] === field ? <Refused refusal={problem} /> : undefined);
-  const tries = job.entries.filter(isKind("part-work")).filter(({ body }) => body.part.key === part.key);
+  const voided = voidedBy(job.entries);
+  const tries = job.entries
+    .filter(isKind("part-work"))
+    .filter(({ id }) => !voided.has(id))
+    .filter(({ body }) => body.part.key === part.key);
   const shown = fields.filter((field) => labels[work][field] !== undefined);
   return (
     <section aria-label="Work on a part" className="grid gap-3 py-2">
