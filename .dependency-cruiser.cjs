@@ -32,6 +32,7 @@ module.exports = {
       to: { path: "(^core/schemas/|^core/records/|^core/.*/schema\\.ts$)", dependencyTypesNot: ["type-only"] },
     },
     door("rounds and limits", "^core/(rounds|limits)/", [shared, `^core/(${elements}|stages|rounds|limits)/`]),
+    door("shafts", "^core/shafts/", [shared, "^core/(limits|stacks|guides|schemas|shafts)/"]),
     door("frames", "^core/frames/", [shared, "^core/(limits|frames)/"]),
     door("advice, practice, logbook", "^core/(advice|practice|logbook)/", "^core/"),
     door("calc", "^calc/", ["^calc/", "^core/"]),

@@ -12,6 +12,7 @@ const rights = {
     "drive_line",
     "guide_revision",
     "upkeep_revision",
+    "shaft_revision",
     "attachment",
     "certificate",
     "store_movement",

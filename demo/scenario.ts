@@ -1,5 +1,6 @@
 import { seededRandom } from "../core/practice";
 import { gearboxApart, gearboxGuide } from "./gearbox";
+import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
 import type { DemoMachine, DemoStage } from "./types";
 import { upkeepActs } from "./upkeep";
 import { type Act, Visits } from "./visits";
@@ -287,7 +288,26 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
       return v;
     },
   ],
-  ["feeder", "feed-belts", built("Set of three fitted", [237, -14], [60, -6])],
+  [
+    "feeder",
+    "feed-belts",
+    (v) => {
+      built("Set of three fitted", [237, -14], [60, -6])(v);
+      v.shafts(
+        36,
+        "Belts climb to one side of the pulley",
+        [
+          { id: "motor-shaft", shaft: motorShaft },
+          { id: "feed-shaft", shaft: feedShaft("motor-shaft") },
+        ],
+        [
+          { id: "feed-shaft", said: feedShaftFound },
+          { id: "feed-shaft", said: feedShaftFitted },
+        ],
+      );
+      return v;
+    },
+  ],
   ["gluer", "transport", built("New belt fitted", [239, -20], [75, -8])],
   ["gluer", "cross", built("Gear shimmed after overhaul", [90, 0.01])],
   ["slitter", "brake-belt", built("New belt fitted", [52, -6])],

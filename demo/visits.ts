@@ -39,6 +39,7 @@ export type Act = {
     | "keep-option"
     | "log-usage"
     | "keep-guide"
+    | "keep-shaft"
     | "keep-upkeep"
     | "log-upkeep"
     | "attach-photograph";
@@ -344,6 +345,30 @@ export class Visits {
       parts: guide.parts((of) => own(`photo-${of}`)),
       text: "From a strip-down",
     });
+    this.sign(180);
+    return this;
+  }
+
+  /** Shafts of the machine put down, and one of them found, filled up and put together. */
+  shafts(
+    daysAgo: number,
+    reason: string,
+    shafts: readonly { id: string; shaft: object }[],
+    done: readonly { id: string; said: object }[],
+  ): this {
+    this.open(daysAgo, reason);
+    this.isolate();
+    for (const { id, shaft } of shafts)
+      this.push("keep-shaft", {
+        entryId: `${id}-entered`,
+        revisionId: `${id}-revision`,
+        shaftId: id,
+        machineId: this.machine.key,
+        seenRevision: 0,
+        shaft,
+      });
+    for (const { id, said } of done)
+      this.push("record-entry", { kind: "shaft", shaftId: id, revisionId: `${id}-revision`, ...said });
     this.sign(180);
     return this;
   }
@@ -696,6 +721,7 @@ export class Visits {
             "screws-over",
             "part-screws-slack",
             "turns-hard",
+            "shaft-not-right",
             "no-as-found",
             "no-check-round",
             "clamps-not-firm",

@@ -8,6 +8,7 @@ import {
   jobRecord,
   knownIn,
   knownRounds,
+  type MachineShaft,
   movedBy,
   type ReadingRecord,
   sameTeeth,
@@ -38,6 +39,7 @@ import {
 import { buildIsolated, buildLive, isolatedInput, liveInput } from "./entries/power";
 import { buildProof, proofInput } from "./entries/proof";
 import { buildRound, roundInput } from "./entries/round";
+import { buildShaft, shaftInput } from "./entries/shaft";
 import { buildShift, shiftInput } from "./entries/shift";
 import { buildSide, sideInput } from "./entries/side";
 import { buildSweep, sweepInput } from "./entries/sweep";
@@ -64,6 +66,7 @@ export const workInput = z.discriminatedUnion("kind", [
   turnedInput,
   seatInput,
   partWorkInput,
+  shaftInput,
 ]);
 export type WorkInput = z.output<typeof workInput>;
 /** As it is sent: what has a usual value may be left out. */
@@ -81,6 +84,7 @@ export type StageSoFar = { known: readonly KnownRound[]; moved: number };
  * @param entries of the job, in order; before them those by which earlier jobs left parts of the machine off
  * @param stages of the job: going live looks at the screws of all of them
  * @param before the stage's rounds as they were known before this job, for one that carries them over, and how far its adjuster had been moved
+ * @param shafts of the machine, as earlier jobs fitted them
  */
 export function buildEntry(
   work: WorkInput,
@@ -89,6 +93,7 @@ export function buildEntry(
   entries: readonly Entry[],
   stages: readonly Stage[] = [stage],
   before: StageSoFar = { known: [], moved: 0 },
+  shafts: readonly MachineShaft[] = [],
 ): Result<Built> {
   const plain = (body: Result<Built["body"]>, namesEntry: string | null = null): Result<Built> =>
     body.ok ? accept({ body: body.value, readings: [], namesEntry }) : body;
@@ -130,6 +135,8 @@ export function buildEntry(
       if (work.instrumentId !== null && !instrument) return refuse("no-such-instrument", ["instrumentId"]);
       return part(buildSeat(work, record().apart, instrument));
     }
+    case "shaft":
+      return plain(buildShaft(work, shafts, record().shafts, instruments));
     case "isolated":
       return plain(buildIsolated(work));
     case "live": {

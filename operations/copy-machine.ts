@@ -3,11 +3,13 @@ import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Stage, StageId } from "../core/records";
 import { machineFields } from "../core/records/machine";
+import { mirroredShaft } from "../core/shafts";
 import { checkElement, type KeptDriveLine, mirroredAngle, type StageElement, withoutGone } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { guidesOfMachine, insertGuide } from "../data/queries/guides";
 import { insertMachine, lockHead, machineById } from "../data/queries/machines";
+import { insertShaft, shaftsOfMachine } from "../data/queries/shafts";
 import {
   insertAdjuster,
   insertGeometry,
@@ -20,6 +22,7 @@ import { nameIsFree } from "./add-machine";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole } from "./context";
 import { copiedParts } from "./copy-guide";
+import { tiedAnew } from "./copy-shaft";
 import { firstHash } from "./entry-hash";
 import { checkInput, id } from "./input";
 import { mirroredAdjuster, mirroredGeometry } from "./mirror-stage";
@@ -122,8 +125,35 @@ export async function copyMachine(
       from: now,
     });
     await copyGuides(db, source.id, stages, mirrored, { machineId: fields.id, madeBy: person.id, at: now });
+    await copyShafts(db, source.id, mirrored, { machineId: fields.id, madeBy: person.id, at: now });
     return accept({ machineId: fields.id });
   });
+}
+
+/** The newest revision of each shaft, for the hand of the copy, with the ties between them. */
+async function copyShafts(
+  db: Database,
+  sourceId: string,
+  mirrored: boolean,
+  own: { machineId: string; madeBy: string; at: Date },
+): Promise<void> {
+  const shafts = await shaftsOfMachine(db, sourceId);
+  const newId = (shaftId: string) => v5(`${shaftId} shaft`, own.machineId);
+  for (const source of shafts) {
+    const shaft = mirrored ? mirroredShaft(source) : source;
+    const { name, leftFace, rightFace, lengthMm, diameterMm, leftFaceAtMm, endFloat, parts } = shaft;
+    await insertShaft(db, {
+      ...{ name, leftFace, rightFace, lengthMm, diameterMm, leftFaceAtMm, endFloat },
+      ...own,
+      id: v5(`${source.shaftId} shaft revision`, own.machineId),
+      shaftId: newId(source.shaftId),
+      revision: 1,
+      parts: tiedAnew(parts, (shaftId) => {
+        const met = shafts.find((other) => other.shaftId === shaftId);
+        return met && { shaftId: newId(shaftId), parts: met.parts };
+      }),
+    });
+  }
 }
 
 /** The newest revision of each guide, for the hand of the copy; photographs stay with the machine that they show. */

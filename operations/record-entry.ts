@@ -12,6 +12,7 @@ import { instrumentsOfWorkshop } from "../data/queries/instruments";
 import { jobById } from "../data/queries/jobs";
 import { type ChainHead, headOf, lockHead } from "../data/queries/machines";
 import { closePoints, insertPoint } from "../data/queries/open-points";
+import { machineShafts } from "../data/queries/shafts";
 import { stagesById } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
@@ -115,7 +116,7 @@ async function prepare(
   const stages = await stagesById(db, job.stageIds);
   const stage = stages.find((candidate) => candidate.id === stageId);
   if (!stage) return { atHead, ready: refuse("no-such-stage", ["stageId"]) };
-  const reads = work.kind === "round" || work.kind === "side" || work.kind === "seat";
+  const reads = work.kind === "round" || work.kind === "side" || work.kind === "seat" || work.kind === "shaft";
   if ("guide" in work && work.guide && !(await guideRevisionOf(db, machineId, work.guide.revisionId)))
     return { atHead, ready: refuse("no-such-guide", ["guide"]) };
   const instruments = reads ? await instrumentsOfWorkshop(db, person.workshopId) : [];
@@ -130,7 +131,8 @@ async function prepare(
     moved:
       work.kind === "move" ? ((await movedBeforeJob(db, [stage.adjuster.id], job.id)).get(stage.adjuster.id) ?? 0) : 0,
   };
-  const built = buildEntry(work, stage, instruments, entries, stages, before);
+  const shafts = work.kind === "shaft" ? await machineShafts(db, machineId, job.id) : [];
+  const built = buildEntry(work, stage, instruments, entries, stages, before, shafts);
   return { atHead, ready: built.ok ? accept({ stage, built: built.value, instruments }) : built };
 }
 
@@ -139,7 +141,7 @@ function overdueOn(work: WorkInput, instruments: readonly Instrument[], today: s
   const used =
     work.kind === "round"
       ? work.method.instrumentId
-      : work.kind === "side" || work.kind === "seat"
+      : work.kind === "side" || work.kind === "seat" || work.kind === "shaft"
         ? work.instrumentId
         : null;
   const dueOn = instruments.find(({ id: own }) => own === used)?.dueOn ?? null;

@@ -7,6 +7,7 @@ import {
   type JobRecord,
   jobRecord,
   type Provisional,
+  shaftsNotRight,
   signedRecord,
   type Unaccounted,
 } from "../core/logbook";
@@ -161,6 +162,7 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
   const worked =
     record.moves.length > 0 ||
     record.apart.steps.length > 0 ||
+    record.shafts.length > 0 ||
     record.clamps.some((clamp) => clamp.state !== "unknown");
   const settled = open.filter(
     (point) =>
@@ -187,7 +189,7 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
 }
 
 /** What it is that was left, where that can be named. */
-function pointText(code: Provisional, { things, apart }: JobRecord): string {
+function pointText(code: Provisional, { things, apart, shafts }: JobRecord): string {
   const pieces = (of: readonly Unaccounted[]) =>
     of.map(({ part, what, pieces }) => `${pieces} × ${what}, ${part.name}`).join("; ");
   switch (code) {
@@ -195,6 +197,10 @@ function pointText(code: Provisional, { things, apart }: JobRecord): string {
       return things.map(({ thing }) => thing).join(", ");
     case "parts-off":
       return apart.off.map(({ name }) => name).join(", ");
+    case "shaft-not-right":
+      return shaftsNotRight(shafts)
+        .map(({ body }) => body.shaft.name)
+        .join(", ");
     case "screws-missing":
       return pieces(apart.missing);
     case "screws-over":

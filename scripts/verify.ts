@@ -45,6 +45,7 @@ const kindWords: Record<Extract<SealProblem, { kind: unknown }>["kind"], string>
   "side-limits": "a revision of side limits",
   "drive-line": "a revision of a drive line",
   guide: "a revision of a guide",
+  shaft: "a revision of a shaft",
   upkeep: "a revision of what is greased and looked at",
   attachment: "a photograph or file",
   certificate: "a certificate",

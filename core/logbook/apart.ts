@@ -43,7 +43,7 @@ export type Apart = {
   toTurn: boolean;
 };
 
-const handled = new Set<Entry["kind"]>(["part-off", "part-on", "part-screws", "turned", "seat", "part-work"]);
+const handled = new Set<Entry["kind"]>(["part-off", "part-on", "part-screws", "turned", "seat", "part-work", "shaft"]);
 
 /** Whether an entry is of taking apart and building up. */
 export const isOfParts = (entry: Entry): boolean => handled.has(entry.kind);

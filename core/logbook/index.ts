@@ -48,6 +48,7 @@ export {
 } from "./job-record";
 export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
+export { knownShafts, type MachineShaft, shaftsNotRight } from "./machine-shafts";
 export { type MeterReading, meterOf, usageAbout, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { optionsOf } from "./options";

@@ -2,6 +2,7 @@ import { gearNames, positionOf, type StageElement } from "../stages";
 import { type Apart, apartOf } from "./apart";
 import { type Entry, type EntryOf, isKind } from "./entry";
 import { feltOf, feltSaid } from "./feel";
+import { shaftsNotRight } from "./machine-shafts";
 import type { Bodies, FeltJudged, SignedRecord, UnprovenRun } from "./schema";
 import type { ClampState, Provisional } from "./vocabulary";
 import { firstOfRound } from "./whole-round";
@@ -51,6 +52,8 @@ export type JobRecord = ReadSoFar & {
   things: LooseThing[];
   /** What was taken apart and built up, of the whole job. */
   apart: Apart;
+  /** Shafts of the machine as they were found and fitted, in order. */
+  shafts: EntryOf<"shaft">[];
   /** null: nobody has said. */
   power: { state: "isolated"; lock: string | null } | { state: "live" } | null;
   provisional: Provisional[];
@@ -78,6 +81,7 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     sweeps: [...new Map(here.filter(isKind("sweep")).map((sweep) => [sweep.body.gear, sweep])).values()],
     things: thingsIn(counting),
     apart: apartOf(counting),
+    shafts: counting.filter(isKind("shaft")),
     power: powerNow(counting),
   };
   return { ...record, provisional: whatIsProvisional(record, stage.geometry) };
@@ -279,6 +283,7 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: Sta
   if (over.length > 0) result.push("screws-over");
   if (slack.length > 0) result.push("part-screws-slack");
   if (binds !== null) result.push("turns-hard");
+  if (shaftsNotRight(record.shafts).length > 0) result.push("shaft-not-right");
   const clamped = worked || record.firstBuild;
   if (clamped && record.clamps.some(isSlack)) result.push("clamps-not-firm");
   else if (clamped && record.clamps.some(({ state }) => state === "unknown")) result.push("clamps-not-known");

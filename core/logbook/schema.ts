@@ -17,6 +17,8 @@ import { fitWords } from "../making";
 import { printFindings, printKinds, printMoves } from "../prints";
 import type { FeelRound } from "../rounds";
 import { finite } from "../schemas";
+import { shaftPartRules } from "../shafts/part-rules";
+import { shaftPhases } from "../shafts/vocabulary";
 import { feels, judgedQuantities, measuredQuantities, placeWords, sideQuantities } from "../stages";
 import {
   changedThings,
@@ -264,6 +266,62 @@ const screwsOut = z.object({
 const screwsBack = screwsOut.extend({ in: count, washersIn: count });
 export type ScrewsBack = z.output<typeof screwsBack>;
 
+/** A width along a shaft as it was read. */
+const widthRead = z.object({
+  mm: finite,
+  /** null: nobody measured it, and the size it is drawn with was taken. */
+  typed: z.array(z.string()).nullable(),
+  /** Of this width, k = 2; null: not known. */
+  expandedUncertaintyMm: finite.nullable(),
+});
+const shaftStood = z.object({
+  shaft: z.object({ shaftId: id, revisionId: id, name: z.string(), revision: count }),
+  phase: z.enum(shaftPhases),
+  instrument: z.object({ id, name: z.string() }).nullable(),
+  length: widthRead,
+  /** In order from the left face; `leftMm`: where the left side of each stands. */
+  parts: z.array(widthRead.extend({ key: z.string(), name: z.string(), leftMm: finite })),
+  /** What lies in each gap, by the part that it stands behind. */
+  laid: z.array(
+    z.object({
+      after: z.string(),
+      spacers: z.array(z.object({ widthMm: finite, count, made: z.boolean() })),
+    }),
+  ),
+  planes: z.array(
+    z.object({
+      key: z.string(),
+      name: z.string(),
+      /** With which part of which shaft it stands in one plane. */
+      meets: z.object({ shaft: z.string(), part: z.string(), known: z.enum(["as fitted", "as drawn"]) }).nullable(),
+      wantedMm: finite,
+      atMm: finite,
+      errorMm: finite,
+      toleranceMm: finite,
+      expandedUncertaintyMm: finite.nullable(),
+      verdict: verdict.nullable(),
+    }),
+  ),
+  endFloat: z.object({
+    loMm: finite,
+    hiMm: finite,
+    reckonedMm: finite,
+    expandedUncertaintyMm: finite.nullable(),
+    /** null: it was not read. */
+    readMm: finite.nullable(),
+    typed: z.string(),
+    readInstrument: z.object({ id, name: z.string() }).nullable(),
+    readExpandedUncertaintyMm: finite.nullable(),
+    verdict: verdict.nullable(),
+    closes: z.boolean().nullable(),
+    apartMm: finite.nullable(),
+  }),
+  /** What was to be seen to at each part, and whether it was. */
+  seenTo: z.array(z.object({ key: z.string(), rule: z.enum(shaftPartRules), done: z.boolean() })),
+  note: z.string(),
+  overdue,
+});
+
 /** What was to be proven and was not: a direction of a gear, null of a stage that has one. */
 const unprovenRun = z.object({ gear: z.string().nullable(), direction: z.enum(runDirections) });
 export type UnprovenRun = z.output<typeof unprovenRun>;
@@ -449,6 +507,8 @@ export const entryBodies = {
     clocking: z.string(),
     note: z.string(),
   }),
+  /** A shaft as it was found or put together: widths, what lies between, where its planes stand, and its end float. */
+  shaft: shaftStood,
   /** Points of the machine that were greased, as the list called them; g null: nobody weighed it. `spread`: by a full turn. */
   greased: z.object({
     points: z.array(z.object({ id: z.string(), name: z.string(), kind: z.string(), grams: finite.nullable() })),

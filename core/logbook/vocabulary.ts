@@ -26,6 +26,7 @@ export const changedThings = [
   "moved-along",
   "guide",
   "upkeep",
+  "shaft",
 ] as const;
 export type ChangedThing = (typeof changedThings)[number];
 /** What a signature leaves open, and acknowledges. */
@@ -43,6 +44,7 @@ export const provisionals = [
   "screws-over",
   "part-screws-slack",
   "turns-hard",
+  "shaft-not-right",
   "clamps-not-firm",
   "clamps-not-known",
   "run-went-wrong",

@@ -18,6 +18,7 @@ export const voidable: ReadonlySet<EntryKind> = new Set([
   "turned",
   "seat",
   "part-work",
+  "shaft",
   "greased",
   "looked",
 ]);

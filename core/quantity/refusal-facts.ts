@@ -16,6 +16,8 @@ export type RefusalFacts = {
   "part-already-off": { name: string; by: string };
   "part-already-on": { name: string };
   "guide-name-taken": { name: string };
+  "shaft-name-taken": { name: string };
+  "shaft-overlaps-faces": { widthsMm: number; lengthMm: number };
   "ties-in-ring": { names: string };
   "to-be-kept-dry": { name: string };
   "adjuster-revised": { name: string };

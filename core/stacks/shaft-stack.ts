@@ -30,6 +30,9 @@ export type ShaftAnswer = {
   endFloatMm: number;
 };
 
+/** Which of the ways that go together is best: that with the planes nearest to their places, or that with fewest spacers. */
+export type ShaftOrder = "nearest" | "fewest";
+
 /** Ways to take spacers that are looked through; beyond it the question is refused. */
 const mostWays = 400_000;
 
@@ -42,12 +45,13 @@ const mostWays = 400_000;
  *
  * Lengths count in whole micrometres, halves up. Best: least Σ error², then the end float nearest to the middle of its window, then
  * fewest spacers; of those every plane within its tolerance and the float in its window. Where there are none: the first in the same
- * order with an end float not below 0, not feasible. Spacers before a plane stand directly before its item; those behind the last plane
+ * order with an end float not below 0, not feasible. By `fewest`, spacers count before errors: of those that go together the one with least
+ * of them. Spacers before a plane stand directly before its item; those behind the last plane
  * directly behind its item.
  *
  * @returns refused with `too-many-spacers` where there are more ways than can be looked through
  */
-export function shaftStack(question: ShaftQuestion): Result<ShaftAnswer> {
+export function shaftStack(question: ShaftQuestion, order: ShaftOrder = "nearest"): Result<ShaftAnswer> {
   const length = micrometres(question.lengthMm);
   const widths = question.items.map(({ widthMm }) => micrometres(widthMm));
   const free = length - widths.reduce((sum, width) => sum + width, 0);
@@ -64,7 +68,7 @@ export function shaftStack(question: ShaftQuestion): Result<ShaftAnswer> {
   });
   const off = (total: number) => Math.abs(2 * (free - total) - lo - hi);
   const inWindow = (total: number) => free - total >= lo && free - total <= hi;
-  const held = bestChain(ways, planes, off, inWindow, true);
+  const held = bestChain(ways, planes, off, inWindow, true, order);
   const chain = held ?? bestChain(ways, planes, off, (total) => total <= free, false) ?? planes.map(() => 0).concat(0);
   return accept(laidOut(question, planes, ways, chain, held !== null, free));
 }
@@ -119,6 +123,7 @@ function bestChain(
   off: (total: number) => number,
   allowed: (total: number) => boolean,
   within: boolean,
+  by: ShaftOrder = "nearest",
 ): number[] | null {
   let cost = new Float64Array(size);
   const from: Int32Array[] = [];
@@ -132,6 +137,7 @@ function bestChain(
   }
   const { least, at } = leastUpTo(cost, sizes, strides);
   const order = (a: number, b: number) =>
+    (by === "fewest" ? (pieces[a] as number) - (pieces[b] as number) : 0) ||
     (least[a] as number) - (least[b] as number) ||
     off(totals[a] as number) - off(totals[b] as number) ||
     (pieces[a] as number) - (pieces[b] as number);

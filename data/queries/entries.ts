@@ -1,4 +1,5 @@
 import type { Entry, EntryKind, ReadingRecord, WrittenEntry } from "../../core/logbook";
+import { isKind } from "../../core/logbook";
 import { entryBodies } from "../../core/logbook/schema";
 import {
   containing,
@@ -118,6 +119,19 @@ export const partsLeftOff = (db: Database, machineId: string, exceptJob: string 
             select 1 from entry k where k.names_entry = e.id and k.kind = 'part-on' and k.job_id is distinct from ${exceptJob}::uuid and ${notVoided(sql`k.id`)})
         order by e.seq limit 400`,
   );
+
+/** How each shaft of a machine was last fitted by a job other than this one. */
+export const lastShaftEntries = async (db: Database, machineId: string, exceptJob: string | null) =>
+  (
+    await namedEntries(
+      db,
+      sql`select distinct on (e.body -> 'shaft' ->> 'shaftId') ${shown}, coalesce(p.signed_as, p.name) as account_name
+          from entry e join person p on p.id = e.made_by
+          where e.machine_id = ${machineId} and e.kind = 'shaft' and e.body->>'phase' = 'as fitted'
+            and e.job_id is distinct from ${exceptJob}::uuid and ${notVoided(sql`e.id`)}
+          order by e.body -> 'shaft' ->> 'shaftId', e.seq desc limit 60`,
+    )
+  ).filter(isKind("shaft"));
 
 /** A page of a machine's logbook, newest first, below the number given; only entries with these words in them, if any. */
 export const logbookPage = (db: Database, machineId: string, beforeSeq: number, words: string, size: number) => {

@@ -9,6 +9,7 @@ export const sealedKinds = [
   "drive-line",
   "guide",
   "upkeep",
+  "shaft",
   "attachment",
   "certificate",
   "movement",
@@ -62,6 +63,11 @@ const covered: Record<SealedKind, { from: string; id: string; columns: string }>
     from: "upkeep_revision t",
     id: "t.id::text",
     columns: `machine_id, revision, list, made_by, ${ms("made_at")}`,
+  },
+  shaft: {
+    from: "shaft_revision t",
+    id: "t.id::text",
+    columns: `shaft_id, machine_id, revision, shaft, made_by, ${ms("made_at")}`,
   },
   attachment: {
     from: "attachment t",

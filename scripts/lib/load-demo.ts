@@ -17,6 +17,7 @@ import { exchangeGear } from "../../operations/exchange-gear";
 import { keepComputation } from "../../operations/keep-computation";
 import { keepGuide } from "../../operations/keep-guide";
 import { keepOption } from "../../operations/keep-option";
+import { keepShaft } from "../../operations/keep-shaft";
 import { keepUpkeep } from "../../operations/keep-upkeep";
 import { logTrial } from "../../operations/log-trial";
 import { logUpkeep } from "../../operations/log-upkeep";
@@ -45,6 +46,7 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "keep-option": keepOption,
   "log-usage": logUsage,
   "keep-guide": keepGuide,
+  "keep-shaft": keepShaft,
   "keep-upkeep": (context, input) => {
     const { list, ...said } = input as { list: string };
     return keepUpkeep(context, { ...said, list: JSON.parse(list) });
@@ -70,6 +72,7 @@ const idKeys = [
   "names",
   "revisionId",
   "guideId",
+  "shaftId",
   "itemId",
 ];
 
@@ -190,9 +193,9 @@ function demoIds(): <Id extends string>(name: string, at: Date) => Id {
 }
 
 function withIds(value: unknown, real: (name: string) => string, key = ""): unknown {
-  // Parts of a guide have ids of their own; only their photographs are entries.
+  // Parts of a guide and of a shaft have ids of their own.
   if (key === "parts" && Array.isArray(value))
-    return value.map((part) => ({ ...part, photographs: (part.photographs ?? []).map(real) }));
+    return value.map(({ id, ...part }) => ({ ...(withIds(part, real) as object), id }));
   if (Array.isArray(value))
     return value.map((item) =>
       withIds(item, real, ["stageIds", "saw", "items", "drawers", "photographs"].includes(key) ? "id" : ""),

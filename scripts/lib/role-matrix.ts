@@ -86,7 +86,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/jobs/:jobId/record.csv": { look: "signed-in", send: null },
   "/jobs/:jobId/record.json": { look: "signed-in", send: null },
   "/jobs/:jobId": { look: "signed-in", send: null },
-  ...pages("/jobs/:jobId", ["make-safe", "as-found", "apart", "set", "lock-up", "prove", "sign-off"]),
+  ...pages("/jobs/:jobId", ["make-safe", "as-found", "apart", "put-right", "set", "lock-up", "prove", "sign-off"]),
   "/machines/new": { look: "lead", send: "lead" },
   "/machines/:machineId": { look: "signed-in", send: "work" },
   "/machines/:machineId/kit": { look: "signed-in", send: null },
@@ -106,6 +106,10 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/machines/:machineId/guides": { look: "signed-in", send: "work" },
   "/machines/:machineId/guides/new": { look: "work", send: "work" },
   "/stores/orders": { look: "signed-in", send: null },
+  "/machines/:machineId/shafts": { look: "signed-in", send: null },
+  "/machines/:machineId/shafts/new": { look: "work", send: "work" },
+  "/shafts/:shaftId": { look: "signed-in", send: "work" },
+  "/shafts/:shaftId/edit": { look: "work", send: "work" },
   "/guides/:guideId": { look: "signed-in", send: "work" },
   "/guides/:guideId/kit": { look: "signed-in", send: null },
   "/guides/:guideId/edit": { look: "work", send: "work" },
@@ -251,6 +255,7 @@ export async function idsForRoles(
     `select (select id from store_item limit 1) as "itemId", (select id from instrument limit 1) as "instrumentId",
       (select entry_id from attachment limit 1) as "entryId", (select id from person limit 1) as "personId",
       (select guide_id from guide_revision limit 1) as "guideId",
+      (select shaft_id from shaft_revision limit 1) as "shaftId",
       (select s.id from stage s where s.kind = 'gear-pair' and s.retired_at is null limit 1) as "stageId"`,
   );
   return { ...known, ...rows[0], what: "limits", tool: "fit", sheet: "stores", certificateId: rows[0].itemId };
@@ -258,7 +263,7 @@ export async function idsForRoles(
 
 /** Forms of a page, or what its script sends. */
 const contentOf = (path: string): string =>
-  /^\/(sign-in|sign-out|first|account|people|room|points|trials|machines\/:machineId(\/files)?|stages\/:stageId|guides\/:guideId|stores\/instruments\/:instrumentId\/certificates)$/.test(
+  /^\/(sign-in|sign-out|first|account|people|room|points|trials|machines\/:machineId(\/files)?|stages\/:stageId|guides\/:guideId|shafts\/:shaftId|stores\/instruments\/:instrumentId\/certificates)$/.test(
     path,
   )
     ? "application/x-www-form-urlencoded"

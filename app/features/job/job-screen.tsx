@@ -145,7 +145,7 @@ function useScreen(data: JobLoaded, entered: Stage): JobScreenValue {
 }
 
 /** Stations at which hands are in the machine. */
-const handsIn: ReadonlySet<StationKey> = new Set(["as-found", "apart", "set", "lock-up"]);
+const handsIn: ReadonlySet<StationKey> = new Set(["as-found", "apart", "put-right", "set", "lock-up"]);
 
 function Finding() {
   return (

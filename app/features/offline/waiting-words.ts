@@ -52,6 +52,8 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return `Turned by hand: ${(payload as { feel?: string }).feel}`;
       case "part-work":
         return `Work on ${name}: ${payload.work}`;
+      case "shaft":
+        return `A shaft ${payload.phase}: ${(payload.widths as { typed: string[] }[]).map(({ typed }) => typed.join(" ")).join(", ")}`;
       case "seat":
         return `${name} measured against its seat: ${(payload.seat as string[]).join(", ")} and ${(payload.part as string[]).join(", ")}`;
       case "isolated":

@@ -25,6 +25,7 @@ import { printEnds, printMoveWords } from "./print";
 import { unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
 import { sideWords } from "./quantity-names";
+import { shaftWords } from "./shafts";
 import { shiftWords } from "./shift";
 import { lengthWords } from "./spoken";
 import { shortCautions, verdictState } from "./state";
@@ -142,6 +143,8 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return turnedWords(entry.body);
     case "part-work":
       return partWorkWords(reader, entry.body);
+    case "shaft":
+      return shaftWords(reader, entry.body);
     case "seat":
       return seatWords(reader, entry.body);
     case "greased":
@@ -272,6 +275,7 @@ const changedWords = {
   "moved-along": "moved along",
   guide: "a guide",
   upkeep: "what is greased and looked at",
+  shaft: "a shaft",
 } as const;
 
 /** What an exchange of gears did, and what was looked at and what not. */

@@ -28,6 +28,8 @@ const numbers = [
   "comma",
   "point",
   "seconds",
+  "widthsMm",
+  "lengthMm",
   "places",
   "pulleys",
 ];

@@ -92,6 +92,10 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "part-already-on": ({ facts }) => `${facts.name} is on already.`,
   "no-such-part": "This part is not on.",
   "no-such-guide": "There is no such guide of this machine.",
+  "shaft-name-taken": ({ facts }) => `This machine has a shaft called ${facts.name} already.`,
+  "shaft-overlaps-faces": ({ facts }, number) =>
+    `The parts as drawn are ${number(facts.widthsMm)} mm together, and the faces ${number(facts.lengthMm)} mm apart: they overlap.`,
+  "no-shaft-here": "There is no such shaft of this machine.",
   "guide-name-taken": ({ facts }) => `This machine has a guide called ${facts.name} already.`,
   "ties-in-ring": ({ facts }) =>
     `These wait for one another in a ring: ${facts.names}. Each would have to be on before the next. Take one tie away, or call them one part.`,

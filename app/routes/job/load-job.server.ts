@@ -13,6 +13,7 @@ import { guidesOfMachine } from "~/data/queries/guides";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { jobById } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
+import { machineShafts } from "~/data/queries/shafts";
 import { stagesById } from "~/data/queries/stages";
 import { itemsOfKinds } from "~/data/queries/store";
 import type { Context } from "~/operations/context";
@@ -22,7 +23,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
   const { pool, person, now } = asked;
   const job = await findJob(asked, jobId);
   if (!job) throw data({ code: "no-such-job" }, { status: 404 });
-  const [found, machine, instruments, entries, drafts, leftOff, guides] = await Promise.all([
+  const [found, machine, instruments, entries, drafts, leftOff, guides, shafts] = await Promise.all([
     stagesById(pool, job.stageIds),
     machineById(pool, person.workshopId, job.machineId),
     instrumentsOfWorkshop(pool, person.workshopId),
@@ -30,6 +31,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     draftsOf(pool, job.id, person.id),
     partsLeftOff(pool, job.machineId, job.id),
     guidesOfMachine(pool, job.machineId),
+    machineShafts(pool, job.machineId, job.id),
   ]);
   const cameOff = [...leftOff, ...entries].filter(({ kind }) => kind === "part-off");
   const stages = job.stageIds.flatMap((id) => found.find((stage) => stage.id === id) ?? []);
@@ -44,6 +46,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     entries,
     leftOff,
     guides,
+    shafts,
     photographs: await photographsNaming(
       pool,
       cameOff.map(({ id }) => id),

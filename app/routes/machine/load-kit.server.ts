@@ -10,6 +10,7 @@ import { guidesOfMachine } from "~/data/queries/guides";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById } from "~/data/queries/machines";
+import { machineShafts } from "~/data/queries/shafts";
 import { someStagesOfMachine, stagesById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
@@ -38,11 +39,12 @@ export async function loadKit({ pool, person, now }: Context, machineId: string,
   const more = asked.filter((stage) => stage.machineId === machine.id && !stage.retiredAt);
   const stages = [...first, ...more.filter(({ id }) => !first.some((stage) => stage.id === id))];
   const ids = stages.map((stage) => stage.id);
-  const [before, standings, leftOff, guides] = await Promise.all([
+  const [before, standings, leftOff, guides, shafts] = await Promise.all([
     stagesBefore(pool, stages, null),
     standingsOfStages(pool, ids),
     partsLeftOff(pool, machine.id, null),
     guidesOfMachine(pool, machine.id),
+    machineShafts(pool, machine.id, null),
   ]);
   return {
     machine,
@@ -53,6 +55,7 @@ export async function loadKit({ pool, person, now }: Context, machineId: string,
     standings,
     leftOff,
     guides,
+    shafts,
     person: { id: person.id, name: person.name },
     mayWork: mayWork.includes(person.role),
     now: now.toISOString(),
@@ -61,7 +64,7 @@ export async function loadKit({ pool, person, now }: Context, machineId: string,
 
 type Whole = Awaited<ReturnType<typeof loadKit>>;
 /** As loaded, or as an earlier release kept it on this tablet. */
-export type Kit = Omit<Whole, "leftOff" | "guides"> & Partial<Pick<Whole, "leftOff" | "guides">>;
+export type Kit = Omit<Whole, "leftOff" | "guides" | "shafts"> & Partial<Pick<Whole, "leftOff" | "guides" | "shafts">>;
 
 /** What is known of stages from before a job: their moves, which teach the response, and their last powered runs. Three questions for all of them. */
 export async function stagesBefore(pool: Database, stages: readonly Stage[], jobId: string | null) {

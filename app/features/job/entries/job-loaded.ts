@@ -1,5 +1,5 @@
 import type { Guide } from "~/core/guides";
-import type { Entry } from "~/core/logbook";
+import type { Entry, MachineShaft } from "~/core/logbook";
 import type { Instrument, Job, Machine, PersonId, ReadFirst, Stage, StoreItem } from "~/core/records";
 import type { StoredDraft } from "./draft-store";
 import type { StageBefore } from "./stage-before";
@@ -23,6 +23,8 @@ export type JobLoaded = {
   /** Guides of the machine, and photographs of parts by the entry that each names. */
   guides?: Guide[];
   photographs?: PartPhotograph[];
+  /** Shafts of the machine, as earlier jobs fitted them; one kept by an earlier release has none. */
+  shafts?: MachineShaft[];
   drafts: StoredDraft[];
   before: StageBefore[];
   person: { id: PersonId; name: string };

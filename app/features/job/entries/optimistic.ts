@@ -1,5 +1,5 @@
 import { v5 } from "uuid";
-import { type Entry, jobRecord, signedRecord } from "~/core/logbook";
+import { type Entry, jobRecord, type MachineShaft, signedRecord } from "~/core/logbook";
 import { accept, type Result } from "~/core/quantity";
 import type { Instrument, Job, PersonId, Stage } from "~/core/records";
 import { buildEntry, workInput } from "~/operations/build-entry";
@@ -16,6 +16,7 @@ export type Making = {
   before: readonly StageBefore[];
   /** What other jobs took off the machine and left off. */
   leftOff?: readonly Entry[];
+  shafts?: readonly MachineShaft[];
   person: { id: PersonId; name: string };
 };
 
@@ -52,6 +53,7 @@ export function optimistic(payload: Waiting["payload"], entries: readonly Entry[
     [...(making.leftOff ?? []), ...entries],
     making.stages,
     before,
+    making.shafts ?? [],
   );
   if (!built.ok) return built;
   return accept({

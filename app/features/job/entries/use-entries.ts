@@ -34,14 +34,14 @@ const twiceMs = 400;
  * keeps working while the server is away; it is sent, once and in order, when it is back.
  */
 export function useEntries(data: JobLoaded): JobEntries {
-  const { job, stages, instruments, before, person, leftOff } = data;
+  const { job, stages, instruments, before, person, leftOff, shafts } = data;
   const [served, setServed] = useState(data.entries);
   const [revised, setRevised] = useState<string[]>([]);
   const outbox = useOutbox();
   const { revalidate } = useRevalidator();
   const making = useMemo(
-    () => ({ job, stages, instruments, before, person, leftOff }),
-    [job, stages, instruments, before, person, leftOff],
+    () => ({ job, stages, instruments, before, person, leftOff, shafts }),
+    [job, stages, instruments, before, person, leftOff, shafts],
   );
   const waiting = useMemo(() => outbox.items.filter((item) => item.jobId === job.id), [outbox.items, job.id]);
   const made = useMaking(outbox.tries, waiting.length > 0);

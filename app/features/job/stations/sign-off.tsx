@@ -3,6 +3,7 @@ import { isKind } from "~/core/logbook";
 import { day } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
 import { ApartOnPage } from "./apart-on-page";
+import { ShaftsOnPage } from "./shafts-on-page";
 import { SignForm } from "./sign-form";
 import { Signed } from "./signed";
 import { StageOnPage } from "./stage-on-page";
@@ -25,6 +26,7 @@ export function SignOff() {
           </p>
         </header>
         <ApartOnPage apart={job.record.apart} />
+        <ShaftsOnPage shafts={job.record.shafts} />
         {data.stages.map((stage) => (
           <StageOnPage
             key={stage.id}

@@ -4,6 +4,7 @@ export const stations = [
   { key: "make-safe", name: "Make safe" },
   { key: "as-found", name: "As found" },
   { key: "apart", name: "Apart" },
+  { key: "put-right", name: "Put right" },
   { key: "set", name: "Set" },
   { key: "lock-up", name: "Lock up" },
   { key: "prove", name: "Prove" },

@@ -1,0 +1,1 @@
+export { RightStation as default } from "~/app/features/job/right/right-station";
