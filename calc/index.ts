@@ -22,11 +22,13 @@ import { goNoGoTool } from "./tools/go-no-go";
 import { greaseDueTool } from "./tools/grease-due";
 import { handSlackTool } from "./tools/hand-slack";
 import { holeGridTool } from "./tools/hole-grid";
+import { housingLineTool } from "./tools/housing-line";
 import { idlerSetTool } from "./tools/idler-set";
 import { indexPlanTool } from "./tools/index-plan";
 import { madeBoreTool } from "./tools/made-bore";
 import { meshRoundTool } from "./tools/mesh-round";
 import { paperStripTool } from "./tools/paper-strip";
+import { partRunoutTool } from "./tools/part-runout";
 import { planetaryTool } from "./tools/planetary";
 import { ratioForSpeedTool } from "./tools/ratio-for-speed";
 import { responseTool } from "./tools/response";
@@ -99,6 +101,8 @@ export const tools: readonly Tool[] = [
   flatnessTool,
   wheelAlignTool,
   framePullTool,
+  partRunoutTool,
+  housingLineTool,
 ];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

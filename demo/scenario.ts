@@ -1,5 +1,6 @@
 import { seededRandom } from "../core/practice";
 import { gearboxApart, gearboxGuide } from "./gearbox";
+import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
 import type { DemoMachine, DemoStage } from "./types";
 import { upkeepActs } from "./upkeep";
@@ -308,7 +309,15 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
       return v;
     },
   ],
-  ["gluer", "transport", built("New belt fitted", [239, -20], [75, -8])],
+  [
+    "gluer",
+    "transport",
+    (v) => {
+      built("New belt fitted", [239, -20], [75, -8])(v);
+      v.putRight(52, "Belt climbs a flange under tension only", framePullsIn);
+      return v;
+    },
+  ],
   ["gluer", "cross", built("Gear shimmed after overhaul", [90, 0.01])],
   ["slitter", "brake-belt", built("New belt fitted", [52, -6])],
   [
@@ -340,7 +349,15 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
       return v;
     },
   ],
-  ["lift", "motor-coupling", built("Motor changed, shafts lined up", [128, 0.015])],
+  [
+    "lift",
+    "motor-coupling",
+    (v) => {
+      built("Motor changed, shafts lined up", [128, 0.015])(v);
+      v.putRight(44, "Hums since the motor was moved", couplingRight);
+      return v;
+    },
+  ],
   ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
   [

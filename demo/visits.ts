@@ -373,6 +373,15 @@ export class Visits {
     return this;
   }
 
+  /** Measured with tools of the calculation, and put right. */
+  putRight(daysAgo: number, reason: string, measured: readonly object[]): this {
+    this.open(daysAgo, reason);
+    this.isolate();
+    for (const said of measured) this.push("record-entry", { kind: "measured", ...said });
+    this.sign(180);
+    return this;
+  }
+
   private putIn(name: string, mean: number): void {
     const element = withGearIn(this.stage.geometry.element, name);
     if (!element) throw new Error(`no gear ${name}`);
@@ -722,6 +731,7 @@ export class Visits {
             "part-screws-slack",
             "turns-hard",
             "shaft-not-right",
+            "measured-not-inside",
             "no-as-found",
             "no-check-round",
             "clamps-not-firm",

@@ -21,6 +21,7 @@ import { hardStopOf, teethOf } from "../core/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
 import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
+import { buildMeasured, measuredInput } from "./entries/measured";
 import { buildMove, moveInput } from "./entries/move";
 import { noteInput } from "./entries/note";
 import { buildPartWork, partWorkInput } from "./entries/part-work";
@@ -67,6 +68,7 @@ export const workInput = z.discriminatedUnion("kind", [
   seatInput,
   partWorkInput,
   shaftInput,
+  measuredInput,
 ]);
 export type WorkInput = z.output<typeof workInput>;
 /** As it is sent: what has a usual value may be left out. */
@@ -137,6 +139,8 @@ export function buildEntry(
     }
     case "shaft":
       return plain(buildShaft(work, shafts, record().shafts, instruments));
+    case "measured":
+      return plain(buildMeasured(work, instruments));
     case "isolated":
       return plain(buildIsolated(work));
     case "live": {

@@ -99,6 +99,9 @@ type Made = {
   ready: Result<{ stage: Stage; built: Built; instruments: readonly Instrument[] }>;
 };
 
+/** Kinds that are read with an instrument. */
+const readsWith: ReadonlySet<WorkInput["kind"]> = new Set(["round", "side", "seat", "shaft", "measured"]);
+
 /** Kinds that say what they say whatever the job holds so far: its entries are not read for them. */
 const standAlone: readonly WorkInput["kind"][] = ["note", "feel", "shift", "clamp", "isolated"];
 
@@ -116,7 +119,7 @@ async function prepare(
   const stages = await stagesById(db, job.stageIds);
   const stage = stages.find((candidate) => candidate.id === stageId);
   if (!stage) return { atHead, ready: refuse("no-such-stage", ["stageId"]) };
-  const reads = work.kind === "round" || work.kind === "side" || work.kind === "seat" || work.kind === "shaft";
+  const reads = readsWith.has(work.kind);
   if ("guide" in work && work.guide && !(await guideRevisionOf(db, machineId, work.guide.revisionId)))
     return { atHead, ready: refuse("no-such-guide", ["guide"]) };
   const instruments = reads ? await instrumentsOfWorkshop(db, person.workshopId) : [];
@@ -141,7 +144,7 @@ function overdueOn(work: WorkInput, instruments: readonly Instrument[], today: s
   const used =
     work.kind === "round"
       ? work.method.instrumentId
-      : work.kind === "side" || work.kind === "seat" || work.kind === "shaft"
+      : work.kind === "side" || work.kind === "seat" || work.kind === "shaft" || work.kind === "measured"
         ? work.instrumentId
         : null;
   const dueOn = instruments.find(({ id: own }) => own === used)?.dueOn ?? null;

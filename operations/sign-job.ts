@@ -6,6 +6,7 @@ import {
   isRead,
   type JobRecord,
   jobRecord,
+  measuredOpen,
   type Provisional,
   shaftsNotRight,
   signedRecord,
@@ -163,6 +164,7 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
     record.moves.length > 0 ||
     record.apart.steps.length > 0 ||
     record.shafts.length > 0 ||
+    record.measured.length > 0 ||
     record.clamps.some((clamp) => clamp.state !== "unknown");
   const settled = open.filter(
     (point) =>
@@ -189,7 +191,7 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
 }
 
 /** What it is that was left, where that can be named. */
-function pointText(code: Provisional, { things, apart, shafts }: JobRecord): string {
+function pointText(code: Provisional, { things, apart, shafts, measured }: JobRecord): string {
   const pieces = (of: readonly Unaccounted[]) =>
     of.map(({ part, what, pieces }) => `${pieces} × ${what}, ${part.name}`).join("; ");
   switch (code) {
@@ -201,6 +203,10 @@ function pointText(code: Provisional, { things, apart, shafts }: JobRecord): str
       return shaftsNotRight(shafts)
         .map(({ body }) => body.shaft.name)
         .join(", ");
+    case "measured-not-inside":
+      return measuredOpen(measured)
+        .map(({ body }) => `${body.of}: ${body.said}`)
+        .join("; ");
     case "screws-missing":
       return pieces(apart.missing);
     case "screws-over":

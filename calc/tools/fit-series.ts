@@ -1,8 +1,12 @@
 import * as z from "zod";
+import { pairFit, pairSays, verdicts } from "../../core/limits";
 import { fitSeries, fitWords } from "../../core/making";
 import { accept } from "../../core/quantity";
-import { positive } from "../fields";
+import { largestNominalMm } from "../../core/reference";
+import { notNegative, positive } from "../fields";
 import { tool } from "../tool";
+
+const nominal = z.number().gt(0).lte(largestNominalMm);
 
 export const fitSeriesTool = tool({
   name: "fit-series",
@@ -15,6 +19,14 @@ export const fitSeriesTool = tool({
       .max(1000),
     wanted: z.enum(["falls", "slides", "presses"]),
     stepMm: positive,
+    /** The pair itself, where it was measured. */
+    pair: z
+      .strictObject({
+        holeMm: nominal,
+        shaftMm: nominal,
+        expandedUncertaintyMm: notNegative.default(0),
+      })
+      .optional(),
   }),
   output: z.strictObject({
     lowMm: z.number().nullable(),
@@ -24,6 +36,17 @@ export const fitSeriesTool = tool({
     nextMm: z.number().nullable(),
     contradictions: z.array(z.tuple([z.number(), z.number()])),
     feasible: z.boolean(),
+    pair: z
+      .strictObject({
+        clearanceMm: z.number(),
+        expandedUncertaintyMm: z.number(),
+        says: z.enum(pairSays),
+        verdict: z.enum(verdicts),
+        slidesMm: z.tuple([z.number(), z.number()]),
+        lightPressMm: z.number(),
+      })
+      .optional(),
   }),
-  run: (question) => accept(fitSeries(question)),
+  run: ({ pair, ...question }) =>
+    accept({ ...fitSeries(question), ...(pair ? { pair: pairFit(pair, pair.expandedUncertaintyMm) } : {}) }),
 });

@@ -2,5 +2,6 @@ export { type BandFit, bandFit, bandFits, onScale, type ShiftScale } from "./ban
 export { classWindow, type Fit, fitOf } from "./fit";
 export { type GoNoGo, type GoNoGoQuestion, goNoGo } from "./go-no-go";
 export { limitsInWork } from "./in-work";
+export { type PairFit, type PairSays, pairFit, pairSays } from "./pair-fit";
 export { anglesShown, type RecommendedBy, type RecommendedLimits, recommendBacklash } from "./recommend";
 export { judge, type Limits, type Verdict, verdicts, worstVerdict } from "./verdict";

@@ -43,7 +43,16 @@ export type Apart = {
   toTurn: boolean;
 };
 
-const handled = new Set<Entry["kind"]>(["part-off", "part-on", "part-screws", "turned", "seat", "part-work", "shaft"]);
+const handled = new Set<Entry["kind"]>([
+  "part-off",
+  "part-on",
+  "part-screws",
+  "turned",
+  "seat",
+  "part-work",
+  "shaft",
+  "measured",
+]);
 
 /** Whether an entry is of taking apart and building up. */
 export const isOfParts = (entry: Entry): boolean => handled.has(entry.kind);

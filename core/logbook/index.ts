@@ -49,6 +49,7 @@ export {
 export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
 export { knownShafts, type MachineShaft, shaftsNotRight } from "./machine-shafts";
+export { measuredBefore, measuredOpen } from "./measured";
 export { type MeterReading, meterOf, usageAbout, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { optionsOf } from "./options";
@@ -85,7 +86,12 @@ export {
   type FeelMethod,
   feelMethods,
   type Making,
+  type MeasuredCheck,
+  type MeasuredTool,
   makings,
+  measuredChecks,
+  measuredTools,
+  measuredWhens,
   type OptionOutcome,
   optionOutcomes,
   type PaperPrint,

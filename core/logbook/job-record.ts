@@ -3,6 +3,7 @@ import { type Apart, apartOf } from "./apart";
 import { type Entry, type EntryOf, isKind } from "./entry";
 import { feltOf, feltSaid } from "./feel";
 import { shaftsNotRight } from "./machine-shafts";
+import { measuredOpen } from "./measured";
 import type { Bodies, FeltJudged, SignedRecord, UnprovenRun } from "./schema";
 import type { ClampState, Provisional } from "./vocabulary";
 import { firstOfRound } from "./whole-round";
@@ -54,6 +55,8 @@ export type JobRecord = ReadSoFar & {
   apart: Apart;
   /** Shafts of the machine as they were found and fitted, in order. */
   shafts: EntryOf<"shaft">[];
+  /** Runout, fits, housings, frames and couplings as they were measured, in order. */
+  measured: EntryOf<"measured">[];
   /** null: nobody has said. */
   power: { state: "isolated"; lock: string | null } | { state: "live" } | null;
   provisional: Provisional[];
@@ -82,6 +85,7 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     things: thingsIn(counting),
     apart: apartOf(counting),
     shafts: counting.filter(isKind("shaft")),
+    measured: counting.filter(isKind("measured")),
     power: powerNow(counting),
   };
   return { ...record, provisional: whatIsProvisional(record, stage.geometry) };
@@ -284,6 +288,7 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: Sta
   if (slack.length > 0) result.push("part-screws-slack");
   if (binds !== null) result.push("turns-hard");
   if (shaftsNotRight(record.shafts).length > 0) result.push("shaft-not-right");
+  if (measuredOpen(record.measured).length > 0) result.push("measured-not-inside");
   const clamped = worked || record.firstBuild;
   if (clamped && record.clamps.some(isSlack)) result.push("clamps-not-firm");
   else if (clamped && record.clamps.some(({ state }) => state === "unknown")) result.push("clamps-not-known");

@@ -26,6 +26,9 @@ import {
   engagements,
   feelMethods,
   makings,
+  measuredChecks,
+  measuredTools,
+  measuredWhens,
   optionOutcomes,
   paperPrints,
   provisionals,
@@ -509,6 +512,21 @@ export const entryBodies = {
   }),
   /** A shaft as it was found or put together: widths, what lies between, where its planes stand, and its end float. */
   shaft: shaftStood,
+  /** Measured with a tool of the calculation: what went in, what came out, how it was said, and the shims laid in for it. */
+  measured: z.object({
+    tool: z.enum(measuredTools),
+    of: z.string(),
+    when: z.enum(measuredWhens).nullable(),
+    input: z.unknown(),
+    output: z.unknown(),
+    said: z.string(),
+    verdict: verdict.nullable(),
+    instrument: z.object({ id, name: z.string() }).nullable(),
+    laid: z.array(z.object({ at: z.string(), shims: laidStack })),
+    seenTo: z.array(z.object({ what: z.enum(measuredChecks), done: z.boolean() })),
+    note: z.string(),
+    overdue,
+  }),
   /** Points of the machine that were greased, as the list called them; g null: nobody weighed it. `spread`: by a full turn. */
   greased: z.object({
     points: z.array(z.object({ id: z.string(), name: z.string(), kind: z.string(), grams: finite.nullable() })),

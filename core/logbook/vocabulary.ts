@@ -45,6 +45,7 @@ export const provisionals = [
   "part-screws-slack",
   "turns-hard",
   "shaft-not-right",
+  "measured-not-inside",
   "clamps-not-firm",
   "clamps-not-known",
   "run-went-wrong",
@@ -73,3 +74,28 @@ export type Engagement = (typeof engagements)[number];
 export const sweepUnits = ["N", "bar", "psi"] as const;
 export type SweepUnit = (typeof sweepUnits)[number];
 export type FeelMethod = (typeof feelMethods)[number];
+/** Tools of the calculation with which parts, housings, frames and couplings are measured in a job. */
+export const measuredTools = [
+  "part-runout",
+  "fit-series",
+  "housing-line",
+  "flatness",
+  "wheel-align",
+  "frame-pull",
+  "coupling",
+  "shaft-align",
+] as const;
+export type MeasuredTool = (typeof measuredTools)[number];
+/** Before the work on it, or after. */
+export const measuredWhens = ["before", "after"] as const;
+/** What is to be seen to beside what is measured. Common practice. */
+export const measuredChecks = [
+  "bush-turns-on-shaft",
+  "push-out-holes",
+  "dust-blown-out",
+  "sample-first",
+  "bolted-as-it-stands",
+  "gap-for-heat",
+  "read-under-load",
+] as const;
+export type MeasuredCheck = (typeof measuredChecks)[number];

@@ -19,6 +19,7 @@ export const voidable: ReadonlySet<EntryKind> = new Set([
   "seat",
   "part-work",
   "shaft",
+  "measured",
   "greased",
   "looked",
 ]);

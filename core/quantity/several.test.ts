@@ -12,4 +12,5 @@ test.each([
   ["8,00; 7,99", ["8,00", "7,99"]],
   ["5 thou 0.12 mm", ["5 thou", "0.12 mm"]],
   ["", []],
+  ["0 -0.01 −0.02", ["0", "-0.01", "−0.02"]],
 ])("%j is %j", (typed, quantities) => expect(severalQuantities(typed)).toEqual(quantities));

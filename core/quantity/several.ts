@@ -26,7 +26,7 @@ export function severalQuantities(text: string): string[] {
     else quantities.push(token);
     closed = false;
   }
-  const unit = /[^\d\s.,/]\S*$/.exec(quantities[quantities.length - 1] ?? "")?.[0];
+  const unit = /[^\d\s.,/+\-−]\S*$/.exec(quantities[quantities.length - 1] ?? "")?.[0];
   const bare = (quantity: string) => /^[\d\s.,/+\-−]+$/.test(quantity);
   return unit && quantities.slice(0, -1).every(bare)
     ? quantities.map((quantity) => (bare(quantity) ? `${quantity} ${unit}` : quantity))

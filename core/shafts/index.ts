@@ -1,5 +1,7 @@
+export { type Housing, type HousingLine, housingLine } from "./housing-line";
 export { mirroredShaft } from "./mirror-shaft";
 export { rulesFor, type ShaftPartRule, shaftPartRules } from "./part-rules";
+export { type PartRunout, partRunout, type RunoutQuestion } from "./part-runout";
 export { planShaft, type ShaftPlan } from "./plan-shaft";
 export { type FittedPart, type KnownShaft, type PlaneWanted, planeOnPart, planesWanted } from "./plane-wanted";
 export type { PlaneTarget, Shaft, ShaftFields, ShaftPart } from "./schema";

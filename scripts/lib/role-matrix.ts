@@ -53,6 +53,8 @@ const benchTools = [
   "swap-pairs",
   "ratio-for-speed",
   "flatness",
+  "part-runout",
+  "housing-line",
   "wheel-align",
   "frame-pull",
   "strip-order",

@@ -181,6 +181,17 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
     name: "Frames and wheels",
     tools: [
       {
+        tool: "part-runout",
+        name: "How far does this part run out?",
+        question:
+          "Runout of a part on its shaft by rim and face, what of it is the part's own, and which way to turn it on the shaft",
+      },
+      {
+        tool: "housing-line",
+        name: "Do these housings lie in line?",
+        question: "Bearing housings by a straight bar or a wire: what to shim under which, and which one binds",
+      },
+      {
         tool: "flatness",
         name: "Is this frame flat?",
         question: "Heights of its points: what to shim under each, how parallel two rails are",

@@ -54,6 +54,8 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return `Work on ${name}: ${payload.work}`;
       case "shaft":
         return `A shaft ${payload.phase}: ${(payload.widths as { typed: string[] }[]).map(({ typed }) => typed.join(" ")).join(", ")}`;
+      case "measured":
+        return `Measured, ${payload.of}: ${payload.said}`;
       case "seat":
         return `${name} measured against its seat: ${(payload.seat as string[]).join(", ")} and ${(payload.part as string[]).join(", ")}`;
       case "isolated":

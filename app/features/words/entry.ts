@@ -19,6 +19,7 @@ import { leavesText, piecesText } from "../stacks/stack-words";
 import { movedWords } from "./amount";
 import { capital } from "./count";
 import { feltWords } from "./feel";
+import { measuredWords } from "./measured";
 import { notedWords } from "./noted";
 import { partOffWords, partOnWords, partScrewsWords, partWorkWords, seatWords, turnedWords } from "./parts";
 import { printEnds, printMoveWords } from "./print";
@@ -145,6 +146,8 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return partWorkWords(reader, entry.body);
     case "shaft":
       return shaftWords(reader, entry.body);
+    case "measured":
+      return measuredWords(reader, entry.body);
     case "seat":
       return seatWords(reader, entry.body);
     case "greased":

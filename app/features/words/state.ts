@@ -26,6 +26,7 @@ export const provisionalWords: Record<Provisional, string> = {
   "part-screws-slack": "Screws of a part that went on are not firm",
   "turns-hard": "It did not turn freely by hand when it was last turned",
   "shaft-not-right": "A shaft does not stand as it must, could not be judged, or was not seen to in everything",
+  "measured-not-inside": "A part, housing, frame or coupling is not inside, or was shimmed and not read again",
   "clamps-not-firm": "Not every clamp is firm",
   "clamps-not-known": "Whether every clamp is firm is not known: not all of them were logged",
   "run-went-wrong": "A run stalled or was stopped, and the same run has not gone well since",

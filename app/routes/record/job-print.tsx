@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import { RoundPane } from "~/app/features/job/read/round-pane";
 import { recordedView } from "~/app/features/job/read/round-view";
 import { ApartOnPage } from "~/app/features/job/stations/apart-on-page";
+import { MeasuredOnPage } from "~/app/features/job/stations/measured-on-page";
 import { ShaftsOnPage } from "~/app/features/job/stations/shafts-on-page";
 import { StageOnPage } from "~/app/features/job/stations/stage-on-page";
 import { headWords } from "~/app/features/record/head-words";
@@ -41,6 +42,7 @@ export default function JobPrint({ loaderData }: Route.ComponentProps) {
       <h2 className="sr-only">{stages.length === 1 ? "The stage" : "The stages"}</h2>
       {stages[0] && <ApartOnPage apart={jobRecord(entries, stages[0]).apart} />}
       {stages[0] && <ShaftsOnPage shafts={jobRecord(entries, stages[0]).shafts} />}
+      {stages[0] && <MeasuredOnPage measured={jobRecord(entries, stages[0]).measured} />}
       {stages.map((stage) => (
         <section key={stage.id} className="mb-8 grid md:grid-cols-2 print:grid-cols-2 gap-8 break-inside-avoid">
           <StageOnPage stage={stage} record={jobRecord(entries, stage)} entries={entries} named />

@@ -1,9 +1,9 @@
--- Shafts of machines in revisions, and how they were found and fitted.
+-- Shafts of machines in revisions, how they were found and fitted, and what else was measured with a tool of the calculation.
 alter table entry drop constraint entry_kind_check;
 alter table entry add constraint entry_kind_check check (kind in (
   'job-opened', 'isolated', 'live', 'round', 'side', 'feel', 'shift', 'sweep', 'trial', 'option', 'move', 'clamp', 'loose-thing', 'proof', 'note',
   'signature', 'countersignature', 'correction', 'open-point', 'point-closed', 'usage', 'change', 'attachment', 'computation', 'plan',
-  'part-off', 'part-on', 'part-screws', 'turned', 'seat', 'part-work', 'greased', 'looked', 'shaft'));
+  'part-off', 'part-on', 'part-screws', 'turned', 'seat', 'part-work', 'greased', 'looked', 'shaft', 'measured'));
 
 create table shaft_revision (
   id uuid primary key,

@@ -3,6 +3,7 @@ import { isKind } from "~/core/logbook";
 import { day } from "../../words/times";
 import { useJobScreen } from "../entries/job-context";
 import { ApartOnPage } from "./apart-on-page";
+import { MeasuredOnPage } from "./measured-on-page";
 import { ShaftsOnPage } from "./shafts-on-page";
 import { SignForm } from "./sign-form";
 import { Signed } from "./signed";
@@ -27,6 +28,7 @@ export function SignOff() {
         </header>
         <ApartOnPage apart={job.record.apart} />
         <ShaftsOnPage shafts={job.record.shafts} />
+        <MeasuredOnPage measured={job.record.measured} />
         {data.stages.map((stage) => (
           <StageOnPage
             key={stage.id}

@@ -66,7 +66,7 @@ const doneAt = (record: JobRecord, signed: boolean): Record<StationKey, boolean>
   "make-safe": record.power !== null,
   "as-found": record.asFound !== null || record.feltAsFound !== null,
   apart: record.apart.parts.length > 0 && record.apart.off.length === 0 && record.apart.slack.length === 0,
-  "put-right": record.shafts.some(({ body }) => body.phase === "as fitted"),
+  "put-right": record.measured.length > 0 || record.shafts.some(({ body }) => body.phase === "as fitted"),
   set: record.moves.length > 0 && !(record.changedSinceRound && record.changedSinceFeel),
   "lock-up": record.clamps.length > 0 && record.clamps.every(({ state }) => state === "firm" || state === "dressed"),
   prove: record.unproven.length === 0,
