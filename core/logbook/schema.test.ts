@@ -270,7 +270,8 @@ function withLeaf(body: Record<string, unknown>, path: Path, value: unknown) {
 }
 /** What is open to any value, by its own nature. */
 const isFree = (kind: string, [key]: Path): boolean =>
-  (kind === "computation" && (key === "input" || key === "output")) || (kind === "change" && key === "warnings");
+  ((kind === "computation" || kind === "measured") && (key === "input" || key === "output")) ||
+  (kind === "change" && key === "warnings");
 
 describe.each(Object.entries(bodies))("%s", (name, body) => {
   const schema = entryBodies[name as keyof typeof entryBodies];

@@ -222,7 +222,29 @@ const good: Record<string, Record<string, unknown>> = {
     allowedRisePercent: 5,
     resolutionA: 0.01,
   },
-  "fit-series": { of: "hole", tries: [{ sizeMm: 5, felt: "presses" }], wanted: "slides", stepMm: 0.05 },
+  "fit-series": {
+    of: "hole",
+    tries: [{ sizeMm: 5, felt: "presses" }],
+    wanted: "slides",
+    stepMm: 0.05,
+    pair: { holeMm: 5, shaftMm: 4.99, expandedUncertaintyMm: 0.01 },
+  },
+  "part-runout": {
+    radialMm: [0, 0.1, 0.2, 0.1],
+    faceMm: [0, 0, 0.1, 0],
+    faceDiameterMm: 60,
+    shaftMm: [0, 0.01, 0, 0],
+    limitMm: 0.1,
+    expandedUncertaintyMm: 0.01,
+  },
+  "housing-line": {
+    housings: [
+      { xMm: 0, gapMm: 20, eased: "frees" },
+      { xMm: 400, gapMm: 20.3 },
+    ],
+    expandedUncertaintyMm: 0.02,
+    limitMm: 0.1,
+  },
   "made-bore": {
     shaftMm: [4.99, 5],
     resolutionMm: 0.01,
