@@ -195,7 +195,7 @@ export const gearboxGuide = (photo: (of: string) => string) =>
       name: names.motor,
       side: "right",
       massKg: 2.4,
-      screws: (sets.motor ?? []).map((set) => ({ ...set, torqueNm: 5, compound: true })),
+      screws: (sets.motor ?? []).map((set) => ({ ...set, torqueNm: null, propertyClass: "8.8", compound: true })),
       after: ["cover"],
     },
   ] as const;

@@ -1,4 +1,4 @@
-import type { GuidePart } from "./schema";
+import type { GuidePart, ScrewSet } from "./schema";
 
 /** Something in a drawer by its size. */
 export type KitStock = { name: string; place: string; sizeMm: number; count: number };
@@ -38,7 +38,11 @@ const sameMm = 0.01;
  *
  * @param parts those that come off
  */
-export function kitOf(parts: readonly GuidePart[], stock: readonly KitStock[]): Kit {
+export function kitOf(
+  parts: readonly GuidePart[],
+  stock: readonly KitStock[],
+  torqueOf: (set: ScrewSet) => number | null = ({ torqueNm }) => torqueNm,
+): Kit {
   const all = parts.flatMap(({ screws }) => screws);
   const screws: KitScrews[] = [];
   for (const { size, lengthMm, count, washers, torqueNm } of all) {
@@ -77,7 +81,7 @@ export function kitOf(parts: readonly GuidePart[], stock: readonly KitStock[]): 
         ),
       ),
     ],
-    torquesNm: [...new Set(all.flatMap(({ torqueNm }) => torqueNm ?? []))].sort((a, b) => a - b),
+    torquesNm: [...new Set(all.flatMap((set) => torqueOf(set) ?? []))].sort((a, b) => a - b),
     compound: all.some(({ compound }) => compound),
     screws,
     spacers,

@@ -1,6 +1,6 @@
 import * as z from "zod";
 import { notNegative, positive, text, words } from "../schemas";
-import { races, threadsIn } from "./vocabulary";
+import { races, screwClasses, threadsIn } from "./vocabulary";
 
 /** Records of a guide: what they hold, and with that the types. */
 
@@ -19,6 +19,8 @@ export const screwSet = z.object({
   compound: z.boolean().default(false),
   /** Nm; null: not known. */
   torqueNm: positive.nullable().default(null),
+  /** Property class as it is stamped on the head; null: not known. */
+  propertyClass: z.enum(screwClasses).nullable().default(null),
 });
 export type ScrewSet = z.output<typeof screwSet>;
 

@@ -24,6 +24,9 @@ export type Race = (typeof races)[number];
 /** What the thread is cut in: in plastic a screw is first turned backwards until it drops into its old thread. */
 export const threadsIn = ["metal", "plastic"] as const;
 
+/** Property classes of screws whose torque follows from their size. */
+export const screwClasses = ["8.8", "10.9", "12.9", "A2-70"] as const;
+
 /** What is done to a part beside taking it off and putting it on. */
 export const partWorks = ["drill", "bore", "ream", "file", "cut to length", "file a flat"] as const;
 export type PartWork = (typeof partWorks)[number];

@@ -1,4 +1,4 @@
-import { type GuidePart, guideOrder, type PartSpacer, races, type ScrewSet } from "~/core/guides";
+import { type GuidePart, guideOrder, type PartSpacer, races, type ScrewSet, screwClasses } from "~/core/guides";
 import { namesIn } from "../form/names-in";
 import { numberText } from "../form/number-text";
 import { type Read, TextReader } from "../form/text-reader";
@@ -89,6 +89,11 @@ export const screwColumns = [
   { name: "washers", label: "Washers" },
   { name: "torque", label: "Torque, N·m" },
   {
+    name: "class",
+    label: "Class",
+    options: [{ value: "", label: "?" }, ...screwClasses.map((value) => ({ value, label: value }))],
+  },
+  {
     name: "into",
     label: "Into",
     options: [
@@ -128,12 +133,13 @@ export const partTexts = (reader: Reader, part: GuidePart): Texts => ({
   tools: part.tools,
   ...rowTexts(
     "screws",
-    part.screws.map(({ count, size, lengthMm, washers, torqueNm, into, compound, where }) => ({
+    part.screws.map(({ count, size, lengthMm, washers, torqueNm, propertyClass, into, compound, where }) => ({
       count: String(count),
       size,
       length: numberText(reader, lengthMm),
       washers: washers === 0 ? "" : String(washers),
       torque: numberText(reader, torqueNm),
+      class: propertyClass ?? "",
       into,
       compound: compound ? "yes" : "no",
       where,
@@ -170,6 +176,7 @@ export function readPart(texts: Texts, part: GuidePart): Read<GuidePart> {
       lengthMm,
       washers: pieces(`${row}.washers`, 0),
       torqueNm,
+      propertyClass: screwClasses.find((one) => one === read.text(`${row}.class`)) ?? null,
       into: read.text(`${row}.into`) === "plastic" ? "plastic" : "metal",
       compound: read.text(`${row}.compound`) === "yes",
       where: read.text(`${row}.where`),

@@ -1,4 +1,6 @@
 import type { Reader } from "~/app/features/words/reader";
+import { classTorque } from "~/core/fastening";
+import type { ScrewSet } from "~/core/guides";
 import type { ClampPattern } from "~/core/records";
 import { spoken } from "./spoken";
 
@@ -50,4 +52,26 @@ export function compoundWords(
       if (torqueNm === null) return wet;
       return `${wet} If ${torqueWords(reader, torqueNm)} was given for dry threads, it overdraws a wet one by about a third (K 0.20 dry, 0.15 oiled, Machinery's Handbook).`;
   }
+}
+
+/** What a set of screws of a guide is drawn to: as it was given, or by its class; null where neither is known. */
+export function setTorque({
+  size,
+  torqueNm,
+  propertyClass,
+  into,
+}: ScrewSet): { nm: number; by: "given" | "class" } | null {
+  if (torqueNm !== null) return { nm: torqueNm, by: "given" };
+  // Into plastic the thread decides, not the screw.
+  const nm = propertyClass && into === "metal" ? classTorque(size, propertyClass) : null;
+  return nm === null ? null : { nm, by: "class" };
+}
+
+/** "M5 8.8 6.18 N·m, by its class into steel, dry". */
+export function setTorqueWords(reader: Reader, set: ScrewSet): string {
+  const torque = setTorque(set);
+  if (!torque) return "";
+  const name = [set.size, set.propertyClass].filter(Boolean).join(" ");
+  const by = torque.by === "class" ? ", by its class into steel, dry (Machinery's Handbook, 75 % of proof)" : "";
+  return `${name} ${torqueWords(reader, Number(torque.nm.toPrecision(3)))}${by}`;
 }

@@ -3,7 +3,7 @@ import { PlaceHead } from "~/app/features/shell/head";
 import { formatNumber } from "~/app/features/words/figure";
 import { screwsText } from "~/app/features/words/parts";
 import { lengthWords } from "~/app/features/words/spoken";
-import { torqueWords } from "~/app/features/words/torque";
+import { setTorque, torqueWords } from "~/app/features/words/torque";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { guideOrder, kitOf } from "~/core/guides";
@@ -29,6 +29,10 @@ export default function KitList({ loaderData: { guide, machine, stock, orders } 
   const kit = kitOf(
     guide.parts.filter(({ id }) => taken.includes(id)),
     stock,
+    (set) => {
+      const torque = setTorque(set);
+      return torque && Number(torque.nm.toPrecision(3));
+    },
   );
   const lacking = kit.spacers.filter((spacer) => spacer.lacking > 0);
   const list = (label: string, lines: readonly string[]) =>

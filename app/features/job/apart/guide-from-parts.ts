@@ -40,6 +40,7 @@ export function guideFromParts(
               into: same?.into ?? "metal",
               compound: same?.compound ?? false,
               torqueNm: same?.torqueNm ?? null,
+              propertyClass: same?.propertyClass ?? null,
             };
           })
           .filter(({ count }) => count > 0) ??

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useWords } from "~/app/features/words/use-words";
-import type { GuidePart, ScrewState } from "~/core/guides";
+import type { GuidePart } from "~/core/guides";
 import type { PartNow, ScrewsBack } from "~/core/logbook";
 import { screwName } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
@@ -216,91 +216,3 @@ function Done() {
     </p>
   );
 }
-
-const stepWords: Record<ScrewState, string> = {
-  started: "started, run free by hand",
-  snug: "snug, all of them lightly, opposite ones in turn",
-  firm: "firm, to full torque, opposite ones in turn",
-  dressed: "dressed: each alone drawn, dressed with threadlocking compound and driven home again",
-};
-const following: Partial<Record<ScrewState, ScrewState>> = { started: "snug", snug: "firm" };
-
-/** Screws of parts that are on and not firm yet, one step after the other, in the order in which the parts went on. */
-export function ScrewsPane() {
-  const { job } = useJobScreen();
-  const guide = useGuide();
-  const { apart } = job.record;
-  const open = apart.parts.filter((part) => part.on !== null && part.screws.some((set) => set.count > 0 || set.in > 0));
-  const put = (part: PartNow, state: ScrewState, screws: ScrewsBack[] = part.screws) =>
-    job.put({ kind: "part-screws", key: part.key, screws, state });
-  // One after the other: never two of them out at once.
-  const dress = (part: PartNow) =>
-    job.put({
-      kind: "part-screws",
-      key: part.key,
-      screws: part.screws,
-      state: "firm",
-      dressed: part.dressed + 1,
-    });
-  const shown = open.filter(
-    (part) => part.state !== "dressed" && (part.state !== "firm" || wantsCompound(part, guide) || isShort(part)),
-  );
-  if (shown.length === 0) return null;
-  return (
-    <section aria-label="Screws" className="border-t-2 border-ink pt-3 grid gap-2">
-      <h2 className="text-xl font-bold">Screws</h2>
-      <ul className="grid">
-        {shown.map((part) => {
-          const next = part.state === null ? "started" : (following[part.state] ?? null);
-          const guided = partIn(guide, part.key)?.screws ?? [];
-          const plastic = guided.some(({ into }) => into === "plastic");
-          const torques = [
-            ...new Set(guided.flatMap(({ torqueNm, size }) => (torqueNm ? [`${size} ${torqueNm} N·m`] : []))),
-          ];
-          return (
-            <li key={part.key} className="border-t border-rule py-2 grid gap-2">
-              <p className="text-lg">
-                <b>{part.name}</b> {part.state ?? "no screw in yet"}
-                {next && <span className="block text-mid">Next: {stepWords[next]}</span>}
-                {plastic && part.state === "started" && (
-                  <span className="block text-near">
-                    Into plastic: turn each backwards until it drops into its old thread, then in.
-                  </span>
-                )}
-                {torques.length > 0 && next === "firm" && <span className="block figure">{torques.join(", ")}</span>}
-              </p>
-              <div className="flex flex-wrap gap-2">
-                {next && (
-                  <Button large onClick={() => put(part, next, part.state === null ? allIn(part) : part.screws)}>
-                    {part.name}: all {next}
-                  </Button>
-                )}
-                {part.state === "firm" && wantsCompound(part, guide) && (
-                  <Button key={part.dressed} large onClick={(event) => event.detail < 2 && dress(part)}>
-                    {part.name}: screw {part.dressed + 1} of {inOf(part)} drawn, dressed and driven home
-                  </Button>
-                )}
-                {isShort(part) && (
-                  <Button large onClick={() => put(part, part.state ?? "started", allIn(part))}>
-                    {part.name}: the missing ones are in now
-                  </Button>
-                )}
-              </div>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
-}
-
-const inOf = ({ screws }: PartNow): number => screws.reduce((sum, set) => sum + set.in, 0);
-
-const allIn = ({ screws }: PartNow): ScrewsBack[] =>
-  screws.map((set) => ({ ...set, in: set.count, washersIn: set.washers }));
-
-const isShort = ({ screws }: PartNow): boolean =>
-  screws.some((set) => set.in < set.count || set.washersIn < set.washers);
-
-const wantsCompound = ({ key }: PartNow, guide: ReturnType<typeof useGuide>): boolean =>
-  partIn(guide, key)?.screws.some(({ compound }) => compound) ?? false;
