@@ -51,6 +51,7 @@ export default [
     route("upkeep/edit", "routes/upkeep/edit-upkeep.tsx"),
     route("guides", "routes/guide/machine-guides.tsx"),
     route("guides/new", "routes/guide/new-guide.tsx"),
+    route("options", "routes/options/machine-options.tsx"),
     route("shafts", "routes/shaft/machine-shafts.tsx"),
     route("shafts/new", "routes/shaft/new-shaft.tsx"),
   ]),

@@ -5,9 +5,11 @@ import { text, words } from "./input";
 const over0 = z.number().gt(0).lte(1e9).nullable().default(null);
 const said = text(200).trim().default("");
 
-/** What people say of one way to drive a stage; null: not known. */
+/** What people say of one way to drive a stage, or to build an assembly; null: not known. */
 export const optionFields = z.object({
   name: words(60),
+  /** Of which assembly of a machine; left out: of a stage. */
+  assembly: words(80).optional(),
   motorRpm: over0,
   /** Below 0 where it turns the other way. */
   ratio: z

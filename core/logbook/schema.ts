@@ -222,6 +222,8 @@ const partTried = z.object({
 const figure = finite.nullable();
 const mechanism = z.object({
   name: z.string(),
+  /** Of which assembly of the machine; left out: of the stage that the entry stands on. */
+  assembly: z.string().optional(),
   motorRpm: figure,
   ratio: figure,
   wheelDiameterMm: figure,

@@ -247,6 +247,17 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
 export const trialsOf = (db: Database, stageId: string, size: number) => ofKind(db, stageId, "trial", size);
 
 /** The same of the mechanisms that stand beside each other for it. */
+/** Ways to build assemblies of a machine, each as it was ever said, oldest first. */
+export const optionsOfMachine = async (db: Database, machineId: string, size: number) =>
+  (
+    await namedEntries(
+      db,
+      sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+          where e.machine_id = ${machineId} and e.kind = 'option' and e.stage_id is null and ${notVoided(sql`e.id`)}
+          order by e.seq desc limit ${size}`,
+    )
+  ).reverse();
+
 export const optionsOfStage = (db: Database, stageId: string, size: number) => ofKind(db, stageId, "option", size);
 
 const ofKind = (db: Database, stageId: string, kind: Entry["kind"], size: number) =>

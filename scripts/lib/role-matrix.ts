@@ -108,6 +108,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/machines/:machineId/guides": { look: "signed-in", send: "work" },
   "/machines/:machineId/guides/new": { look: "work", send: "work" },
   "/stores/orders": { look: "signed-in", send: null },
+  "/machines/:machineId/options": { look: "signed-in", send: "work" },
   "/machines/:machineId/shafts": { look: "signed-in", send: null },
   "/machines/:machineId/shafts/new": { look: "work", send: "work" },
   "/shafts/:shaftId": { look: "signed-in", send: "work" },

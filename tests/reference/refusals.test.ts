@@ -133,9 +133,11 @@ const good: Record<string, Record<string, unknown>> = {
   },
   "shaft-stack": {
     lengthMm: 20,
-    items: [{ id: "gear", widthMm: 6, planeMm: 3, planeAtMm: 9.5, toleranceMm: 0.2 }],
+    lengthUncertaintyMm: 0.02,
+    items: [{ id: "gear", widthMm: 6, planeMm: 3, planeAtMm: 9.5, toleranceMm: 0.2, expandedUncertaintyMm: 0.02 }],
     spacers: [{ widthMm: 0.5, count: 4 }],
     endFloat: { loMm: 0.1, hiMm: 0.4 },
+    makeAfter: "gear",
   },
   "hole-grid": { pitchMm: 8, moduleMm: 1, teeth: [12, 20], maxHoles: 5, band: { loMm: 0, hiMm: 0.3 } },
   "index-plan": { stepsPerRev: 200, microsteps: 16, ratio: [40, 1], divisions: 60 },

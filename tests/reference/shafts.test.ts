@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { callTool, tools } from "../../calc";
 import { pairFit } from "../../core/limits";
 import { seededRandom } from "../../core/practice";
 import { mustHold } from "../../core/quantity";
@@ -123,3 +124,23 @@ test.each([
     lightPressMm: expect.closeTo(0.035, 9),
   }),
 );
+
+test("the tool makes the handbook's spacer, and judges every window by the widths before it", () => {
+  const tool = tools.find(({ name }) => name === "shaft-stack");
+  if (!tool) throw new Error("no such tool");
+  const items = handbook.items.map((item) => ({ ...item, expandedUncertaintyMm: 0.03 }));
+  const judged = callTool(tool, { ...handbook, items, lengthUncertaintyMm: 0.03, makeAfter: "bearing" });
+  expect(judged).toMatchObject({
+    ok: true,
+    result: {
+      makeMm: 2.5,
+      planes: [{ id: "gear", verdict: "conforms", expandedUncertaintyMm: expect.closeTo(Math.hypot(0.03, 0.015), 9) }],
+      // Four widths of 0.03 in quadrature; 0.3 lies nearer than that to neither end.
+      endFloat: { verdict: "conforms", expandedUncertaintyMm: expect.closeTo(0.06, 9) },
+    },
+  });
+  expect(callTool(tool, { ...handbook, makeAfter: "lid" })).toMatchObject({
+    ok: false,
+    refused: { error: { path: ["makeAfter"] } },
+  });
+});

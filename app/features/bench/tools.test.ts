@@ -382,6 +382,8 @@ test.each<[string, Texts, string]>([
   ],
   ["flatness", {}, "Flat within 0.20 mm; 0.40 mm under point 1 makes the four stand"],
   ["flatness", { rails: "x", a: "1, 2", b: "4, 5" }, "b: not-listed"],
+  ["shaft-stack", { make: "bearing", u: "0.02" }, "It goes together with 0.300 mm of end float"],
+  ["shaft-stack", { make: "lid" }, "make: not-listed"],
   ["part-runout", {}, "Runs out 0.20 mm in all; turned 99° on, 0.16 mm"],
   ["part-runout", { shaft: "0 0.1" }, "shaft: too-few"],
   ["part-runout", { face: "0 0.1 0" }, "diameter: missing"],

@@ -34,6 +34,9 @@ export function MachineMoreBox({
           <Link to={`/machines/${id}/shafts`} className={line}>
             Shafts
           </Link>
+          <Link to={`/machines/${id}/options`} className={line}>
+            Other ways to build it
+          </Link>
           {mayEdit && (
             <>
               <Link to={`/machines/${id}/edit`} className={line}>

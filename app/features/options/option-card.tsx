@@ -73,6 +73,7 @@ export function OptionCard({
       className={`border-t-2 pt-2 grid gap-2 content-start ${body.outcome === "lost" ? "border-rule" : "border-ink"}`}
     >
       <h2 className="text-xl font-bold">
+        {body.assembly && `${body.assembly}: `}
         {body.name}
         <span className="font-normal text-mid">, {body.outcome}</span>
       </h2>
@@ -89,12 +90,14 @@ export function OptionCard({
         </p>
       )}
       <dl className="grid grid-cols-[8.5rem_1fr] gap-x-4 gap-y-0.5">
-        {rows.map(([name, value]) => (
-          <div key={name} className="contents">
-            <dt className="text-mid">{name}</dt>
-            <dd>{value}</dd>
-          </div>
-        ))}
+        {rows
+          .filter(([, value]) => body.assembly === undefined || !/^not known(, not known)?$/.test(value))
+          .map(([name, value]) => (
+            <div key={name} className="contents">
+              <dt className="text-mid">{name}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
       </dl>
       <p className="text-mid">
         {entry.madeByName}, {day(reader, entry.madeAt)}

@@ -8,21 +8,25 @@ import { TextField } from "../form/text-field";
 import { useSavedForm } from "../form/use-saved-form";
 import { optionField, optionTexts, readOption } from "./read-option";
 
-/** One way to drive a stage, new or revised. */
+/** One way to drive a stage or to build an assembly, new or revised. */
 export function OptionForm({
-  stageId,
+  of,
+  assemblies,
   option,
   back,
 }: {
-  stageId: string;
+  /** The id of the stage, or of the machine. */
+  of: string;
+  /** Of a machine the assemblies that are known by name; left out: of a stage. */
+  assemblies?: readonly string[];
   option: Bodies["option"] | null;
   back: string;
 }) {
   const [id] = useState(() => v7());
   const saved = useSavedForm({
-    key: `option ${stageId} ${option?.name ?? ""}`.trim(),
+    key: `option ${of} ${option?.name ?? ""}`.trim(),
     initial: option ? optionTexts(option) : { outcome: "open" },
-    read: readOption,
+    read: (texts) => readOption(texts, assemblies !== undefined),
     schema: async () => (await import("~/operations/option-fields")).optionFields,
     fieldOf: optionField,
     send: (said) => ({ ...said, id }),
@@ -30,6 +34,14 @@ export function OptionForm({
   return (
     <SavedForm of={saved}>
       <div className="grid grid-cols-2 sm:grid-cols-4 gap-4">
+        {assemblies && (
+          <TextField
+            name="assembly"
+            label="Of which assembly"
+            hint={assemblies.join(", ")}
+            className="col-span-full max-w-md"
+          />
+        )}
         <TextField name="name" label="Called" hint="worm and belt; said again it is revised" className="col-span-2" />
         <TextField name="motor" label="Motor, turns a minute" />
         <TextField name="ratio" label="Ratio" hint="35: motor turns for one; −35 reversed" />

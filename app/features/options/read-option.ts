@@ -6,8 +6,12 @@ import type { Texts } from "../form/texts";
 
 type Option = Bodies["option"];
 
-/** A mechanism as it was typed; what is left empty is not known. */
-export function readOption(texts: Texts) {
+/**
+ * A way as it was typed; what is left empty is not known.
+ *
+ * @param ofAssembly of a machine's assembly, which has to be named, and not of a stage
+ */
+export function readOption(texts: Texts, ofAssembly = false) {
   const read = new TextReader(texts);
   const over0 = (name: string, value: number | null): number | null => {
     read.want(name, value === null || !(value <= 0), "too-small");
@@ -24,6 +28,7 @@ export function readOption(texts: Texts) {
   read.want("why", outcome !== "lost" || read.has("why"), "missing");
   return read.done({
     name: read.words("name"),
+    ...(ofAssembly ? { assembly: read.words("assembly") } : {}),
     motorRpm: number("motor"),
     ratio,
     wheelDiameterMm: over0("wheel", read.lengthOrNull("wheel")),
@@ -47,6 +52,7 @@ export function optionTexts(option: Option): Texts {
   const text = (value: number | null) => (value === null ? "" : String(Number(value.toFixed(6))));
   return {
     name: option.name,
+    assembly: option.assembly ?? "",
     motor: text(option.motorRpm),
     ratio: text(option.ratio),
     wheel: text(option.wheelDiameterMm),

@@ -157,10 +157,13 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
     case "shift":
       return shiftWords(reader, entry.body);
     case "option": {
-      const { name, outcome, why, measuredRpm } = entry.body;
+      const { name, assembly, outcome, why, measuredRpm } = entry.body;
       const said = { open: "stands beside the others", chosen: "chosen", lost: "lost" }[outcome];
       const ran = measuredRpm === null ? "" : `ran at ${formatNumber(reader, measuredRpm, 1)} rpm`;
-      return { title: `Option ${name}: ${said}`, detail: [why, ran].filter(Boolean).join(". ") };
+      return {
+        title: `Option ${assembly ? `for ${assembly}, ` : ""}${name}: ${said}`,
+        detail: [why, ran].filter(Boolean).join(". "),
+      };
     }
     case "trial":
       return trialWords(reader, entry.body);

@@ -1,8 +1,10 @@
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
 import { optionsOf } from "~/core/logbook";
-import { optionsOfStage } from "~/data/queries/entries";
-import { machineWithStage } from "~/data/queries/machines";
+import { optionsOfMachine, optionsOfStage } from "~/data/queries/entries";
+import { guidesOfMachine } from "~/data/queries/guides";
+import { machineById, machineWithStage } from "~/data/queries/machines";
+import { shaftsOfMachine } from "~/data/queries/shafts";
 import { stageById } from "~/data/queries/stages";
 import { type Context, mayWork } from "~/operations/context";
 
@@ -24,5 +26,22 @@ export async function loadOptions({ pool, person }: Context, stageId: string) {
     stage: { id: stage.id, name: stage.name },
     options: optionsOf(entries),
     mayKeep: mayWork.includes(person.role) && stage.retiredAt === null,
+  };
+}
+
+/** The ways to build assemblies of a machine that were put down, and the assemblies that are known by name: its guides and shafts. */
+export async function loadMachineOptions({ pool, person }: Context, machineId: string) {
+  const machine = isId(machineId) ? await machineById(pool, person.workshopId, machineId) : null;
+  if (!machine) throw data({ code: "no-such-machine" }, { status: 404 });
+  const [entries, guides, shafts] = await Promise.all([
+    optionsOfMachine(pool, machine.id, mostOptions),
+    guidesOfMachine(pool, machine.id),
+    shaftsOfMachine(pool, machine.id),
+  ]);
+  return {
+    machine: { id: machine.id, name: machine.name },
+    options: optionsOf(entries),
+    assemblies: [...guides, ...shafts].map(({ name }) => name),
+    mayKeep: mayWork.includes(person.role) && machine.retiredAt === null,
   };
 }

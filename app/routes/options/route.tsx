@@ -70,12 +70,12 @@ export default function Options({ loaderData: { stage, machine, options, mayKeep
         {mayKeep && revised && (
           <section aria-label={`Revise ${revised.name}`} className="max-w-4xl">
             <h2 className="text-xl font-bold mb-2">{revised.name} revised</h2>
-            <OptionForm key={revised.name} stageId={stage.id} option={revised} back={here} />
+            <OptionForm key={revised.name} of={stage.id} option={revised} back={here} />
           </section>
         )}
         {mayKeep && !revised && (
           <Fold summary="Put down another way" className="max-w-4xl">
-            <OptionForm stageId={stage.id} option={null} back={`/stages/${stage.id}`} />
+            <OptionForm of={stage.id} option={null} back={`/stages/${stage.id}`} />
           </Fold>
         )}
       </main>

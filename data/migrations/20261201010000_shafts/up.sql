@@ -22,3 +22,5 @@ create trigger shaft_to_seal after insert on shaft_revision for each row execute
 
 -- As what a shaft was last fitted, and found before, is looked for whenever a job is opened.
 create index entry_shaft on entry (machine_id, (body -> 'shaft' ->> 'shaftId'), seq desc) where kind = 'shaft';
+-- Ways to build an assembly stand on no stage.
+create index entry_option_of_machine on entry (machine_id, seq) where kind = 'option' and stage_id is null;

@@ -1,16 +1,21 @@
+import type * as z from "zod";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import type { shaftStackTool } from "~/calc/tools/shaft-stack";
 import { over0 } from "../../form/field-readers";
 import { OrderedRowsField } from "../../form/ordered-rows-field";
 import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { rowTexts, type Texts } from "../../form/texts";
 import { ShaftPicture } from "../../stacks/shaft-picture";
+import { standsWords } from "../../words/shafts";
 import { BenchPage } from "../bench-page";
 import { benchTool } from "../bench-tool";
 import { firstAnswer } from "../first-answer.server";
 import { readStock, StockField } from "../stock";
+
+type Output = z.output<typeof shaftStackTool.output>;
 
 const f = (reader: Reader, value: number): string => formatNumber(reader, value, 3);
 
@@ -35,9 +40,23 @@ function inputOf(texts: Texts) {
   const items = readItems(read);
   read.want("items", new Set(items.map(({ id }) => id)).size === items.length, "part-twice");
   const spacers = readStock(read, "spacers").map(({ sizeMm, count }) => ({ widthMm: sizeMm, count }));
+  const u = read.lengthOrNull("u");
+  read.want("u", u === null || !(u < 0), "too-small");
+  const made = read.text("make");
+  const behind = /^(the )?left face$/i.test(made)
+    ? "left-face"
+    : items.find(({ id }) => id.toLowerCase() === made.toLowerCase())?.id;
+  read.want("make", made === "" || behind !== undefined, "not-listed");
   const endFloat = { loMm: read.length("lo"), hiMm: read.length("hi") };
   read.want("lo", !(endFloat.loMm > endFloat.hiMm), "window-upside-down");
-  return read.done({ lengthMm, items, spacers, endFloat });
+  return read.done({
+    lengthMm,
+    ...(u === null ? {} : { lengthUncertaintyMm: u }),
+    items: items.map((item) => (u === null ? item : { ...item, expandedUncertaintyMm: u })),
+    spacers,
+    endFloat,
+    ...(behind === undefined ? {} : { makeAfter: behind }),
+  });
 }
 
 export const tool = benchTool("shaft-stack", async () => (await import("~/calc/tools/shaft-stack")).shaftStackTool, {
@@ -78,6 +97,8 @@ export const tool = benchTool("shaft-stack", async () => (await import("~/calc/t
       <div className="col-span-full">
         <StockField name="spacers" legend="Spacers at hand" />
       </div>
+      <TextField name="make" label="Make one, behind" hint="left face, or a part; empty: none" />
+      <TextField name="u" label="Each width is known to" hint="± mm, k = 2; empty: not judged" />
       <TextField name="lo" label="End float, least" hint="mm" />
       <TextField name="hi" label="End float, most" hint="mm" />
     </div>
@@ -97,7 +118,9 @@ export const tool = benchTool("shaft-stack", async () => (await import("~/calc/t
     const input = inputOf(texts).value;
     return (
       <div className="grid gap-4">
-        {input && output.endFloatMm >= 0 && <ShaftPicture {...input} answer={output} />}
+        {input && output.endFloatMm >= 0 && (
+          <ShaftPicture {...input} answer={{ ...output, gaps: gapsOf(output, input.makeAfter) }} />
+        )}
         <table className="w-full text-left" aria-label="Where the spacers go">
           <thead>
             <tr className="border-b-2 border-ink">
@@ -107,7 +130,7 @@ export const tool = benchTool("shaft-stack", async () => (await import("~/calc/t
             </tr>
           </thead>
           <tbody>
-            {output.gaps.map(({ after, spacers, totalMm }) => (
+            {gapsOf(output, input?.makeAfter).map(({ after, spacers, totalMm }) => (
               <tr key={after} className="border-b border-rule">
                 <th className="py-2 font-semibold">{after === "left-face" ? "the left face" : after}</th>
                 <td className="figure">
@@ -120,19 +143,46 @@ export const tool = benchTool("shaft-stack", async () => (await import("~/calc/t
             ))}
           </tbody>
         </table>
-        {output.planes.map(({ id, atMm, errorMm }) => (
+        {typeof output.makeMm === "number" && input?.makeAfter && (
+          <p className="text-lg">
+            Make one of <b className="figure">{f(reader, output.makeMm)}</b> mm, to stand behind{" "}
+            {input.makeAfter === "left-face" ? "the left face" : input.makeAfter}.
+          </p>
+        )}
+        {output.makeMm === null && <p className="text-lg">That gap leaves no room for one of half a millimetre.</p>}
+        {output.endFloat?.verdict && (
+          <p>
+            End float ± <span className="figure">{f(reader, output.endFloat.expandedUncertaintyMm ?? 0)}</span> mm:{" "}
+            {standsWords(output.endFloat.verdict)}.
+          </p>
+        )}
+        {output.planes.map(({ id, atMm, errorMm, verdict }) => (
           <p key={id}>
             <b>{id}</b>: its plane stands at <span className="figure">{f(reader, atMm)}</span> mm,{" "}
             {errorMm === 0
               ? "where it must"
               : `${f(reader, Math.abs(errorMm))} mm too far to the ${errorMm > 0 ? "right" : "left"}`}
-            .
+            {verdict && `, ${standsWords(verdict)}`}.
           </p>
         ))}
       </div>
     );
   },
 });
+
+/** The gaps with the one that is made among what lies in them. */
+const gapsOf = ({ gaps, makeMm }: Pick<Output, "gaps" | "makeMm">, behind: string | undefined): Output["gaps"] =>
+  typeof makeMm !== "number"
+    ? gaps
+    : gaps.map((gap) =>
+        gap.after === behind
+          ? {
+              ...gap,
+              spacers: [...gap.spacers, { widthMm: makeMm, count: 1 }],
+              totalMm: Number((gap.totalMm + makeMm).toFixed(6)),
+            }
+          : gap,
+      );
 
 export const loader = firstAnswer(tool);
 // The answer is computed here while one types.
