@@ -12,6 +12,7 @@
  * - hands that feel a hidden round and go on by its words, against halving by guess; 5,000 contact prints of drawn flanks, and what is read from them
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used, and what a key of a reading costs (weights)
+ * - the planner of shafts in its worker, its worst question as a ratio to a usual one (shaft)
  * - a guide of two hundred parts with a photograph each: its page as a ratio to a bare one, and what a browser loads of it before scrolling (guide)
  * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
  * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
@@ -35,6 +36,7 @@ import { writePlans } from "./bench/plans";
 import { measurePrints } from "./bench/prints";
 import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
+import { measureShaft } from "./bench/shaft";
 import { measureSignIn } from "./bench/sign-in";
 import { measureStacks } from "./bench/stacks";
 import { measureStall } from "./bench/stall";
@@ -78,6 +80,7 @@ const alone: Record<string, () => void | Promise<void>> = {
   swap: measureSwap,
   strip: measureStrip,
   stacks: measureStacks,
+  shaft: measureShaft,
   kill: measureKills,
 };
 type Running = {

@@ -8,17 +8,22 @@ import {
   correctionsOf,
   earlierProofsOf,
   entriesOfJob,
+  lastShaftEntries,
   logbookPage,
+  optionsOfMachine,
+  partsLeftOff,
   readingsOf,
   recentWorkOf,
   stageHistory,
   usageReadings,
 } from "../../data/queries/entries";
 import { floorGroups, floorPage, kindsOnFloor, retiredMachines, wholeFloor } from "../../data/queries/floor";
+import { guidesOfMachine } from "../../data/queries/guides";
 import { instrumentsOfWorkshop } from "../../data/queries/instruments";
 import { dueStages, openJobs, openJobsOfWorkshop, signedJobs } from "../../data/queries/jobs";
 import { machineById, twinsOf } from "../../data/queries/machines";
 import { openPointsOf, openPointsOfWorkshop } from "../../data/queries/open-points";
+import { shaftsOfMachine } from "../../data/queries/shafts";
 import { limitsRevisions, stagesById, stagesOfMachines } from "../../data/queries/stages";
 import { standingsOfStages } from "../../data/queries/standings";
 import { countsOfStore, itemsOfKinds, itemsOfStore, movementsOfItem } from "../../data/queries/store";
@@ -69,6 +74,7 @@ export async function writePlans(
       "Photographs and files": (db) => attachmentsOf(db, at.machineId, 8),
       "Its twins": (db) => twinsOf(db, machine),
       "What drives what": (db) => driveLineOf(db, at.machineId),
+      "Ways to build its assemblies": (db) => optionsOfMachine(db, at.machineId, 120),
     },
     Stage: {
       "What standing and trend rest on": (db) => stageHistory(db, at.stageId, 160),
@@ -81,6 +87,10 @@ export async function writePlans(
       "What taught the adjuster": (db) => recentWorkOf(db, [at.stageId], 40, 12),
       "Where its adjuster stands": (db) => movedBeforeJob(db, [stage.adjuster.id], at.jobId),
       "Earlier powered runs": (db) => earlierProofsOf(db, [at.stageId], at.jobId, 6),
+      "Parts that other jobs left off": (db) => partsLeftOff(db, at.machineId, at.jobId),
+      "Guides of the machine": (db) => guidesOfMachine(db, at.machineId),
+      "Shafts of the machine": (db) => shaftsOfMachine(db, at.machineId),
+      "How its shafts were last fitted": (db) => lastShaftEntries(db, at.machineId, at.jobId),
     },
     Stores: {
       "A page of a drawer": (db) => itemsOfStore(db, at.workshopId, { ...drawer, words: "", after: null }),
