@@ -42,15 +42,24 @@ export function OptionForm({
             className="col-span-full max-w-md"
           />
         )}
-        <TextField name="name" label="Called" hint="worm and belt; said again it is revised" className="col-span-2" />
-        <TextField name="motor" label="Motor, turns a minute" />
-        <TextField name="ratio" label="Ratio" hint="35: motor turns for one; −35 reversed" />
-        <TextField name="wheel" label="Wheel or drum" hint="diameter, mm" />
-        <TextField name="scale" label="In a scale of 1 to" hint="of a model" />
-        <TextField name="torque" label="Torque of the motor" hint="N·m" />
-        <TextField name="efficiency" label="Efficiency" hint="%" />
+        <TextField
+          name="name"
+          label="Called"
+          hint={`${assemblies ? "sleeve in place of shims" : "worm and belt"}; said again it is revised`}
+          className="col-span-2"
+        />
+        {!assemblies && (
+          <>
+            <TextField name="motor" label="Motor, turns a minute" />
+            <TextField name="ratio" label="Ratio" hint="35: motor turns for one; −35 reversed" />
+            <TextField name="wheel" label="Wheel or drum" hint="diameter, mm" />
+            <TextField name="scale" label="In a scale of 1 to" hint="of a model" />
+            <TextField name="torque" label="Torque of the motor" hint="N·m" />
+            <TextField name="efficiency" label="Efficiency" hint="%" />
+            <TextField name="measured" label="Measured at the output" hint="turns a minute, when it ran" />
+          </>
+        )}
         <TextField name="price" label="Price" />
-        <TextField name="measured" label="Measured at the output" hint="turns a minute, when it ran" />
         <TextField name="noise" label="Noise" className="col-span-2" />
         <TextField name="room" label="Room it needs" hint="120 × 80 × 60 mm" className="col-span-2" />
         <TextField name="effort" label="Effort to build in" className="col-span-2" />

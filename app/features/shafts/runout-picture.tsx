@@ -46,7 +46,7 @@ export function RunoutPicture({
           <path d={path(shaft, 36)} className="fill-none stroke-mid" strokeWidth="3" strokeLinejoin="round" />
         </>
       )}
-      <path d="M220 20v22" className="stroke-ink" strokeWidth="5" />
+      <path d="M220 36v20" className="stroke-ink" strokeWidth="6" />
       <path d={`M220 175L${hx} ${hy}`} className="stroke-ink" strokeWidth="1.5" />
       <circle cx={hx} cy={hy} r="6" className="fill-ink" />
       {readings.map((value, i) => {
