@@ -59,7 +59,7 @@ async function take(base: string): Promise<void> {
   await phone.getByRole("checkbox", { name: /^Safe:/ }).check();
   await shoot(phone, "quick-touch");
   await wholeJob(tablet, (name) => shoot(tablet, name));
-  await apartJob(tablet, (name) => shoot(tablet, name));
+  await apartJob(tablet);
   await kindsOnOneSheet(tablet);
   await drawerJob(tablet, (name) => shoot(tablet, name));
   await browser.close();
@@ -114,8 +114,8 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
 }
 
-/** A guide with what is in the way of one part, and the list of grease and looks, beside each other; then a strip-down by that guide, built up again. */
-async function apartJob(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+/** A guide with what is in the way of one part, and the list of grease and looks, beside each other; then a strip-down by that guide, built up again, beside a shaft that is filled up. */
+async function apartJob(page: Page): Promise<void> {
   await page.goto("/");
   await page.getByRole("link", { name: "Slitter-rewinder" }).click();
   await page.getByRole("link", { name: "Grease and look lists" }).click();
@@ -149,7 +149,24 @@ async function apartJob(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.getByRole("button", { name: "It is on", exact: true }).click();
   await page.getByRole("button", { name: "Stiff" }).last().click();
   await page.getByText("It binds").waitFor();
-  await shoot("job-apart");
+  await page.waitForTimeout(500);
+  const apart = (await page.screenshot()).toString("base64");
+  await page.goto("/");
+  await page.getByRole("link", { name: "Sheet feeder" }).click();
+  await chooseStage(page, "Feed belts");
+  await page.getByLabel("Why look at the feed belts?").fill("Belts climb again");
+  await page.keyboard.press("Enter");
+  await makeSafe(page);
+  await page.getByRole("link", { name: "Put right", exact: true }).click();
+  await page.getByLabel("Shaft", { exact: true }).selectOption({ label: "Feed roll shaft" });
+  await page.getByLabel("Widths measured with").selectOption({ label: "Caliper 0.02" });
+  await page.getByLabel(/^Face to face/).fill("160.02 160.01");
+  for (const [i, width] of ["11.98", "30.02", "60.00", "24.98 24.99", "12.00", "12.00"].entries())
+    await page.getByRole("textbox", { name: new RegExp(`^${i + 1} [BSC]`) }).fill(width);
+  await page.getByRole("radiogroup", { name: "What goes between" }).waitFor();
+  await page.getByRole("radiogroup", { name: "What goes between" }).evaluate((list) => list.scrollIntoView());
+  await page.waitForTimeout(700);
+  await onOneSheet(page, "job-apart", [apart, (await page.screenshot()).toString("base64")]);
 }
 
 /** Pictures two beside each other. */

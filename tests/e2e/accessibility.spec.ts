@@ -55,6 +55,8 @@ for (const room of rooms) {
       "/drive-line",
       "/guides",
       "/guides/new",
+      "/shafts/new",
+      "/options",
       "/upkeep/edit",
     ]) {
       await visit(page, `${machine}${path}`);
@@ -89,6 +91,17 @@ for (const room of rooms) {
     await page.getByRole("link", { name: "Edit Cover" }).click();
     await expect(page.getByRole("form", { name: "Cover" })).toBeVisible();
     await check("part of a guide");
+    await visit(page, "/");
+    await page.getByRole("link", { name: "Sheet feeder" }).click();
+    await moreOf(page);
+    await page.getByRole("link", { name: "Shafts", exact: true }).click();
+    await check("shafts of a machine");
+    await page.getByRole("link", { name: "Feed roll shaft" }).click();
+    await expect(page.getByRole("region", { name: "As it stands" })).toBeVisible();
+    await check("shaft");
+    await page.getByRole("link", { name: "Edit the shaft" }).click();
+    await expect(page.getByRole("form", { name: "The shaft" })).toBeVisible();
+    await check("form of a shaft");
     await visit(page, "/");
     await page.getByRole("link", { name: "Slitter-rewinder" }).click();
     await page.getByRole("link", { name: "Grease and look lists" }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { closeJob, openJob, signIn } from "./steps";
+import { closeJob, moreOf, openJob, signIn } from "./steps";
 
 const feedShaft = ["160.02 160.01", "11.98", "30.02", "60.00", "24.98 24.99", "12.00", "12.00"];
 
@@ -39,7 +39,7 @@ test("a shaft is measured, filled up from the drawers, read and kept; its twin i
   await closeJob(page, job);
 
   await page.getByRole("link", { name: "Sheet feeder" }).first().click();
-  await page.getByRole("button", { name: /^More/ }).click();
+  await moreOf(page);
   await page.getByRole("link", { name: "Shafts" }).click();
   await page.getByRole("link", { name: "Feed roll shaft" }).click();
   await expect(page.getByRole("region", { name: "As it stands" })).toContainText("end float 0.150 mm");
