@@ -94,6 +94,9 @@ function OneShaft({
   const ways = plan && phase === "as fitted" ? waysOf(plan) : [];
   const typedLaid = laidTyped(reader, shaft, texts);
   const way = ways.find(({ key }) => key === text("way")) ?? (text("way") === "typed" ? undefined : ways[0]);
+  // Said gap by gap: as it was found, where one says so, and where the planner has nothing to offer.
+  const byHand =
+    phase === "as found" || text("way") === "typed" || found.calledOff || (found.answer !== null && ways.length === 0);
   const laid = way?.laid ?? (typedLaid.ok ? typedLaid.value : []);
   const work = shaftWork(reader, now, texts, laid, phase, items, instruments);
   const checked = shaftInput.safeParse(work);
@@ -102,7 +105,7 @@ function OneShaft({
   const lacking = shaft.parts.filter(
     ({ id, widthMm }) => widthMm === null && (texts[textName(shaft, `w.${id}`)] ?? "").trim() === "",
   );
-  const laidWrong = !way && !typedLaid.ok ? typedLaid.refusal : null;
+  const laidWrong = byHand && !typedLaid.ok ? typedLaid.refusal : null;
   const log = async () => {
     if (laidWrong) return setProblem(laidWrong);
     const result = await job.put(work);
@@ -181,7 +184,7 @@ function OneShaft({
             )}
           </>
         )}
-        {!way && (
+        {byHand && (
           <fieldset className="grid sm:grid-cols-2 gap-3">
             <legend className="font-semibold mb-1">What lies between: 0.5 + 2 × 0.1</legend>
             {["left-face", ...shaft.parts.map(({ id }) => id)].map((after, i) => (
@@ -196,7 +199,9 @@ function OneShaft({
             ))}
           </fieldset>
         )}
-        {stands?.ok && <ShaftSays shaft={shaft} stands={stands.value} wanted={wanted} before={before?.body ?? null} />}
+        {stands?.ok && (way || byHand) && (
+          <ShaftSays shaft={shaft} stands={stands.value} wanted={wanted} before={before?.body ?? null} />
+        )}
         {phase === "as fitted" && <ShaftSeenTo shaft={shaft} />}
         <div className="grid sm:grid-cols-2 gap-3">
           <Field
@@ -222,7 +227,7 @@ function OneShaft({
           </p>
         )}
         <div>
-          <Button large kind="now" disabled={!stands?.ok} onClick={log}>
+          <Button large kind="now" disabled={!stands?.ok || !(way || byHand)} onClick={log}>
             Log it {phase}
           </Button>
         </div>
