@@ -6,9 +6,7 @@ import {
   isRead,
   type JobRecord,
   jobRecord,
-  measuredOpen,
   type Provisional,
-  shaftsNotRight,
   signedRecord,
   type Unaccounted,
 } from "../core/logbook";
@@ -28,6 +26,7 @@ import { checkInput, id, instant, text } from "./input";
 import { transactionOn } from "./on-machine";
 import { refreshStanding } from "./refresh-standing";
 import { checkEither, type ProvenBy } from "./secrets";
+import { settlePutRight } from "./settle-put-right";
 import { trueTime } from "./true-time";
 
 const signInput = z.object({
@@ -140,6 +139,7 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
     if (!first) return refuse("no-such-stage", ["stages"]);
     // Whichever stage it was said of: nothing of the machine is off any more.
     if (parts.every(({ record }) => record.apart.off.length === 0)) await closePartsOff(db, job.machineId, first.id);
+    if (parts[0]) await settlePutRight(db, job.machineId, parts[0].record, first);
     await markSigned(db, job.id, first.id);
     return accept(first);
   });
@@ -154,17 +154,18 @@ async function proofOfSigner(context: Context, secret: string | undefined): Prom
 /** What was not read as found is past mending; everything else that stays provisional must not be forgotten. */
 const remembered = (item: Provisional): boolean => item !== "no-as-found";
 
+/** Each shaft, frame or coupling is a point of its own, of the machine. */
+const ofPart: ReadonlySet<string> = new Set(["shaft-not-right", "measured-not-inside"] satisfies Provisional[]);
+
 /** A point that is still open keeps its first date; a look alone neither opens nor closes what only work can. */
 async function settlePoints(db: Database, stage: Stage, record: JobRecord, signature: Entry): Promise<void> {
   const open = (await openPointsOfStage(db, stage.id)).filter(
-    ({ code }) => code !== "said" && code !== "order" && code !== "damage",
+    ({ code }) => code !== "said" && code !== "order" && code !== "damage" && !ofPart.has(code),
   );
-  const still = record.provisional.filter(remembered);
+  const still = record.provisional.filter((item) => remembered(item) && !ofPart.has(item));
   const worked =
     record.moves.length > 0 ||
     record.apart.steps.length > 0 ||
-    record.shafts.length > 0 ||
-    record.measured.length > 0 ||
     record.clamps.some((clamp) => clamp.state !== "unknown");
   const settled = open.filter(
     (point) =>
@@ -191,7 +192,7 @@ async function settlePoints(db: Database, stage: Stage, record: JobRecord, signa
 }
 
 /** What it is that was left, where that can be named. */
-function pointText(code: Provisional, { things, apart, shafts, measured }: JobRecord): string {
+function pointText(code: Provisional, { things, apart }: JobRecord): string {
   const pieces = (of: readonly Unaccounted[]) =>
     of.map(({ part, what, pieces }) => `${pieces} × ${what}, ${part.name}`).join("; ");
   switch (code) {
@@ -199,14 +200,6 @@ function pointText(code: Provisional, { things, apart, shafts, measured }: JobRe
       return things.map(({ thing }) => thing).join(", ");
     case "parts-off":
       return apart.off.map(({ name }) => name).join(", ");
-    case "shaft-not-right":
-      return shaftsNotRight(shafts)
-        .map(({ body }) => body.shaft.name)
-        .join(", ");
-    case "measured-not-inside":
-      return measuredOpen(measured)
-        .map(({ body }) => `${body.of}: ${body.said}`)
-        .join("; ");
     case "screws-missing":
       return pieces(apart.missing);
     case "screws-over":

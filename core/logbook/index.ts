@@ -48,8 +48,8 @@ export {
 } from "./job-record";
 export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
-export { knownShafts, type MachineShaft, shaftsNotRight } from "./machine-shafts";
-export { measuredBefore, measuredOpen } from "./measured";
+export { knownShafts, type MachineShaft, shaftsNotRight, shaftsRight } from "./machine-shafts";
+export { measuredBefore, measuredOpen, measuredRight } from "./measured";
 export { type MeterReading, meterOf, usageAbout, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { optionsOf } from "./options";

@@ -35,3 +35,9 @@ export const shaftsNotRight = (here: readonly EntryOf<"shaft">[]): EntryOf<"shaf
       endFloat.closes === false ||
       seenTo.some(({ done }) => !done),
   );
+
+/** Shafts that were put together and stand as they must. */
+export const shaftsRight = (here: readonly EntryOf<"shaft">[]): EntryOf<"shaft">[] => {
+  const wrong = new Set(shaftsNotRight(here).map(({ id }) => id));
+  return lastFitted(here).filter(({ id }) => !wrong.has(id));
+};

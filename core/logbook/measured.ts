@@ -18,3 +18,9 @@ export const measuredBefore = (
   of: string,
 ): EntryOf<"measured"> | null =>
   here.findLast(({ body }) => body.tool === tool && body.of.trim().toLowerCase() === of.trim().toLowerCase()) ?? null;
+
+/** Of those what is inside, and not shimmed since it was read. */
+export const measuredRight = (here: readonly EntryOf<"measured">[]): EntryOf<"measured">[] => {
+  const open = new Set(measuredOpen(here).map(({ id }) => id));
+  return lastMeasured(here).filter(({ id, body }) => !open.has(id) && body.verdict === "conforms");
+};
