@@ -31,7 +31,7 @@ export const couplingRight = [
   {
     ...aligned,
     when: "before",
-    said: "0.15 mm off, the motor low",
+    said: "The movable shaft stands 0.15 mm low and 0.00 mm to the right; away from the coupling it rises 0.13 mm and goes left 0.13 mm a metre.",
     input: {
       method: "rim-face",
       rim: { topMm: 0, rightMm: 0.15, bottomMm: 0.3, leftMm: 0.15, sagMm: 0 },
@@ -58,7 +58,7 @@ export const couplingRight = [
   {
     ...aligned,
     when: "after",
-    said: "0.01 mm off, inside",
+    said: "The movable shaft stands 0.01 mm low and 0.00 mm to the right; away from the coupling it rises 0.13 mm and goes left 0.13 mm a metre.",
     input: {
       method: "rim-face",
       rim: { topMm: 0, rightMm: 0.01, bottomMm: 0.02, leftMm: 0.01, sagMm: 0 },
