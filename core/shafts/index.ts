@@ -1,3 +1,4 @@
+export { type ChangedWidth, changedWidths } from "./changed-widths";
 export { type Housing, type HousingLine, housingLine } from "./housing-line";
 export { mirroredShaft } from "./mirror-shaft";
 export { rulesFor, type ShaftPartRule, shaftPartRules } from "./part-rules";

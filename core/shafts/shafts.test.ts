@@ -1,6 +1,15 @@
 import { describe, expect, test } from "vitest";
 import { seededRandom } from "../practice";
-import { housingLine, mirroredShaft, partRunout, planesWanted, rulesFor, type Shaft, standOnShaft } from ".";
+import {
+  changedWidths,
+  housingLine,
+  mirroredShaft,
+  partRunout,
+  planesWanted,
+  rulesFor,
+  type Shaft,
+  standOnShaft,
+} from ".";
 import { shaftFields } from "./schema";
 
 const shaftOf = (fields: object): Shaft => ({
@@ -121,6 +130,20 @@ test("a plane from a face cannot be turned round on a shaft whose length nobody 
     parts: [{ id: "a", name: "Wheel", widthMm: 10, plane: { at: { fromFaceMm: 30 }, toleranceMm: 0.1 } }],
   });
   expect(mirroredShaft(fields).parts[0]?.plane).toBeNull();
+});
+
+test("a width that changed beyond both measurements is said; one that nobody measured twice is not", () => {
+  const width = (mm: number, typed: string[] | null = ["x"], u: number | null = 0.03) => ({
+    key: "w",
+    name: "Wheel",
+    mm,
+    typed,
+    expandedUncertaintyMm: u,
+  });
+  expect(changedWidths([width(12)], [width(11.95)])).toMatchObject([{ name: "Wheel", byMm: -0.05 }]);
+  expect(changedWidths([width(12)], [width(11.96)])).toEqual([]);
+  expect(changedWidths([width(12, null)], [width(11)])).toEqual([]);
+  expect(changedWidths([width(12)], [width(11, ["x"], null)])).toEqual([]);
 });
 
 test("what is to be seen to, by what a part is and how it is held", () => {

@@ -24,6 +24,8 @@ test("a shaft is measured, filled up from the drawers, read and kept; its twin i
   // A width that cannot be: said at once, and nothing is lost.
   await page.getByLabel(/^4 Cam pinion/).fill("240");
   await expect(stands).toContainText(/overlap the faces by/);
+  await page.getByLabel(/^4 Cam pinion/).fill("24.4");
+  await expect(stands).toContainText(/Cam pinion is 0\.585 mm narrower than last time/);
   await page.getByLabel(/^4 Cam pinion/).fill("24,98");
   await page.getByLabel(/^End float as read/).fill("0.9");
   await page.getByLabel("Float read with").selectOption({ index: 1 });

@@ -1,6 +1,6 @@
 import { useWords } from "~/app/features/words/use-words";
 import type { Bodies } from "~/core/logbook";
-import type { PlaneWanted, Shaft } from "~/core/shafts";
+import { changedWidths, type PlaneWanted, type Shaft } from "~/core/shafts";
 import { drawnEntry } from "../../shafts/drawn-shaft";
 import { ShaftDrawing } from "../../shafts/shaft-drawing";
 import { capital } from "../../words/count";
@@ -53,6 +53,12 @@ export function ShaftSays({
         </p>
       ))}
       {stands.laid.length > 0 && <p className="text-lg">{capital(laidWords(reader, stands))}.</p>}
+      {changedWidths(before?.parts ?? [], stands.parts).map(({ key, name, byMm, expandedUncertaintyMm }) => (
+        <p key={key} className="text-lg text-near font-semibold">
+          {name} is {mm(Math.abs(byMm))} {byMm < 0 ? "narrower" : "wider"} than last time, known to ±{" "}
+          {mm(expandedUncertaintyMm)}: worn, or another part.
+        </p>
+      ))}
       {wasFloat !== null && (
         <p className="text-mid text-lg">
           {capital(before?.phase ?? "")} before: end float {mm(wasFloat)}
