@@ -1,21 +1,18 @@
 import { useState } from "react";
-import { data, Form, Link, redirect, useNavigation, useSearchParams } from "react-router";
+import { data, Link, redirect, useSearchParams } from "react-router";
 import { v7 } from "uuid";
 import { GuideParts } from "~/app/features/guides/guide-parts";
 import { OrderPicture } from "~/app/features/guides/order-picture";
+import { CopyTo } from "~/app/features/machine/copy-to";
+import { Revisions } from "~/app/features/machine/revisions";
 import { PlaceHead } from "~/app/features/shell/head";
-import { Refused } from "~/app/features/words/refused";
-import { shortDay } from "~/app/features/words/times";
-import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { guideOrder, screwsOf } from "~/core/guides";
 import { mayWork } from "~/operations/context";
 import { copyGuide } from "~/operations/copy-guide";
-import { Button, buttonClass } from "~/ui/button";
+import { buttonClass } from "~/ui/button";
 import { Select } from "~/ui/field";
-import { Fold } from "~/ui/fold";
-import { Tick } from "~/ui/tick";
 import type { Route } from "./+types/guide";
 import { loadGuide } from "./load-guide.server";
 
@@ -49,7 +46,6 @@ const screws = (count: number): string => `${count} ${count === 1 ? "screw" : "s
 /** A guide: its parts as they come off, what is in the way of one, its revisions, and the way to a twin. */
 export default function GuidePage({ loaderData, actionData }: Route.ComponentProps) {
   const { guide, machine, revisions, machines, mayKeep } = loaderData;
-  const reader = useWords();
   const [search, setSearch] = useSearchParams();
   const reach = guide.parts.some(({ id }) => id === search.get("reach")) ? String(search.get("reach")) : "";
   const found = guideOrder(guide.parts, reach || undefined);
@@ -57,7 +53,6 @@ export default function GuidePage({ loaderData, actionData }: Route.ComponentPro
   const nameOf = (id: string) => guide.parts.find((part) => part.id === id)?.name ?? id;
   const here = `/guides/${guide.guideId}`;
   const [ids] = useState(() => ({ entryId: v7(), revisionId: v7(), guideId: v7() }));
-  const busy = useNavigation().state !== "idle";
   return (
     <>
       <PlaceHead />
@@ -142,48 +137,15 @@ export default function GuidePage({ loaderData, actionData }: Route.ComponentPro
               />
             )}
             {mayKeep && machines.length > 0 && (
-              <Fold summary="Copy it to another machine">
-                <Form method="post" className="grid gap-3 py-2">
-                  {Object.entries(ids).map(([name, id]) => (
-                    <input key={name} type="hidden" name={name} value={id} suppressHydrationWarning />
-                  ))}
-                  <Select label="Machine" name="machineId">
-                    {machines.map(({ id, name, tag }) => (
-                      <option key={id} value={id}>
-                        {name}, {tag}
-                      </option>
-                    ))}
-                  </Select>
-                  <Tick
-                    name="mirrored"
-                    value="yes"
-                    label="For the other hand: left and right, and senses of turning, change places"
-                  />
-                  {actionData?.refusal && (
-                    <p role="alert" className="text-outside font-semibold">
-                      <Refused refusal={actionData.refusal} />
-                    </p>
-                  )}
-                  <div>
-                    <Button type="submit" large disabled={busy}>
-                      Copy the guide
-                    </Button>
-                  </div>
-                </Form>
-              </Fold>
+              <CopyTo
+                what="guide"
+                ids={ids}
+                machines={machines}
+                hand="left and right, and senses of turning, change places"
+                refusal={actionData?.refusal ?? null}
+              />
             )}
-            <section aria-labelledby="revisions">
-              <h2 id="revisions" className="text-xl font-bold">
-                Revisions
-              </h2>
-              <ol>
-                {revisions.map(({ id, revision, madeAt, madeByName, parts }) => (
-                  <li key={id} className="border-t border-rule py-1.5">
-                    <b className="figure">{revision}</b>, {parts} parts, {madeByName}, {shortDay(reader, madeAt)}
-                  </li>
-                ))}
-              </ol>
-            </section>
+            <Revisions of={revisions} />
           </div>
         </div>
       </main>

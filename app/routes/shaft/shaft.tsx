@@ -1,12 +1,13 @@
 import { useState } from "react";
-import { data, Form, Link, redirect, useNavigation } from "react-router";
+import { data, Link, redirect } from "react-router";
 import { v7 } from "uuid";
+import { CopyTo } from "~/app/features/machine/copy-to";
+import { Revisions } from "~/app/features/machine/revisions";
 import { drawnEntry, drawnShaft } from "~/app/features/shafts/drawn-shaft";
 import { PartsOfShaft } from "~/app/features/shafts/parts-of-shaft";
 import { ShaftDrawing } from "~/app/features/shafts/shaft-drawing";
 import { PlaceHead } from "~/app/features/shell/head";
 import { capital } from "~/app/features/words/count";
-import { Refused } from "~/app/features/words/refused";
 import { closesWords, floatWords, laidWords } from "~/app/features/words/shafts";
 import { lengthWords } from "~/app/features/words/spoken";
 import { shortDay } from "~/app/features/words/times";
@@ -17,10 +18,7 @@ import { knownShafts } from "~/core/logbook";
 import { planesWanted } from "~/core/shafts";
 import { mayWork } from "~/operations/context";
 import { copyShaft } from "~/operations/copy-shaft";
-import { Button, buttonClass } from "~/ui/button";
-import { Select } from "~/ui/field";
-import { Fold } from "~/ui/fold";
-import { Tick } from "~/ui/tick";
+import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/shaft";
 import { loadShaft } from "./load-shaft.server";
 
@@ -54,7 +52,6 @@ export default function ShaftPage({ loaderData, actionData }: Route.ComponentPro
   const { shaft, known, machine, revisions, machines, mayKeep } = loaderData;
   const reader = useWords();
   const [ids] = useState(() => ({ entryId: v7(), revisionId: v7(), shaftId: v7() }));
-  const busy = useNavigation().state !== "idle";
   const now = knownShafts(known, []);
   const entry = now.find((one) => one.shaft.shaftId === shaft.shaftId)?.entry ?? null;
   const wanted = planesWanted(shaft, now);
@@ -117,48 +114,15 @@ export default function ShaftPage({ loaderData, actionData }: Route.ComponentPro
           <PartsOfShaft shaft={shaft} wanted={wanted} fitted={entry?.body ?? null} />
           <div className="grid gap-6 content-start">
             {mayKeep && machines.length > 0 && (
-              <Fold summary="Copy it to another machine">
-                <Form method="post" className="grid gap-3 py-2">
-                  {Object.entries(ids).map(([name, id]) => (
-                    <input key={name} type="hidden" name={name} value={id} suppressHydrationWarning />
-                  ))}
-                  <Select label="Machine" name="machineId">
-                    {machines.map(({ id, name, tag }) => (
-                      <option key={id} value={id}>
-                        {name}, {tag}
-                      </option>
-                    ))}
-                  </Select>
-                  <Tick
-                    name="mirrored"
-                    value="yes"
-                    label="For the other hand: the order of the parts is turned round"
-                  />
-                  {actionData?.refusal && (
-                    <p role="alert" className="text-outside font-semibold">
-                      <Refused refusal={actionData.refusal} />
-                    </p>
-                  )}
-                  <div>
-                    <Button type="submit" large disabled={busy}>
-                      Copy the shaft
-                    </Button>
-                  </div>
-                </Form>
-              </Fold>
+              <CopyTo
+                what="shaft"
+                ids={ids}
+                machines={machines}
+                hand="the order of the parts is turned round"
+                refusal={actionData?.refusal ?? null}
+              />
             )}
-            <section aria-labelledby="revisions">
-              <h2 id="revisions" className="text-xl font-bold">
-                Revisions
-              </h2>
-              <ol>
-                {revisions.map(({ id, revision, madeAt, madeByName, parts }) => (
-                  <li key={id} className="border-t border-rule py-1.5">
-                    <b className="figure">{revision}</b>, {parts} parts, {madeByName}, {shortDay(reader, madeAt)}
-                  </li>
-                ))}
-              </ol>
-            </section>
+            <Revisions of={revisions} />
           </div>
         </div>
       </main>
