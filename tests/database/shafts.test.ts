@@ -1,13 +1,14 @@
 import { v7 } from "uuid";
 import { expect, test } from "vitest";
-import { isKind } from "~/core/logbook";
+import { isKind, optionsOf } from "~/core/logbook";
 import { mustHold, type Result } from "~/core/quantity";
-import { entriesOfJob } from "~/data/queries/entries";
+import { entriesOfJob, optionsOfMachine, optionsOfStage } from "~/data/queries/entries";
 import { openPointsOf } from "~/data/queries/open-points";
 import { machineShafts, shaftsOfMachine } from "~/data/queries/shafts";
 import { copyMachine } from "~/operations/copy-machine";
 import { copyShaft } from "~/operations/copy-shaft";
 import { correctEntry } from "~/operations/correct-entry";
+import { keepOption } from "~/operations/keep-option";
 import { keepShaft } from "~/operations/keep-shaft";
 import { signJob } from "~/operations/sign-job";
 import { keepItem } from "~/operations/stores";
@@ -203,4 +204,32 @@ test("a mirrored copy of the machine has its shafts turned round and tied to its
   expect(refusalOf(await copyShaft(works.as(), copied))).toBe("shaft-name-taken shaft.name");
   const reader = await works.addPerson("reader");
   expect(refusalOf(await copyShaft(works.as(reader), copied))).toBe("role");
+});
+
+test("ways to build an assembly stand on the machine, each as it was last said; a stage's own stay with the stage", async () => {
+  const keepWay = (said: object) =>
+    keepOption(works.as(), {
+      id: v7(),
+      machineId: works.machineId,
+      assembly: "Feed shaft",
+      name: "Sleeve",
+      outcome: "open",
+      madeAt: new Date().toISOString(),
+      ...said,
+    });
+  expect(refusalOf(await keepWay({ assembly: undefined }))).toBe("missing assembly");
+  expect(refusalOf(await keepWay({ stageId: works.stageId }))).toBe("one-of-two assembly");
+  expect(refusalOf(await keepWay({ machineId: v7() }))).toBe("no-such-machine machineId");
+  expect(refusalOf(await keepWay({ outcome: "lost" }))).toBe("missing why");
+  mustHold(await keepWay({}));
+  mustHold(await keepWay({ name: "Shims", outcome: "lost", why: "they walk out" }));
+  mustHold(await keepWay({ outcome: "chosen", why: "one piece" }));
+  mustHold(await keepWay({ assembly: "Gearbox" }));
+  const ways = optionsOf(await optionsOfMachine(works.pool, works.machineId, 50));
+  expect(ways.map(({ body }) => `${body.assembly}: ${body.name}, ${body.outcome}`)).toEqual([
+    "Feed shaft: Sleeve, chosen",
+    "Gearbox: Sleeve, open",
+    "Feed shaft: Shims, lost",
+  ]);
+  expect(await optionsOfStage(works.pool, works.stageId, 50)).toEqual([]);
 });
