@@ -11,23 +11,19 @@ import {
 import type { Database } from "../data/postgres";
 import { closePoints, insertPoint, openPointsOf } from "../data/queries/open-points";
 
-type Part = { code: Provisional; name: string; text: string };
+type Part = { code: Provisional; name: string };
 
 /** Of what a signature leaves: each shaft that does not stand right, and each frame, fit, housing or coupling that is not inside. */
 const leftWrong = ({ shafts, measured }: JobRecord): Part[] => [
   ...shaftsNotRight(shafts).map(({ body }) => part("shaft-not-right", body.shaft.name)),
-  ...measuredOpen(measured).map(({ body }) => part("measured-not-inside", body.of, body.said)),
+  ...measuredOpen(measured).map(({ body }) => part("measured-not-inside", body.of)),
 ];
 /** What it put right. */
 const putRight = ({ shafts, measured }: JobRecord): Part[] => [
   ...shaftsRight(shafts).map(({ body }) => part("shaft-not-right", body.shaft.name)),
   ...measuredRight(measured).map(({ body }) => part("measured-not-inside", body.of)),
 ];
-const part = (code: Provisional, name: string, said = ""): Part => ({
-  code,
-  name,
-  text: said ? `${name}: ${said}` : name,
-});
+const part = (code: Provisional, name: string): Part => ({ code, name });
 
 /** One point for each, on the machine: it keeps its first date while it stays wrong, and closes when that same part was put right. */
 export async function settlePutRight(
@@ -53,7 +49,7 @@ export async function settlePutRight(
       machineId,
       stageId: null,
       code: one.code,
-      text: one.text,
+      text: one.name,
       openedEntry: signature.id,
       openedBy: signature.madeBy,
       openedAt: signature.madeAt,

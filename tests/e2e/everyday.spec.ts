@@ -282,6 +282,7 @@ test("a first build has nothing as found, and asks for none", async ({ page }) =
   await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link")).toHaveText([
     /Make safe/,
     /Apart/,
+    /Put right/,
     /Set/,
     /Lock up/,
     /Prove/,

@@ -19,9 +19,9 @@ function figuresIn(text: string): Figure[] {
   );
 }
 
-/** Figures as somebody else gave them, in the unit in which they were given: limits and their source, a pitch, a certificate, a model. */
+/** Figures as somebody else gave them, in the unit in which they were given: limits and their source, a pitch, a certificate, a model, an answer of the Bench. */
 const asGiven =
-  /^(Limits|Revise|\d+(\.\d+)? to \d.*aim|.*(, serial |pitch |long\.|certificate|span of|make over)|V-belt|Toothed belt)/;
+  /^(Limits|Revise|\d+(\.\d+)? to \d.*aim|.*(, serial |pitch |long\.|certificate|span of|make over|Set it up slack|The movable shaft stands)|V-belt|Toothed belt)/;
 
 /** What a move does for each millimetre or inch of it: lengths to lengths are the same in both. */
 const perMove = /\b(an?|each) (mm|in)\b/;
