@@ -77,21 +77,25 @@ export function buildMeasured(
   return accept({
     ...said,
     output: answer.result,
-    verdict: verdictOf(said.input, answer.result, instrument),
+    verdict: verdictOf(said.input, answer.result),
     instrument: instrument && { id: instrument.id, name: instrument.name },
   });
 }
 
-/** With nothing known of how well it was read, nothing inside can be proven, and nothing outside. */
-function verdictOf(input: object, output: unknown, instrument: Instrument | null): Bodies["measured"]["verdict"] {
+/** With nothing known of how well it was read, whatever it was read with, nothing inside can be proven, and nothing outside. */
+function verdictOf(input: object, output: unknown): Bodies["measured"]["verdict"] {
   const verdict = verdictIn(output);
-  if (verdict === null || instrument !== null) return verdict;
-  const known =
-    JSON.stringify(input).includes('"expandedUncertainty') &&
-    !/"expandedUncertaintyMm":0[,}]/.test(JSON.stringify(input));
-  return known || faulty.safeParse(output).success ? verdict : "undecided";
+  if (verdict === null || faulty.safeParse(output).success) return verdict;
+  return uncertain.safeParse(input).success ? verdict : "undecided";
 }
 
+/** Inputs that say how well it was read. */
+const u = z.number().gt(0);
+const uncertain = z.union([
+  z.object({ expandedUncertaintyMm: u }),
+  z.object({ expandedUncertainty: z.object({ offsetMm: u, angleDeg: u }) }),
+  z.object({ pair: z.object({ expandedUncertaintyMm: u }) }),
+]);
 const judged = z.object({ verdict: z.enum(verdicts) });
 const faulty = z.object({ faults: z.array(z.unknown()).min(1) });
 const fitted = z.object({ pair: judged.extend({ says: z.string() }) });

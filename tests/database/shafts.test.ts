@@ -163,15 +163,16 @@ test("what does not stand right, or was shimmed and not read again, is on the pa
   expect(open.map(({ code, text }) => `${code}: ${text}`)).toEqual(
     expect.arrayContaining(["shaft-not-right: Feed shaft", "measured-not-inside: Frame"]),
   );
+  const known = { ...flat, instrumentId: works.instrumentId, input: { ...flat.input, expandedUncertaintyMm: 0.01 } };
   // Work on something else puts neither right.
   const other = await works.openJob();
   mustHold(await works.entry(other, { kind: "turned", way: "as built", feel: "free" }));
-  mustHold(await works.entry(other, { ...flat, of: "Other frame", instrumentId: works.instrumentId }));
+  mustHold(await works.entry(other, { ...known, of: "Other frame" }));
   mustHold(await sign(other, ["no-as-found"]));
   expect(await openPointsOf(works.pool, [works.machineId])).toHaveLength(open.length);
   const again = await works.openJob();
   mustHold(await works.entry(again, await fitted()));
-  mustHold(await works.entry(again, { ...flat, instrumentId: works.instrumentId }));
+  mustHold(await works.entry(again, known));
   mustHold(await sign(again, ["no-as-found"]));
   const codes = (await openPointsOf(works.pool, [works.machineId])).map(({ code }) => code);
   expect(codes).not.toContain("shaft-not-right");

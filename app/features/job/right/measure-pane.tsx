@@ -156,6 +156,11 @@ export function MeasurePane({ tool, bench }: { tool: MeasuredTool; bench: BenchT
                 : "The answer stands here as soon as the fields can be read."}
             </p>
           )}
+          {output !== null && "u" in texts && !/[1-9]/.test(texts.u ?? "") && (
+            <p className="text-lg text-near">
+              Without its uncertainty nothing is proven: it is logged as not to be told. Say what it was read with.
+            </p>
+          )}
           {found.length > 0 && (
             <div>
               <h3 className="font-bold text-lg">Shims, from the drawers</h3>
