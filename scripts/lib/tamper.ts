@@ -43,7 +43,7 @@ export function tamperCases(machineId: string, other: string): Case[] {
     ["a media type", "row-differs", ["update attachment set media_type = 'text/html'"], ["attachment"]],
     ["a preview", "row-differs", ["update attachment set preview = 'x'"], ["attachment"]],
     ["a certificate", "row-differs", ["update certificate set content = 'x'"], ["certificate"]],
-    ["stock", "row-differs", ["update store_movement set change = change + 1"], ["store_movement"]],
+    ["stock", "row-differs", ["update store_movement set change = change * 2"], ["store_movement"]],
     ["a count", "count-differs", ["update store_item set count = count + 1"], ["store_item"]],
     ["an open point", "row-differs", ["update open_point set text = 'Nothing'"], ["open_point"]],
     ["an open point gone", "row-missing", ["delete from open_point"], ["open_point"]],
