@@ -2,7 +2,7 @@
 const below = "^core/(quantity|numerics)/";
 const shared = "^core/(quantity|numerics|statistics|reference)/";
 const elements =
-  "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings|prints|shifting|making|guides|greasing";
+  "gears|worms|bevels|planetary|belts|chains|trains|fastening|stacks|stores|couplings|prints|shifting|making|guides|greasing|axes|sound";
 
 const door = (name, from, allowed, extra = {}) => ({
   name,
@@ -64,7 +64,10 @@ module.exports = {
     {
       name: "core has no packages",
       severity: "error",
-      from: { path: "^core/", pathNot: "(^core/schemas/|^core/records/|/schema\\.ts$|\\.test\\.ts$)" },
+      from: {
+        path: "^core/",
+        pathNot: "(^core/schemas/|^core/records/|/schema\\.ts$|^core/sound/spectrum\\.ts$|\\.test\\.ts$)",
+      },
       to: { dependencyTypes: ["npm", "npm-dev", "core"] },
     },
     {
@@ -72,6 +75,12 @@ module.exports = {
       severity: "error",
       from: { path: "(^core/schemas/|^core/records/|^core/.*/schema\\.ts$)" },
       to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/zod/" },
+    },
+    {
+      name: "spectra are made by the one package for it",
+      severity: "error",
+      from: { path: "^core/sound/spectrum\\.ts$" },
+      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/fft\\.js/" },
     },
     { name: "resolvable", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "(\\+types|virtual:)" } },
   ],

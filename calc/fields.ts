@@ -1,5 +1,5 @@
 import * as z from "zod";
-import { finite, notNegative, ordered } from "../core/schemas";
+import { finite, notNegative, ordered, text } from "../core/schemas";
 
 export {
   moduleOf,
@@ -53,6 +53,50 @@ export function oneForm<T extends object>(
     return null;
   };
 }
+
+/**
+ * Which of several forms was chosen, each begun by a key of its own and needing the rest of its keys. None or more than one is refused at
+ * the first form's first key, a key of the chosen form that is missing at itself, and so is one that belongs to a form not chosen.
+ */
+export function chosenForm<T extends object>(
+  ...forms: readonly (readonly [keyof T & string, ...(keyof T & string)[]])[]
+) {
+  return (input: T, context: z.RefinementCtx) => {
+    const at = (path: string, code: string, message: string) =>
+      context.addIssue({ code: "custom", params: { code }, message, path: [path] });
+    const starts = forms.map(([first]) => first);
+    const chosen = forms.filter(([first]) => input[first] !== undefined);
+    const form = chosen[0];
+    if (!form) return at(starts[0] as string, "one-of-missing", `give one of ${starts.join(", ")}`);
+    if (chosen.length > 1) return at(starts[0] as string, "one-of-doubled", `give only one of ${starts.join(", ")}`);
+    for (const key of form) if (input[key] === undefined) at(key, "missing", "this is missing");
+    for (const key of forms.flat())
+      if (!form.includes(key) && input[key] !== undefined)
+        at(key, "not-of-this-form", `this does not go with ${form[0]}`);
+  };
+}
+
+/** Ids of a list stand once each; a second one of a name is refused at its `id`. */
+export function idsOnce(
+  list: readonly { id: string }[],
+  context: z.RefinementCtx,
+  taken: readonly string[] = [],
+): void {
+  const seen = new Set(taken);
+  for (const [i, { id }] of list.entries()) {
+    if (seen.has(id))
+      context.addIssue({
+        code: "custom",
+        params: { code: "id-twice" },
+        message: `there is a second ${id}`,
+        path: [i, "id"],
+      });
+    seen.add(id);
+  }
+}
+
+/** A name of something in a list. */
+export const id = text(200).min(1);
 
 /** A window in newtons with the aim inside or outside it, refused at its lower end where upside down. */
 export const newtonWindow = z

@@ -1,12 +1,15 @@
 import type { Tool } from "./tool";
 import { adviseTool } from "./tools/advise";
+import { axisTravelTool } from "./tools/axis-travel";
 import { beltDriveTool } from "./tools/belt-drive";
 import { beltPathTool } from "./tools/belt-path";
 import { beltTensionTool } from "./tools/belt-tension";
+import { beltWidthTool } from "./tools/belt-width";
 import { bevelPairTool } from "./tools/bevel-pair";
 import { chainConditionTool } from "./tools/chain-condition";
 import { chainDriveTool } from "./tools/chain-drive";
 import { contactPrintTool } from "./tools/contact-print";
+import { counterbalanceTool } from "./tools/counterbalance";
 import { couplingTool } from "./tools/coupling";
 import { fastenOrderTool } from "./tools/fasten-order";
 import { feelRoundTool } from "./tools/feel-round";
@@ -24,12 +27,15 @@ import { handSlackTool } from "./tools/hand-slack";
 import { holeGridTool } from "./tools/hole-grid";
 import { housingLineTool } from "./tools/housing-line";
 import { idlerSetTool } from "./tools/idler-set";
+import { indexErrorTool } from "./tools/index-error";
 import { indexPlanTool } from "./tools/index-plan";
 import { madeBoreTool } from "./tools/made-bore";
 import { meshRoundTool } from "./tools/mesh-round";
+import { openRunTool } from "./tools/open-run";
 import { paperStripTool } from "./tools/paper-strip";
 import { partRunoutTool } from "./tools/part-runout";
 import { planetaryTool } from "./tools/planetary";
+import { pluckTool } from "./tools/pluck";
 import { ratioForSpeedTool } from "./tools/ratio-for-speed";
 import { responseTool } from "./tools/response";
 import { rollerGridTool } from "./tools/roller-grid";
@@ -40,6 +46,7 @@ import { shiftTravelTool } from "./tools/shift-travel";
 import { shimStackTool } from "./tools/shim-stack";
 import { stepsPerUnitTool } from "./tools/steps-per-unit";
 import { stopSpacerTool } from "./tools/stop-spacer";
+import { strandsTool } from "./tools/strands";
 import { stripOrderTool } from "./tools/strip-order";
 import { swapPairsTool } from "./tools/swap-pairs";
 import { tensionFirstTool } from "./tools/tension-first";
@@ -103,6 +110,13 @@ export const tools: readonly Tool[] = [
   framePullTool,
   partRunoutTool,
   housingLineTool,
+  pluckTool,
+  beltWidthTool,
+  strandsTool,
+  openRunTool,
+  axisTravelTool,
+  counterbalanceTool,
+  indexErrorTool,
 ];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

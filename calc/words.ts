@@ -36,6 +36,20 @@ export function refusalMessage({ code, facts }: Refusal): string {
       return `there are only ${fact("pulleys")} pulleys, counted from 0`;
     case "stiffness-alone":
       return `the stiffness alone makes the span swing at ${fact("leastHz")} Hz; the frequency must be higher`;
+    case "not-a-recording":
+      return "this is not a WAV file";
+    case "sound-compressed":
+      return `the sound is packed as ${fact("form")}; save it as WAV with PCM samples`;
+    case "sound-empty":
+      return "there is no sound in this file";
+    case "not-read-here":
+      return "a file is read by the command only";
+    case "all-slack":
+      return "all of these strands are slack: there is nothing that they share";
+    case "stiffness-without-tension":
+      return "a take-up needs tensions: give span and mass, or read the strands as tensions";
+    case "nothing-to-add":
+      return "there is nothing to add up: give wheels, steps, lost motion or others";
     case "two-roles":
       return "one member cannot have two of fixed, input and output";
     case "stack-too-long":

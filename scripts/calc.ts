@@ -8,7 +8,8 @@
  */
 import { readFileSync } from "node:fs";
 import * as z from "zod";
-import { type CalcAnswer, callTool, type Tool, tools } from "../calc";
+import { type CalcAnswer, type CalcError, callTool, refusalMessage, type Tool, tools } from "../calc";
+import { oneChannel, readWav } from "../core/sound";
 
 const print = (value: unknown) => process.stdout.write(`${JSON.stringify(value)}\n`);
 const refusal = (code: string, message: string) => ({ error: { code, message, path: [] } });
@@ -20,7 +21,33 @@ function answer(tool: Tool, text: string): CalcAnswer {
   } catch {
     return { ok: false, refused: refusal("not-json", "the input is not a JSON object") };
   }
-  return callTool(tool, input);
+  const recorded = tool.name === "pluck" ? recordingNamed(input) : null;
+  if (recorded === null) return callTool(tool, input);
+  return recorded.ok ? callTool(tool, recorded.input) : { ok: false, refused: recorded.refused };
+}
+
+type Recorded = { ok: true; input: object } | { ok: false; refused: CalcError };
+
+/** A recording named by its path is read here, so that the computation gets samples as it does in the browser; null where none is named. */
+function recordingNamed(input: unknown): Recorded | null {
+  if (typeof input !== "object" || input === null || !("wavPath" in input) || typeof input.wavPath !== "string")
+    return null;
+  const { wavPath, ...rest } = input;
+  if ("samples" in rest || "simulated" in rest) return null;
+  const refused = (code: string, message: string): Recorded => ({
+    ok: false,
+    refused: { error: { code, message, path: ["wavPath"] } },
+  });
+  let bytes: Uint8Array<ArrayBuffer>;
+  try {
+    bytes = Uint8Array.from(readFileSync(wavPath));
+  } catch {
+    return refused("no-such-file", "this file cannot be read");
+  }
+  const wav = readWav(bytes.buffer);
+  if (!wav.ok) return refused(wav.refusal.code, refusalMessage(wav.refusal));
+  const { samples, sampleRateHz } = oneChannel(wav.value.channels, wav.value.sampleRateHz);
+  return { ok: true, input: { ...rest, samples: [...samples], sampleRateHz } };
 }
 
 function main(args: readonly string[]): number {

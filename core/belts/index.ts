@@ -18,9 +18,19 @@ export {
   runningSense,
   type SpanLine,
 } from "./belt-path";
+export { type BeltWidth, beltWidth, type PlacedWidth, type WidthPlace, type WidthQuestion } from "./belt-width";
 export { type EccentricIdler, type IdlerSetting, idlerSet } from "./idler-set";
 export { pulleyOutlines } from "./outline";
 export { type GridRoller, type GridRow, type RollerGrid, rollerGrid } from "./roller-grid";
+export {
+  type Strand,
+  type StrandQuantity,
+  type StrandShare,
+  type Strands,
+  type StrandsQuestion,
+  strandQuantities,
+  strands,
+} from "./strands";
 export {
   type BeltSpan,
   deflectionOfForce,

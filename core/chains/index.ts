@@ -16,5 +16,15 @@ export {
   type PressedRoller,
   type StrandShape,
 } from "./hand-slack";
+export {
+  type OpenRun,
+  type OpenRunQuestion,
+  openRun,
+  type RunRange,
+  type RunSide,
+  type RunWheel,
+  type Tackle,
+  type TackleForces,
+} from "./open-run";
 export { sprocketOutlines } from "./outline";
 export { type ChainGeometry, centreOfLinks, inclination, leastCentre, linksAt } from "./pitch-lines";

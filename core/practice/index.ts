@@ -6,6 +6,13 @@ export {
   type Shown,
   shownIn,
 } from "./instrument-units";
+export {
+  lowestPartial,
+  type PluckedString,
+  pluckSound,
+  recordedIn,
+  type Surroundings,
+} from "./plucked-string";
 export { normalDeviate, type Random, seededRandom } from "./random";
 export { type HiddenStage, type SimulatedStage, simulatedStage } from "./simulated-stage";
 export { type UsualInstrument, usualInstruments } from "./usual-instruments";

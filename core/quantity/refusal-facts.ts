@@ -64,4 +64,5 @@ export type RefusalFacts = {
   "no-such-pulley": { pulleys: number };
   "stiffness-alone": { leastHz: number };
   "too-many-spacers": { most: number };
+  "sound-compressed": { form: string };
 };

@@ -34,6 +34,7 @@ const numbers = [
   "pulleys",
 ];
 const texts = [
+  "form",
   "text",
   "name",
   "names",
