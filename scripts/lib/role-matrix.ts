@@ -59,6 +59,16 @@ const benchTools = [
   "frame-pull",
   "strip-order",
   "grease-due",
+  "tension-first",
+  "strands",
+  "belt-width",
+  "roller-grid",
+  "hand-slack",
+  "open-run",
+  "axis-travel",
+  "counterbalance",
+  "index-error",
+  "pluck",
 ];
 
 /** Who may look at each route and who may send to it, as the workshop's rules say; not as the code does. */

@@ -160,6 +160,63 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
         name: "How does this chain stand?",
         question: "Wear over counted pitches, sag, and the move of the centres that brings it where it is wanted",
       },
+      {
+        tool: "pluck",
+        name: "What does this span sound at?",
+        question: "The pitch of a plucked belt by the microphone, from a sound file, or simulated, and how sure it is",
+      },
+      {
+        tool: "tension-first",
+        name: "How far is a new belt moved first?",
+        question:
+          "First moves of a belt whose stiffness is a guess: safe against passing the limit, learnt from each reading",
+      },
+      {
+        tool: "strands",
+        name: "Do these share the load?",
+        question: "Belts, cords or chains side by side: what each carries, and what each must change",
+      },
+      {
+        tool: "belt-width",
+        name: "How wide must this belt be?",
+        question: "Width of a toothed belt at its place in the train, and what of the stock is wide enough",
+      },
+      {
+        tool: "roller-grid",
+        name: "Which roller in which hole?",
+        question: "Barrels and holes on a row: which gives a belt its tension, and whether it goes on",
+      },
+      {
+        tool: "hand-slack",
+        name: "How slack is it by hand?",
+        question: "A strand moved up and down by hand, level or steep: whether that is right, and what takes it up",
+      },
+      {
+        tool: "open-run",
+        name: "How far does it turn before a joint meets the wheel?",
+        question: "A chain or cord with ends: its range, where to shift it, a block and tackle on it",
+      },
+    ],
+  },
+  {
+    name: "Moving axes",
+    tools: [
+      {
+        tool: "axis-travel",
+        name: "Does it stop before its buffers?",
+        question: "End switches, buffers and the travel of a position sensor of an axis that slides or swings",
+      },
+      {
+        tool: "counterbalance",
+        name: "Do the springs carry the load?",
+        question:
+          "Springs or cords under a load along its travel: what is left for the drive up and down, and how many strands are best",
+      },
+      {
+        tool: "index-error",
+        name: "How far off is a division?",
+        question: "Every division of an index drive: runout, whole steps and lost motion together",
+      },
     ],
   },
   {

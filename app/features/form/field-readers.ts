@@ -50,3 +50,21 @@ export function pitch(read: TextReader, name: string): number {
 /** One of the options; the first where none was chosen. */
 export const choice = <T extends string>(read: TextReader, name: string, options: readonly [T, ...T[]]): T =>
   options.find((option) => option === read.text(name)) ?? options[0];
+
+/** A bare number above 0. */
+export function positiveNumber(read: TextReader, name: string): number {
+  const value = read.number(name);
+  read.want(name, value > 0, "too-small");
+  return value;
+}
+
+/** The same where it may be left out. */
+export const positiveOr = <T>(read: TextReader, name: string, usual: T): number | T =>
+  read.has(name) ? positiveNumber(read, name) : usual;
+
+/** A bare number not below 0; the usual one where it is left out. */
+export function notNegativeOr(read: TextReader, name: string, usual: number): number {
+  const value = read.numberOr(name, usual);
+  read.want(name, !(value < 0), "too-small");
+  return value;
+}
