@@ -76,6 +76,17 @@ export const usualInstruments: readonly UsualInstrument[] = [
     leavesMm: [],
   },
   {
+    key: "microphone",
+    name: "Microphone of the tablet",
+    kind: "microphone",
+    dimension: "frequency",
+    resolution: 0.1,
+    // Three plucks lie within 2 % of one another: half of that at a hundred hertz.
+    expandedUncertainty: 1,
+    coverage: 2,
+    leavesMm: [],
+  },
+  {
     key: "gauge",
     name: "Force gauge 0.5",
     kind: "force gauge",

@@ -28,10 +28,7 @@ const blank = {
   ],
 };
 
-/** What the plucks say together. */
-export type Plucked = { frequencyHz: number; count: number; spread: number; byHand: boolean };
-
-/** A span plucked and listened to, as often as one likes; what is taken is the middle of what was heard. */
+/** A span plucked and listened to, as often as one likes; each pluck that was not struck out is a reading. */
 export function Ear({
   expected,
   onTake,
@@ -39,7 +36,8 @@ export function Ear({
 }: {
   /** Of the limits, Hz. */
   expected: { lo: number; hi: number } | null;
-  onTake?: (plucked: Plucked) => void;
+  /** Told the pitch of every pluck, Hz. */
+  onTake?: (frequenciesHz: number[]) => void;
   /** Other ways to get a sound, as a simulated one. */
   more?: (add: (of: SoundQuestion["of"], from: string) => void, busy: boolean) => ReactNode;
 }) {
@@ -111,21 +109,6 @@ export function Ear({
           {trouble}
         </p>
       )}
-      {(last || expected) && (
-        <SoundPicture
-          drawn={last?.heard.drawn ?? blank}
-          ringS={last?.heard.pluck.ringS ?? null}
-          pickedHz={last?.pickedHz ?? null}
-          expected={expected}
-          hertz={hertz}
-        />
-      )}
-      {expected && (
-        <p className="text-mid">
-          Expected: {hertz(expected.lo)} to {hertz(expected.hi)}, by the limits of this stage.
-        </p>
-      )}
-      {last && <Pick pluck={last} hertz={hertz} onPick={(hz) => ear.pick(last.id, hz)} />}
       <div role="status" className="grid gap-1">
         {ear.listening && <p>Listening …</p>}
         {last && !busy && remarksOn(last.heard).map((remark) => <p key={remark}>{remark}</p>)}
@@ -149,16 +132,27 @@ export function Ear({
           <Button
             kind={ear.taken >= wanted && together.alike ? "now" : "solid"}
             large
-            onClick={() => {
-              const byHand = ear.plucks.some((one) => one.byHand);
-              onTake({ frequencyHz: together.frequencyHz, count: ear.taken, spread: together.spread, byHand });
-              ear.clear();
-            }}
+            onClick={() => onTake(ear.plucks.flatMap(({ pickedHz }) => (pickedHz === null ? [] : [pickedHz])))}
           >
-            Take {hertz(together.frequencyHz)}
+            {ear.taken === 1 ? `Take ${hertz(together.frequencyHz)}` : `Take all ${ear.taken} as readings`}
           </Button>
         </div>
       )}
+      {(last || expected) && (
+        <SoundPicture
+          drawn={last?.heard.drawn ?? blank}
+          ringS={last?.heard.pluck.ringS ?? null}
+          pickedHz={last?.pickedHz ?? null}
+          expected={expected}
+          hertz={hertz}
+        />
+      )}
+      {expected && (
+        <p className="text-mid">
+          Expected: {hertz(expected.lo)} to {hertz(expected.hi)}, by the limits of this stage.
+        </p>
+      )}
+      {last && <Pick pluck={last} hertz={hertz} onPick={(hz) => ear.pick(last.id, hz)} />}
       {ear.plucks.length > 0 && (
         <ul className="grid gap-1" aria-label="Plucks so far">
           {ear.plucks.map((one, i) => (

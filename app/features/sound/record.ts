@@ -46,6 +46,7 @@ export async function record(
       };
       context.createMediaStreamSource(stream).connect(recorder);
     });
+    recorder.port.onmessage = null;
     const samples = new Float64Array(blocks.reduce((sum, block) => sum + block.length, 0));
     let at = 0;
     for (const block of blocks) {

@@ -56,7 +56,6 @@ export function useEar(expectedHz: number | undefined, bandHz: [number, number])
     setPlucks((was) => was.map((one) => (one.id === id ? { ...one, pickedHz: hz, byHand: hz !== null } : one)));
   }, []);
   const drop = useCallback((id: number) => setPlucks((was) => was.filter((one) => one.id !== id)), []);
-  const clear = useCallback(() => setPlucks([]), []);
   const picked = plucks.flatMap(({ pickedHz }) => (pickedHz === null ? [] : [pickedHz]));
-  return { plucks, listening, add, pick, drop, clear, together: severalPlucks(picked), taken: picked.length };
+  return { plucks, listening, add, pick, drop, together: severalPlucks(picked), taken: picked.length };
 }

@@ -157,6 +157,7 @@ const usualKind: Partial<Record<MeasuredQuantity, string>> = {
   "hand-movement": "steel rule",
   elongation: "caliper",
   gap: "feeler set",
+  "span-frequency": "frequency meter",
 };
 
 /** Instruments that show the dimension in which a quantity is read. */

@@ -11,6 +11,7 @@ import { HandWayKeys } from "../hand/hand-way-keys";
 import { ShiftFold } from "../shift/shift-fold";
 import { doneWords } from "../stations/stations";
 import { GearKeys } from "./gear-keys";
+import { ListenKey } from "./listen-key";
 import { MethodForm } from "./method-form";
 import { ReadBeside } from "./read-beside";
 import { ReadingsPane } from "./readings-pane";
@@ -69,6 +70,19 @@ export function NumberStation({ phase }: { phase: RoundPhase }) {
               <ReadBeside stage={stage} />
               <ShiftFold stage={stage} />
             </>
+          }
+          listen={
+            method.quantity === "span-frequency"
+              ? (place, onTake) => (
+                  <ListenKey
+                    stage={stage}
+                    place={place}
+                    instrument={method.instrument}
+                    begun={now.readings.some(({ struck }) => !struck)}
+                    onTake={onTake}
+                  />
+                )
+              : null
           }
           instead={<Instead now={now} logging={logging} />}
         />

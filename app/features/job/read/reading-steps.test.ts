@@ -55,6 +55,22 @@ describe("blind reading", () => {
     expect(doing([{ do: "leave-asking" }], asked).round.field).toBe("0.14");
   });
 
+  test("what an ear takes at one place is the reading and its repeats, all of them or none", () => {
+    const heard = doing([...typed("0.10"), { do: "several", texts: ["0.12", "0.13 mm", "0.11"] }]);
+    expect(written(heard)).toBe("1 0.10, 4 0.12, 4 0.13 mm repeats 1, 4 0.11 repeats 1");
+    expect(at(heard)).toBe(7);
+    const again = doing(
+      [
+        { do: "go", to: 0 },
+        { do: "several", texts: ["0.14"] },
+      ],
+      heard,
+    );
+    expect(written(again)).toMatch(/, 1 0.14 repeats 0$/);
+    const none = doing([{ do: "several", texts: ["0.12", "9"] }], heard);
+    expect([none.problem, written(none)]).toEqual(["cannot-read-so", written(heard)]);
+  });
+
   test("a struck reading is gone back to, and counts again when the strike is taken back", () => {
     const two = doing(typed("0.10", "0.55"));
     const struck = doing([{ do: "strike", index: 1 }], two);

@@ -16,7 +16,9 @@ export type ReadingStep =
   | { do: "leave-asking" }
   /** Asked whether it repeats the reading that is there: it does, or that one is struck out for it. */
   | { do: "keep-as-repeat" }
-  | { do: "keep-instead" };
+  | { do: "keep-instead" }
+  /** One after another at this place, as an ear takes them: the later ones repeat the first. */
+  | { do: "several"; texts: readonly string[] };
 
 /** Why what stands in the field was not taken. */
 export type ReadingProblem = Refusal | "every-place-read" | "too-long" | "below-nothing" | "cannot-read-so";
@@ -96,7 +98,23 @@ export function readingStep(now: Reading, step: ReadingStep, plan: ReadingPlan):
       return now.asks === null ? now : keep({ ...strike(now, now.asks, plan), asks: null }, null, plan, at);
     case "enter":
       return enter(now, plan);
+    case "several":
+      return several(now, at, step.texts, plan);
   }
+}
+
+/** All of them, or none where one cannot be taken. */
+function several(before: Reading, at: number, texts: readonly string[], plan: ReadingPlan): Reading {
+  let now = before;
+  for (const text of texts) {
+    now = enter(
+      goTo((more) => ({ ...now, round: { ...now.round, ...more, field: text }, asks: null }), at, plan),
+      plan,
+    );
+    if (now.problem !== null) return { ...before, problem: now.problem };
+    if (now.asks !== null) now = keep(now, now.asks, plan);
+  }
+  return now;
 }
 
 function goTo(plain: (more: Partial<RoundDraft>) => Reading, to: number, { positions }: ReadingPlan): Reading {

@@ -45,6 +45,7 @@ function Pane({ stopsEarly = false }: { stopsEarly?: boolean }) {
       doneWord="Round done"
       onDone={done}
       method={null}
+      listen={null}
       instead={null}
       problem={null}
       asking

@@ -35,6 +35,8 @@ type Props = {
   doneWord: string;
   onDone: () => void;
   method: ReactNode;
+  /** How it is read by ear, at the place of that name; null: it cannot be. */
+  listen: ((place: string | null, onTake: (typed: string[]) => void) => ReactNode) | null;
   /** What can be done instead of typing numbers. */
   instead: ReactNode;
   /** Why the round was not taken. */
@@ -121,6 +123,7 @@ export function ReadingsPane(props: Props) {
             take={take}
           />
         </div>
+        {props.listen?.(tooth === null ? null : named(tooth), (texts) => take({ do: "several", texts }))}
         <Keypad onKey={onKey} onBack={onBack} />
         <NextKey
           phase={phase}
