@@ -13,12 +13,14 @@
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used, and what a key of a reading costs (weights)
  * - the planner of shafts in its worker, its worst question as a ratio to a usual one (shaft)
+ * - plucks of strings by their wave equation, heard in noise: right, refused, wrong and called sure; CPU for five seconds of sound (plucks);
+ *   five thousand new belts tensioned from a guess (tensioning)
  * - a guide of two hundred parts with a photograph each: its page as a ratio to a bare one, and what a browser loads of it before scrolling (guide)
  * - a tablet that was away sends 500 entries; what a note does while its machine is locked, early and late in a job (lock)
  * - 200 saves through kills of app and database: lost, doubled, out of order (kill); fifty technicians at once (crowd); the longest pause of a ping
  *   while something dear is done (stall); changes of the database and of exported records that are found (tamper)
  *
- *   npm run bench               all of it, some twelve minutes
+ *   npm run bench               all of it, some twenty-five minutes
  *   npm run bench -- NAME …     the parts of these names
  */
 import { join } from "node:path";
@@ -33,6 +35,7 @@ import { growWorks, size } from "./bench/large-works";
 import { measureLock } from "./bench/lock";
 import { measurePages, type Pages } from "./bench/pages";
 import { writePlans } from "./bench/plans";
+import { measurePlucks } from "./bench/plucks";
 import { measurePrints } from "./bench/prints";
 import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
@@ -43,6 +46,7 @@ import { measureStall } from "./bench/stall";
 import { measureStrip } from "./bench/strip";
 import { measureSwap } from "./bench/swap";
 import { measureTamper } from "./bench/tamper";
+import { measureTensioning } from "./bench/tensioning";
 import { visitor } from "./bench/visitor";
 import { measureWeights } from "./bench/weights";
 import { idsForRoles, roleMatrix } from "./lib/role-matrix";
@@ -81,6 +85,8 @@ const alone: Record<string, () => void | Promise<void>> = {
   strip: measureStrip,
   stacks: measureStacks,
   shaft: measureShaft,
+  plucks: measurePlucks,
+  tensioning: measureTensioning,
   kill: measureKills,
 };
 type Running = {

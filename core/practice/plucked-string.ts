@@ -18,6 +18,8 @@ export type PluckedString = {
   plucks: readonly { atS: number; strength: number }[];
 };
 
+type Four = [number, number, number, number];
+
 /** Points of the string: as many as the time step lets stand, so that waves keep their speed. */
 const mostPoints = 96;
 
@@ -106,23 +108,25 @@ export function pluckSound(string: PluckedString, sampleRateHz: number, seconds:
       now[last] = 0;
       now[first - 1] = -(now[first + 1] as number);
       now[last + 1] = -(now[last - 1] as number);
+      let [a, b, u, d] = [now[first - 1], now[first], now[first + 1], now[first + 2]] as Four;
+      let [bBefore, uBefore] = [before[first], before[first + 1]] as [number, number];
       for (let p = first + 1; p < last; p++) {
-        const [a, b, u, d, e] = [now[p - 2], now[p - 1], now[p], now[p + 1], now[p + 2]] as [
-          number,
-          number,
-          number,
-          number,
-          number,
-        ];
+        const e = now[p + 2] as number;
+        const dBefore = before[p + 1] as number;
         const bend = d - 2 * u + b;
-        const bendBefore = (before[p + 1] as number) - 2 * (before[p] as number) + (before[p - 1] as number);
         next[p] =
           (2 * u -
-            (1 - loss * k) * (before[p] as number) +
+            (1 - loss * k) * uBefore +
             pull * bend -
             mu2 * (a - 4 * b + 6 * u - 4 * d + e) +
-            2 * sigma1 * (bend - bendBefore)) /
+            2 * sigma1 * (bend - (dBefore - 2 * uBefore + bBefore))) /
           damping;
+        a = b;
+        b = u;
+        u = d;
+        d = e;
+        bBefore = uBefore;
+        uBefore = dBefore;
       }
       heard += (next[hear] as number) - (now[hear] as number);
       [before, now, next] = [now, next, before];

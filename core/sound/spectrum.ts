@@ -10,6 +10,16 @@ export type Spectrum = {
 /** A rise in a spectrum, its frequency and power between two places by a parabola through three (of the logarithms). */
 export type Peak = { hz: number; power: number };
 
+/** Tables of sines are made once for each size. */
+const transforms = new Map<number, FFT>();
+function transformOf(size: number): FFT {
+  const known = transforms.get(size);
+  if (known) return known;
+  const made = new FFT(size);
+  transforms.set(size, made);
+  return made;
+}
+
 /**
  * How a stretch is faded in and out. "even" is the raised cosine (Hann). A pluck is loudest where it begins, and a window that is least there
  * throws most of it away: "early" rises in an eighth of the stretch and falls over the rest.
@@ -29,8 +39,8 @@ function fadeAt(fade: Fade, i: number, length: number): number {
  */
 export function powerSpectrum(samples: Float64Array, sampleRateHz: number, fade: Fade = "even"): Spectrum {
   const size = 2 ** Math.ceil(Math.log2(Math.max(16, samples.length * 2)));
-  const fft = new FFT(size);
-  const input: number[] = new Array(size).fill(0);
+  const fft = transformOf(size);
+  const input = new Float64Array(size);
   const length = samples.length;
   for (let i = 0; i < length; i++) input[i] = (samples[i] as number) * fadeAt(fade, i, length);
   const out: number[] = fft.createComplexArray();
