@@ -34,7 +34,7 @@ export const counterbalanceTool = tool({
       travelMm: positive,
       frictionN: notNegative.default(0),
       maxStrands: z.number().int().gte(1).lte(1000).default(12),
-      maxExtensionMm: positive.optional(),
+      maxExtensionMm: notNegative.optional(),
       pulleyPitchDiameterMm: positive.optional(),
     })
     .superRefine(exactlyOne(["loadN", "loadKg"])),

@@ -1,6 +1,6 @@
 import * as z from "zod";
 import { type StrandQuantity, strandQuantities, strands } from "../../core/belts";
-import { judge, worstVerdict } from "../../core/limits";
+import { strandsLimitPercent, strandsVerdict } from "../../core/limits";
 import { accept } from "../../core/quantity";
 import { exactlyOne, id, idsOnce, notNegative, positive } from "../fields";
 import { tool } from "../tool";
@@ -43,8 +43,7 @@ export const strandsTool = tool({
       spanMm: positive.optional(),
       massKgPerM: positive.optional(),
       stiffnessNPerMm: positive.optional(),
-      /** ± 10 % of the mean for ropes, belts and chains in sets: common practice. */
-      limitPercent: positive.default(10),
+      limitPercent: positive.default(strandsLimitPercent),
       expandedUncertaintyPercent: notNegative.default(0),
     })
     .superRefine(({ spanMm, massKgPerM }, context) => {
@@ -78,10 +77,7 @@ export const strandsTool = tool({
       span: spanMm === undefined || massKgPerM === undefined ? undefined : { spanMm, massKgPerM },
     });
     if (!shared.ok) return shared;
-    const limits = { lo: -limitPercent, hi: limitPercent };
-    const verdicts = shared.value.strands.map(
-      ({ deviationPercent }) => judge(deviationPercent, limits, expandedUncertaintyPercent).verdict,
-    );
-    return accept({ ...shared.value, verdict: worstVerdict(verdicts) });
+    const verdict = strandsVerdict(shared.value.strands, limitPercent, expandedUncertaintyPercent);
+    return accept({ ...shared.value, verdict });
   },
 });

@@ -34,6 +34,7 @@ export { questionable } from "./outliers";
 export { placesToRead } from "./places";
 export { type ReIndexed, reIndex } from "./re-index";
 export { type RoundPlan, roundPlan } from "./round-plan";
+export { type SetShares, setShares } from "./set-shares";
 export {
   type InstrumentFigures,
   type RoundMethod,

@@ -1,5 +1,7 @@
+import { execFile } from "node:child_process";
 import { availableParallelism } from "node:os";
-import { isMainThread, parentPort, Worker, workerData } from "node:worker_threads";
+import { fileURLToPath } from "node:url";
+import { promisify } from "node:util";
 import {
   lowestPartial,
   type PluckedString,
@@ -10,6 +12,7 @@ import {
 } from "../../core/practice";
 import { hearPluck } from "../../core/sound";
 
+const here = fileURLToPath(import.meta.url);
 const recordings = 10_000;
 const levelsDb = [20, 10, 5] as const;
 const sampleRateHz = 8000;
@@ -73,19 +76,14 @@ function share(count: number, of: number): string {
 
 /** Plucks of strings stepped through their wave equation, heard in noise: right within 0.5 % and sure, refused, wrong and called sure. */
 export async function measurePlucks(): Promise<void> {
-  const threads = availableParallelism();
-  const each = Math.ceil(recordings / threads);
+  const processes = availableParallelism();
+  const each = Math.ceil(recordings / processes);
   const parts = await Promise.all(
-    Array.from(
-      { length: threads },
-      (_, i) =>
-        new Promise<Counts[]>((done, failed) => {
-          const range = [1 + i * each, 1 + Math.min(recordings, (i + 1) * each)];
-          const worker = new Worker(new URL(import.meta.url), { workerData: range, execArgv: ["--import", "tsx"] });
-          worker.on("message", done);
-          worker.on("error", failed);
-        }),
-    ),
+    Array.from({ length: processes }, async (_, i): Promise<Counts[]> => {
+      const range = [1 + i * each, 1 + Math.min(recordings, (i + 1) * each)].map(String);
+      const { stdout } = await promisify(execFile)(process.execPath, ["--import", "tsx", here, ...range]);
+      return JSON.parse(stdout);
+    }),
   );
   for (const [i, db] of levelsDb.entries()) {
     const sum = (what: keyof Counts) => parts.reduce((total, part) => total + (part[i] as Counts)[what], 0);
@@ -106,7 +104,8 @@ export async function measurePlucks(): Promise<void> {
   console.log(`a pluck of 5 s at 48 kHz: ${((user + system) / 5e6).toFixed(3)} s of CPU`);
 }
 
-if (!isMainThread && Array.isArray(workerData)) {
-  const [from, to] = workerData as [number, number];
-  parentPort?.postMessage(hearSome(from, to));
+// A part of them, in a process of its own.
+if (process.argv[1] === here) {
+  const [from, to] = process.argv.slice(2).map(Number) as [number, number];
+  process.stdout.write(JSON.stringify(hearSome(from, to)));
 }

@@ -62,6 +62,7 @@ test("a set of V-belts: each belt is read, by force, and the cradle is swung at 
   await page.getByRole("textbox", { name: /^Reading at belt 1, the mark/ }).focus();
   await readRound(page, ["4.1", "4.2", "3.8", "3.9", "4.5", "4.4", ""]);
   await expect(tape(page)).toContainText("As found, 6 readings");
+  await expect(page.getByRole("region", { name: "The set" })).toContainText(/% between belt 2 and belt 3/);
   await expect(nextMove(page)).toContainText(/Motor cradle .* mm at the lever/);
   await closeJob(page, job);
 });

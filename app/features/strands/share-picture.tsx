@@ -4,10 +4,13 @@ import type { StrandShare } from "~/core/belts";
 export function SharePicture({
   strands,
   limitPercent,
+  uncertaintyPercent,
   figure,
 }: {
   strands: readonly StrandShare[];
   limitPercent: number;
+  /** Of one tension: what lies no farther beyond the limit than that is not called outside. */
+  uncertaintyPercent: number;
   figure: (value: number) => string;
 }) {
   const most = Math.max(limitPercent * 1.6, ...strands.map(({ deviationPercent }) => Math.abs(deviationPercent)));
@@ -30,7 +33,7 @@ export function SharePicture({
       <line x1={x(0)} x2={x(0)} y1="4" y2={height + 4} className="stroke-band-line" strokeWidth="2" />
       {strands.map(({ id, share, deviationPercent }, i) => {
         const y = 26 + 44 * i;
-        const out = Math.abs(deviationPercent) > limitPercent;
+        const out = Math.abs(deviationPercent) > limitPercent + uncertaintyPercent;
         return (
           <g key={id}>
             <text x="8" y={y + 6} fontSize="17" className="fill-ink">

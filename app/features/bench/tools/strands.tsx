@@ -119,7 +119,12 @@ function View({ output, texts }: { output: Output; texts: Texts }) {
       <p className="text-xl flex gap-3 items-center">
         Within ± {f(input.limitPercent, 0)} % of the mean: <StateMark state={verdictState[output.verdict]} />
       </p>
-      <SharePicture strands={output.strands} limitPercent={input.limitPercent} figure={(value) => f(value)} />
+      <SharePicture
+        strands={output.strands}
+        limitPercent={input.limitPercent}
+        uncertaintyPercent={input.expandedUncertaintyPercent ?? 0}
+        figure={(value) => f(value)}
+      />
       <FigureList
         of={[
           ["Each should read", `${f(output.aim, 2)} ${unit}`],

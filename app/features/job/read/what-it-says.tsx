@@ -1,8 +1,11 @@
 import { memo, type RefObject, startTransition, useEffect, useMemo, useRef, useState } from "react";
+import { setShares } from "~/core/rounds";
 import { measuredUnit } from "~/core/stages";
 import type { DraftBody } from "~/operations/draft-body";
 import { ownStop } from "~/operations/stage-as-read";
 import { useHandler } from "~/ui/use-handler";
+import { later } from "~/ui/use-later";
+import { WhenHere } from "~/ui/when-here";
 import { withUnit } from "../../words/spoken";
 import { OtherWay, ReadAgain } from "../advise/after-move";
 import { MovePane } from "../advise/move-pane";
@@ -20,6 +23,7 @@ import { isTyping, type RoundNow } from "./use-round";
 
 const Picture = memo(RoundPane);
 const NextMove = memo(MovePane);
+const setPane = later(async () => (await import("./set-pane")).SetPane);
 
 /**
  * The picture of the readings and the next move. They follow the open field when no key has come for a moment: half a
@@ -62,6 +66,10 @@ export function WhatItSays({
   }, [soButton]);
   const unread = phase === "as-found" ? unreadGear(job.record, stage, now.method.gear) : null;
   const laid = useLaidShims(now.read);
+  const shares = useMemo(
+    () => (view && !waitingForReading ? setShares(now.frame, view.readings, view.expandedUncertainty) : null),
+    [view, waitingForReading, now.frame],
+  );
   const meter = useMemo(() => <MeterShows stage={now.read} method={now.method} />, [now.read, now.method]);
   return (
     <>
@@ -102,6 +110,7 @@ export function WhatItSays({
             meter={meter}
           />
         )}
+        {shares && <WhenHere part={setPane} props={{ shares }} />}
       </div>
     </>
   );
