@@ -40,8 +40,8 @@ const mostPartials = 10;
 const highestHz = 2900;
 
 /** A partial that was found: which one, its peak, and what it is above the noise. */
-type Partial = { n: number; peak: Peak; above: number };
-type Candidate = { hz: number; bend: number; partials: Partial[]; score: number };
+type HeardPartial = { n: number; peak: Peak; above: number };
+type Candidate = { hz: number; bend: number; partials: HeardPartial[]; score: number };
 
 /**
  * Pitch of a plucked span from its sound: the lowest partial of what rings and fades.
@@ -223,8 +223,8 @@ function candidateAt(hz: number, clear: readonly Clear[], widthHz: number, expec
 }
 
 /** The clear peak nearest to each partial, where one lies near enough. */
-function matched(hz: number, bend: number, clear: readonly Clear[], widthHz: number): Partial[] {
-  const partials: Partial[] = [];
+function matched(hz: number, bend: number, clear: readonly Clear[], widthHz: number): HeardPartial[] {
+  const partials: HeardPartial[] = [];
   for (let n = 1; n <= mostPartials && n * hz < highestHz; n++) {
     const at = n * hz * Math.sqrt((1 + bend * n * n) / (1 + bend));
     // Stiffness only sharpens; a wide peak may lie half its width off.
@@ -244,7 +244,7 @@ function matched(hz: number, bend: number, clear: readonly Clear[], widthHz: num
 }
 
 /** The lowest partial and B from all that were found: (f_n/n)² = a·(1 + B·n²), a straight line over n², each by what it stands above noise. */
-function refined(partials: readonly Partial[], hz: number, widthHz: number): { hz: number; bend: number } {
+function refined(partials: readonly HeardPartial[], hz: number, widthHz: number): { hz: number; bend: number } {
   if (partials.length === 0) return { hz, bend: 0 };
   let [w, wx, wy, wxx, wxy] = [0, 0, 0, 0, 0];
   for (const { n, peak, above } of partials) {
@@ -266,7 +266,7 @@ function refined(partials: readonly Partial[], hz: number, widthHz: number): { h
 
 /** How much of the candidate's power lies in its odd partials; next to none, and it is an octave too low. */
 const oddShare = ({ partials }: Candidate): number => {
-  const power = (list: readonly Partial[]) => list.reduce((sum, { peak }) => sum + peak.power, 0);
+  const power = (list: readonly HeardPartial[]) => list.reduce((sum, { peak }) => sum + peak.power, 0);
   return power(partials.filter(({ n }) => n % 2 === 1)) / power(partials);
 };
 

@@ -8,8 +8,6 @@ export type Ringing = {
   rings: Stretch[];
   /** Before the first sound and after the last ring, where only what always sounds is heard. */
   quiet: Stretch[];
-  /** How often something struck. */
-  strikes: number;
 };
 
 const hopS = 0.004;
@@ -34,18 +32,18 @@ export function ringingOf({ samples, sampleRateHz }: Sound): Ringing | null {
   const most = Math.max(...smooth);
   const strikes = bothStrikes(strikesOf(smooth, floor, most), strikesOfHiss(samples, hop));
   if (strikes.length === 0) return null;
-  const seconds = (n: number) => Math.max(1, Math.round(n / hopS));
+  const hops = (seconds: number) => Math.max(1, Math.round(seconds / hopS));
   const rings = strikes.map((strike, i) => {
     const from = strike + 1;
     const next = strikes[i + 1] ?? energy.length;
-    const limit = Math.min(next - 2, from + seconds(mostRingS));
+    const limit = Math.min(next - 2, from + hops(mostRingS));
     let to = from;
     // Above the floor, and not yet a three-hundredth of what it began with.
     const least = Math.max(floor * 1.35, (slow[Math.min(from + 4, slow.length - 1)] ?? 0) / 300);
     while (to < limit && (slow[to] as number) > least) to++;
-    to = Math.max(to, Math.min(limit, from + seconds(leastRingS)));
+    to = Math.max(to, Math.min(limit, from + hops(leastRingS)));
     const sound = energy.slice(from, to).reduce((sum, one) => sum + Math.max(0, one - floor), 0);
-    return { strike, from, to, sound };
+    return { from, to, sound };
   });
   const lasting = rings.filter(({ from, to }) => (to - from) * hopS >= leastRingS * 0.8);
   if (lasting.length === 0) return null;
@@ -54,14 +52,13 @@ export function ringingOf({ samples, sampleRateHz }: Sound): Ringing | null {
   const lastRing = rings.at(-1) as (typeof rings)[number];
   const quiet = [
     { from: 0, to: ends(Math.max(0, firstStrike - 4)) },
-    { from: ends(Math.min(energy.length, lastRing.to + seconds(0.1))), to: samples.length },
+    { from: ends(Math.min(energy.length, lastRing.to + hops(0.1))), to: samples.length },
   ].filter(({ from, to }) => (to - from) / sampleRateHz >= 0.15);
   return {
     rings: lasting
       .sort((a, b) => b.sound - a.sound)
       .map(({ from, to }) => ({ from: ends(from), to: Math.min(samples.length, ends(to)) })),
     quiet,
-    strikes: strikes.length,
   };
 }
 
