@@ -1,8 +1,10 @@
-import { simulatedSound } from "../calc/tools/pluck";
+import type * as z from "zod";
+import { simulatedPluck, simulatedSound } from "../calc/tools/pluck";
 import { accept, type Result } from "../core/quantity";
 import { type DrawnSound, drawnSound, hearPluck, oneChannel, type Pluck, type Recorded, readWav } from "../core/sound";
 
-export type SimulatedPluck = Parameters<typeof simulatedSound>[0];
+/** As calc takes it, with what it leaves out as usual. */
+export type SimulatedPluck = z.input<typeof simulatedPluck>;
 
 /** What is listened to: a file as it is, samples as they were recorded or opened, or a simulated pluck. */
 export type SoundQuestion = {
@@ -43,7 +45,8 @@ function heard({ of, expectedHz, bandHz }: SoundQuestion): Result<HeardSound> {
 }
 
 function soundOf(of: SoundQuestion["of"]): Result<Recorded & { cutOff: boolean }> {
-  if ("simulated" in of) return accept({ ...simulatedSound(of.simulated), clippedShare: 0, cutOff: false });
+  if ("simulated" in of)
+    return accept({ ...simulatedSound(simulatedPluck.parse(of.simulated)), clippedShare: 0, cutOff: false });
   if ("channels" in of) return accept({ ...oneChannel(of.channels, of.sampleRateHz), cutOff: false });
   const wav = readWav(of.wav);
   return wav.ok ? accept({ ...oneChannel(wav.value.channels, wav.value.sampleRateHz), cutOff: wav.value.cutOff }) : wav;

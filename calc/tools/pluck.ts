@@ -5,7 +5,8 @@ import { hearPluck, type Sound } from "../../core/sound";
 import { both, chosenForm, notNegative, positive } from "../fields";
 import { tool } from "../tool";
 
-const simulated = z.strictObject({
+/** A pluck that is made up, by what it is to sound like. */
+export const simulatedPluck = z.strictObject({
   frequencyHz: z.number().gte(5).lte(1500),
   /** How long it rings: the swings in which it falls to a thousandth are 2.2 times this. */
   quality: z.number().gte(5).lte(500).default(40),
@@ -28,7 +29,7 @@ export const pluckTool = tool({
       wavPath: z.string().min(1).max(4096).optional(),
       samples: z.array(z.number()).min(1).max(20_000_000).optional(),
       sampleRateHz: z.number().gte(1000).lte(1_000_000).optional(),
-      simulated: simulated.optional(),
+      simulated: simulatedPluck.optional(),
       expectedHz: positive.optional(),
       bandHz: both(positive)
         .refine(([lo, hi]) => lo <= hi, {
@@ -58,7 +59,7 @@ const givenSound = (samples: readonly number[] | undefined, sampleRateHz: number
 const simulatedRateHz = 8000;
 
 /** A pluck by the wave equation, in a room. */
-export function simulatedSound(of: z.output<typeof simulated>): Sound {
+export function simulatedSound(of: z.output<typeof simulatedPluck>): Sound {
   const string = {
     stringHz: of.frequencyHz,
     stiffness: of.stiffness,

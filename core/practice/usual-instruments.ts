@@ -77,7 +77,7 @@ export const usualInstruments: readonly UsualInstrument[] = [
   },
   {
     key: "microphone",
-    name: "Microphone of the tablet",
+    name: "Microphone",
     kind: "microphone",
     dimension: "frequency",
     resolution: 0.1,

@@ -25,6 +25,13 @@ export type Pluck = {
   ringS: [from: number, to: number] | null;
 };
 
+/** Less sure than this, it is no pluck that one can rely on. */
+const sureFrom = 0.5;
+
+/** The pitch that one can rely on; null where there is none. */
+export const surePitch = ({ frequencyHz, confidence }: Pick<Pluck, "frequencyHz" | "confidence">): number | null =>
+  confidence >= sureFrom ? frequencyHz : null;
+
 /**
  * Pitch of a plucked span from its sound: the lowest partial of what rings and fades.
  *

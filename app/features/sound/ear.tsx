@@ -1,18 +1,21 @@
 import { Mic, X } from "lucide-react";
-import { type ReactNode, useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import { refusalWords } from "~/app/features/words/refusal";
 import { useWords } from "~/app/features/words/use-words";
-import { alikeWithin } from "~/core/sound";
+import type { Refusal } from "~/core/quantity";
+import { alikeWithin, surePitch } from "~/core/sound";
 import { Button } from "~/ui/button";
 import { FileField } from "~/ui/file-field";
 import { Slider } from "~/ui/slider";
 import type { SoundQuestion } from "~/workers/sound";
-import { mostMegabytes, openRecording } from "./open-recording";
-import { isSure, microphoneWords, remarksOn } from "./pluck-words";
+import { decodedByBrowser, mostMegabytes, openRecording } from "./open-recording";
+import { microphoneWords, remarksOn } from "./pluck-words";
 import { record } from "./record";
 import { SoundPicture } from "./sound-picture";
 import { type HeardPluck, useEar } from "./use-ear";
+
+const notARecording = "This is not a recording that can be opened.";
 
 /** How long one pluck is listened to. */
 const listenS = 3;
@@ -32,14 +35,11 @@ const blank = {
 export function Ear({
   expected,
   onTake,
-  more,
 }: {
   /** Of the limits, Hz. */
   expected: { lo: number; hi: number } | null;
   /** Told the pitch of every pluck, Hz. */
   onTake?: (frequenciesHz: number[]) => void;
-  /** Other ways to get a sound, as a simulated one. */
-  more?: (add: (of: SoundQuestion["of"], from: string) => void, busy: boolean) => ReactNode;
 }) {
   const reader = useWords();
   const hertz = (hz: number) => `${formatNumber(reader, hz, 1)} Hz`;
@@ -47,13 +47,26 @@ export function Ear({
   const [level, setLevel] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const stop = useRef<AbortController | null>(null);
-  const hear = async (of: SoundQuestion["of"], from: string) => {
+  // Nobody is listened to once this is shut.
+  const gone = useRef(false);
+  useEffect(() => {
+    gone.current = false;
+    return () => {
+      gone.current = true;
+      stop.current?.abort();
+    };
+  }, []);
+  /** What it was refused for, where it was. */
+  const hear = async (of: SoundQuestion["of"], from: string): Promise<Refusal | null> => {
     setTrouble(null);
     try {
       const answer = await ear.add(of, from);
-      if (!answer.ok) setTrouble(refusalWords(reader, answer.refusal));
+      if (answer.ok) return null;
+      setTrouble(refusalWords(reader, answer.refusal));
+      return answer.refusal;
     } catch {
       setTrouble("This could not be listened to. Nothing else is lost; try it again.");
+      return null;
     }
   };
   const listen = async () => {
@@ -61,6 +74,7 @@ export function Ear({
     setLevel(0);
     stop.current = new AbortController();
     const recorded = await record(listenS, setLevel, stop.current.signal);
+    if (gone.current) return;
     setLevel(null);
     if (typeof recorded === "string") setTrouble(microphoneWords[recorded]);
     else await hear({ channels: [recorded.samples], sampleRateHz: recorded.sampleRateHz }, "microphone");
@@ -70,11 +84,13 @@ export function Ear({
     setTrouble(null);
     const opened = await openRecording(file);
     if (opened === "too-large")
-      setTrouble(
+      return setTrouble(
         `The file has ${Math.round(file.size / 2 ** 20)} MB; ${mostMegabytes} MB fit. A few seconds are enough.`,
       );
-    else if (opened === "not-a-recording") setTrouble("This is not a recording that can be opened.");
-    else await hear(opened, file.name);
+    if (opened.isWav && (await hear({ wav: opened.bytes }, file.name))?.code !== "sound-compressed") return;
+    const decoded = await decodedByBrowser(opened.bytes);
+    if (typeof decoded === "string") setTrouble(notARecording);
+    else await hear(decoded, file.name);
   };
   const busy = level !== null || ear.listening;
   const last = ear.plucks.at(-1);
@@ -97,7 +113,6 @@ export function Ear({
           disabled={busy}
           onChange={(event) => open(event.target.files?.[0])}
         />
-        {more?.(hear, busy)}
       </div>
       {level !== null && (
         <div className="h-3 bg-panel border border-rule" aria-hidden="true">
@@ -165,7 +180,7 @@ export function Ear({
                 {one.from}
                 {one.byHand
                   ? ", picked by hand"
-                  : isSure(one.heard)
+                  : surePitch(one.heard.pluck) !== null
                     ? `, ${formatNumber(reader, 100 * one.heard.pluck.confidence, 0)} % sure`
                     : ", not sure"}
               </span>

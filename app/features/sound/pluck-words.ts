@@ -1,4 +1,4 @@
-import type { PluckDoubt } from "~/core/sound";
+import { type PluckDoubt, surePitch } from "~/core/sound";
 import type { HeardSound } from "~/workers/sound";
 import type { MicrophoneTrouble } from "./record";
 
@@ -21,14 +21,9 @@ export const microphoneWords: Record<MicrophoneTrouble, string> = {
   "microphone-failed": "The microphone gave nothing. Try it again, open a sound file, or type the figure of a meter.",
 };
 
-/** Surer than this it is taken for a pluck. */
-export const sureFrom = 0.5;
-
-export const isSure = ({ pluck }: HeardSound): boolean => pluck.frequencyHz !== null && pluck.confidence >= sureFrom;
-
 /** What to know about one recording beside its pitch; empty where there is nothing. */
 export function remarksOn({ pluck, clipped, cutOff }: HeardSound): string[] {
-  const sure = pluck.frequencyHz !== null && pluck.confidence >= sureFrom;
+  const sure = surePitch(pluck) !== null;
   return [
     ...(sure ? [] : [pluck.doubts.map((doubt) => doubtWords[doubt])[0] ?? doubtWords.unclear]),
     ...(clipped ? ["It is too loud for the recorder: hold it farther away, or pluck more softly."] : []),

@@ -1,8 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Result } from "~/core/quantity";
-import { severalPlucks } from "~/core/sound";
+import { severalPlucks, surePitch } from "~/core/sound";
 import type { HeardSound, SoundQuestion } from "~/workers/sound";
-import { isSure } from "./pluck-words";
 
 /** One recording that was listened to, and the pitch that was picked in it: heard, or moved by a person. */
 export type HeardPluck = { id: number; from: string; heard: HeardSound; pickedHz: number | null; byHand: boolean };
@@ -42,7 +41,7 @@ export function useEar(expectedHz: number | undefined, bandHz: [number, number])
         const answer = await listenTo({ of, expectedHz, bandHz: [lo, hi] });
         if (answer.ok && here.current) {
           const heard = answer.value;
-          const pickedHz = isSure(heard) ? heard.pluck.frequencyHz : null;
+          const pickedHz = surePitch(heard.pluck);
           setPlucks((was) => [...was, { id: next.current++, from, heard, pickedHz, byHand: false }]);
         }
         return answer;

@@ -3,6 +3,7 @@ import type * as z from "zod";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import type { pluckTool } from "~/calc/tools/pluck";
+import { surePitch } from "~/core/sound";
 import type { HeardSound } from "~/workers/sound";
 import { notNegativeOr, positiveNumber, positiveOr } from "../../form/field-readers";
 import { TextField } from "../../form/text-field";
@@ -63,10 +64,12 @@ export const tool = benchTool("pluck", async () => (await import("~/calc/tools/p
     </>
   ),
   read: (texts) => inputFrom(readPluck(texts)),
-  say: (reader, { frequencyHz, confidence }) =>
-    frequencyHz === null || confidence < 0.5
+  say: (reader, output) => {
+    const hz = surePitch(output);
+    return hz === null
       ? "No pluck that one can rely on: pluck again"
-      : `${formatNumber(reader, frequencyHz, 1)} Hz, ${formatNumber(reader, 100 * confidence, 0)} % sure`,
+      : `${formatNumber(reader, hz, 1)} Hz, ${formatNumber(reader, 100 * output.confidence, 0)} % sure`;
+  },
   View,
 });
 
@@ -79,8 +82,7 @@ function View({ output, texts }: { output: Output; texts: Texts }) {
   useEffect(() => {
     if (!simulated) return;
     let here = true;
-    const full = { stiffness: 0, mainsHz: 50 as const, pluckAt: 0.4, hearAt: 0.3, ...simulated };
-    listenTo({ of: { simulated: full }, bandHz: [10, 1200] }).then(
+    listenTo({ of: { simulated }, bandHz: [10, 1200] }).then(
       (answer) => here && answer.ok && setHeard(answer.value),
       () => undefined,
     );
@@ -94,7 +96,7 @@ function View({ output, texts }: { output: Output; texts: Texts }) {
         <SoundPicture
           drawn={heard.drawn}
           ringS={heard.pluck.ringS}
-          pickedHz={output.confidence >= 0.5 ? output.frequencyHz : null}
+          pickedHz={surePitch(output)}
           expected={null}
           hertz={hertz}
         />
