@@ -81,6 +81,7 @@ export function idsOnce(
   list: readonly { id: string }[],
   context: z.RefinementCtx,
   taken: readonly string[] = [],
+  at: readonly string[] = [],
 ): void {
   const seen = new Set(taken);
   for (const [i, { id }] of list.entries()) {
@@ -89,7 +90,7 @@ export function idsOnce(
         code: "custom",
         params: { code: "id-twice" },
         message: `there is a second ${id}`,
-        path: [i, "id"],
+        path: [...at, i, "id"],
       });
     seen.add(id);
   }

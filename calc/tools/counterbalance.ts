@@ -1,9 +1,8 @@
 import * as z from "zod";
 import { counterbalance } from "../../core/axes";
+import { standardGravity } from "../../core/quantity";
 import { exactlyOne, notNegative, positive } from "../fields";
 import { tool } from "../tool";
-
-const gravity = 9.80665;
 
 const points = z
   .array(z.strictObject({ extensionMm: notNegative, forceN: notNegative }))
@@ -61,5 +60,5 @@ export const counterbalanceTool = tool({
     torqueNm: z.number().optional(),
   }),
   run: ({ loadN, loadKg = 0, strand, ...question }) =>
-    counterbalance({ ...question, points: strand.points, loadN: loadN ?? loadKg * gravity }),
+    counterbalance({ ...question, points: strand.points, loadN: loadN ?? loadKg * standardGravity }),
 });

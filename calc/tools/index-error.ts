@@ -36,17 +36,7 @@ export const indexErrorTool = tool({
       toleranceArcmin: notNegative.optional(),
     })
     .superRefine(({ wheels, others }, context) => {
-      const seen = new Set([...taken, ...wheels.map((wheel) => wheel.id)]);
-      for (const [i, other] of others.entries()) {
-        if (seen.has(other.id))
-          context.addIssue({
-            code: "custom",
-            params: { code: "id-twice" },
-            message: `there is a second ${other.id}`,
-            path: ["others", i, "id"],
-          });
-        seen.add(other.id);
-      }
+      idsOnce(others, context, [...taken, ...wheels.map((wheel) => wheel.id)], ["others"]);
     }),
   output: z.strictObject({
     contributions: z.array(z.strictObject({ id: z.string(), positionArcmin: z.number(), betweenArcmin: z.number() })),

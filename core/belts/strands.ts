@@ -1,5 +1,5 @@
 import { same } from "../numerics";
-import { accept, type Result, refuse } from "../quantity";
+import { accept, type Result, refuse, standardGravity } from "../quantity";
 
 export const strandQuantities = ["tensionN", "frequencyHz", "sagMm"] as const;
 /** By what a strand was read: all of a set alike. */
@@ -39,8 +39,6 @@ export type Strands = {
   aim: number;
 };
 
-const gravity = 9.80665;
-
 /** What grows as the tension does: the tension itself, f², 1/sag. */
 const relativeTension: Record<StrandQuantity, (value: number) => number> = {
   tensionN: (tension) => tension,
@@ -61,7 +59,7 @@ function newtonsPer(quantity: StrandQuantity, span: StrandsQuestion["span"]): nu
   const lengthM = span.spanMm / 1000;
   return quantity === "frequencyHz"
     ? 4 * span.massKgPerM * lengthM ** 2
-    : (span.massKgPerM * gravity * lengthM ** 2 * 1000) / 8;
+    : (span.massKgPerM * standardGravity * lengthM ** 2 * 1000) / 8;
 }
 
 /**

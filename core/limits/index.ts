@@ -4,5 +4,5 @@ export { type GoNoGo, type GoNoGoQuestion, goNoGo } from "./go-no-go";
 export { limitsInWork } from "./in-work";
 export { type PairFit, type PairSays, pairFit, pairSays } from "./pair-fit";
 export { anglesShown, type RecommendedBy, type RecommendedLimits, recommendBacklash } from "./recommend";
-export { strandsLimitPercent, strandsVerdict } from "./strands-verdict";
+export { strandsLimitPercent, strandsVerdict, strandVerdict } from "./strands-verdict";
 export { judge, type Limits, type Verdict, verdicts, worstVerdict } from "./verdict";

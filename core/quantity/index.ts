@@ -21,4 +21,13 @@ export {
 } from "./refusal";
 export { asRefusalCode, type RefusalCode, refusalCodes } from "./refusal-code";
 export { severalQuantities } from "./several";
-export { type Dimension, fromCanonical, toCanonical, type Unit, type UnitId, unitById, units } from "./units";
+export {
+  type Dimension,
+  fromCanonical,
+  standardGravity,
+  toCanonical,
+  type Unit,
+  type UnitId,
+  unitById,
+  units,
+} from "./units";

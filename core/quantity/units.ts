@@ -17,6 +17,8 @@ export type Unit = {
   spellings: readonly string[];
 };
 
+/** m/s², by definition (CGPM 1901). */
+export const standardGravity = 9.80665;
 const poundForceN = 4.4482216152605;
 
 const unit = (
@@ -47,7 +49,7 @@ export const units = [
   ]),
   unit("N", "force", "N", 1, ["n", "newton", "newtons"]),
   unit("lbf", "force", "lbf", poundForceN, ["lbf", "lb", "lbs", "pound", "pounds"]),
-  unit("kgf", "force", "kgf", 9.80665, ["kgf", "kp", "kg"]),
+  unit("kgf", "force", "kgf", standardGravity, ["kgf", "kp", "kg"]),
   unit("Nm", "torque", "N·m", 1, ["nm", "n·m", "n*m", "n.m"]),
   unit("lbf-ft", "torque", "lbf·ft", poundForceN * 0.3048, ["lbf·ft", "lbf-ft", "lbfft", "ft-lb", "ftlb", "lb-ft"]),
   unit("lbf-in", "torque", "lbf·in", poundForceN * 0.0254, ["lbf·in", "lbf-in", "lbfin", "in-lb", "inlb", "lb-in"]),

@@ -398,7 +398,9 @@ test.each<[string, Texts, string]>([
   ["frame-pull", { target: "800" }, "target: aim-outside"],
   ["belt-width", {}, "7.5 mm, take 9; behind the reduction 22.4 mm, take 25"],
   ["belt-width", { ratio: "", stock: "6" }, "7.5 mm, and no stock is so wide"],
-  ["belt-width", { mesh: "1", stock: "6 wide" }, "stock: not-understood, mesh: too-small"],
+  ["belt-width", { mesh: "1", stock: "6 wide" }, "stock: unknown-unit, mesh: too-small"],
+  ["belt-width", { ratio: "", stock: "6,5 9,5" }, "7.5 mm, take 9.5"],
+  ["belt-width", { ratio: "", stock: "1/4 3/8 in" }, "7.5 mm, take 9.5"],
   ["strands", {}, "They share the load: 16.4 % between outer and second"],
   ["strands", { "strands.0.read": "0" }, "They do not share the load: 141.2 % between outer and second"],
   ["strands", { "strands.1.name": "outer" }, "strands: part-twice"],
@@ -423,6 +425,7 @@ test.each<[string, Texts, string]>([
   ["roller-grid", {}, "Barrel 30.0 in hole 1: 106 N"],
   ["roller-grid", { barrels: "15" }, "None gives the tension; nearest: Barrel 15.0 in hole 1: 0 N"],
   ["roller-grid", { barrels: "" }, "barrels: missing"],
+  ["pluck", { noise: "40", hum: "" }, "92.0 Hz, clear"],
   ["pluck", { hz: "2000" }, "hz: too-large"],
   ["pluck", { noise: "-20" }, "No pluck that one can rely on: pluck again"],
 ])("%s, its example with %j: %s", (name, texts, said) => {

@@ -7,6 +7,7 @@ import {
   type Refusal,
   type Result,
   refuse,
+  severalQuantities,
 } from "~/core/quantity";
 import type { Texts } from "./texts";
 
@@ -42,6 +43,12 @@ export class TextReader {
   number = (name: string, whole = false): number => this.take(name, parseNumber(this.text(name), whole), Number.NaN);
   numberOr = (name: string, usual: number): number => (this.has(name) ? this.number(name) : usual);
   length = (name: string): number => this.quantity(name, "length", "mm");
+  /** Several lengths in one field, "9 15 25", "1/4 3/8 in"; what cannot be read is noted at the field. */
+  lengths = (name: string): number[] =>
+    severalQuantities(this.text(name)).map((one) => {
+      const read = parseQuantity(one, "length", "mm");
+      return this.take(name, read.ok ? accept(read.value.value) : read, Number.NaN);
+    });
   lengthOrNull = (name: string): number | null => (this.has(name) ? this.length(name) : null);
   angleOr = (name: string, usual: number): number => (this.has(name) ? this.quantity(name, "angle", "deg") : usual);
   private quantity(name: string, dimension: Dimension, bare: string): number {

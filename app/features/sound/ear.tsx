@@ -4,13 +4,13 @@ import { formatNumber } from "~/app/features/words/figure";
 import { refusalWords } from "~/app/features/words/refusal";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
-import { alikeWithin, surePitch } from "~/core/sound";
+import { alikeWithin } from "~/core/sound";
 import { Button } from "~/ui/button";
 import { FileField } from "~/ui/file-field";
 import { Slider } from "~/ui/slider";
 import type { SoundQuestion } from "~/workers/sound";
 import { decodedByBrowser, mostMegabytes, openRecording } from "./open-recording";
-import { microphoneWords, remarksOn } from "./pluck-words";
+import { clearWords, microphoneWords, remarksOn } from "./pluck-words";
 import { record } from "./record";
 import { SoundPicture } from "./sound-picture";
 import { type HeardPluck, useEar } from "./use-ear";
@@ -178,11 +178,7 @@ export function Ear({
               </span>
               <span className="text-mid grow break-all">
                 {one.from}
-                {one.byHand
-                  ? ", picked by hand"
-                  : surePitch(one.heard.pluck) !== null
-                    ? `, ${formatNumber(reader, 100 * one.heard.pluck.confidence, 0)} % sure`
-                    : ", not sure"}
+                {`, ${one.byHand ? "picked by hand" : clearWords(one.heard.pluck)}`}
               </span>
               <button
                 type="button"

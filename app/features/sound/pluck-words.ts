@@ -1,4 +1,4 @@
-import { type PluckDoubt, surePitch } from "~/core/sound";
+import { type Pluck, type PluckDoubt, surePitch } from "~/core/sound";
 import type { HeardSound } from "~/workers/sound";
 import type { MicrophoneTrouble } from "./record";
 
@@ -20,6 +20,10 @@ export const microphoneWords: Record<MicrophoneTrouble, string> = {
     "The browser may not listen. Allow the microphone for this page, open a sound file, or type the figure of a meter.",
   "microphone-failed": "The microphone gave nothing. Try it again, open a sound file, or type the figure of a meter.",
 };
+
+/** How clearly a pitch was heard; no chance that it is right, which a figure in per cent would be taken for. */
+export const clearWords = (pluck: Pick<Pluck, "frequencyHz" | "confidence">): string =>
+  surePitch(pluck) === null ? "not clear" : pluck.confidence >= 0.9 ? "clear" : "fairly clear";
 
 /** What to know about one recording beside its pitch; empty where there is nothing. */
 export function remarksOn({ pluck, clipped, cutOff }: HeardSound): string[] {

@@ -35,6 +35,7 @@ export async function record(
     await new Promise<void>((done) => {
       let count = 0;
       const timer = setTimeout(done, seconds * 1000 + 3000);
+      if (signal.aborted) return done();
       signal.addEventListener("abort", () => done());
       recorder.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
         blocks.push(data);

@@ -1,4 +1,5 @@
 import type { StrandShare } from "~/core/belts";
+import { strandVerdict } from "~/core/limits";
 
 /** Strands side by side, each as thick as what it carries, and how far it stands from the mean. */
 export function SharePicture({
@@ -9,7 +10,7 @@ export function SharePicture({
 }: {
   strands: readonly StrandShare[];
   limitPercent: number;
-  /** Of one tension: what lies no farther beyond the limit than that is not called outside. */
+  /** Of one tension. */
   uncertaintyPercent: number;
   figure: (value: number) => string;
 }) {
@@ -33,7 +34,7 @@ export function SharePicture({
       <line x1={x(0)} x2={x(0)} y1="4" y2={height + 4} className="stroke-band-line" strokeWidth="2" />
       {strands.map(({ id, share, deviationPercent }, i) => {
         const y = 26 + 44 * i;
-        const out = Math.abs(deviationPercent) > limitPercent + uncertaintyPercent;
+        const out = strandVerdict(deviationPercent, limitPercent, uncertaintyPercent) === "does-not-conform";
         return (
           <g key={id}>
             <text x="8" y={y + 6} fontSize="17" className="fill-ink">

@@ -24,15 +24,11 @@ function inMesh(read: TextReader, name: string): number {
 
 function readWidth(texts: Texts) {
   const read = new TextReader(texts);
-  const stockMm = read
-    .text("stock")
-    .split(/[\s,;]+/)
-    .filter((word) => word !== "" && word !== "mm")
-    .map(Number);
+  const stockMm = read.lengths("stock");
   read.want(
     "stock",
     stockMm.every((width) => width > 0),
-    "not-understood",
+    "too-small",
   );
   const behind = read.has("ratio")
     ? {
@@ -91,7 +87,7 @@ export const tool = benchTool("belt-width", async () => (await import("~/calc/to
   read: (texts) => inputFrom(readWidth(texts)),
   say: (reader, output) => {
     const one = ({ widthMm, stockMm }: PlacedWidth) =>
-      `${formatNumber(reader, widthMm, 1)} mm${stockMm === undefined ? "" : stockMm === null ? ", and no stock is so wide" : `, take ${formatNumber(reader, stockMm, 0)}`}`;
+      `${formatNumber(reader, widthMm, 1)} mm${stockMm === undefined ? "" : stockMm === null ? ", and no stock is so wide" : `, take ${formatNumber(reader, stockMm, Number.isInteger(stockMm) ? 0 : 1)}`}`;
     return `${one(output)}${output.behind ? `; behind the reduction ${one(output.behind)}` : ""}`;
   },
   View,

@@ -10,6 +10,7 @@ import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import type { Texts } from "../../form/texts";
 import { Ear } from "../../sound/ear";
+import { clearWords } from "../../sound/pluck-words";
 import { SoundPicture } from "../../sound/sound-picture";
 import { listenTo } from "../../sound/use-ear";
 import { BenchPage } from "../bench-page";
@@ -68,7 +69,7 @@ export const tool = benchTool("pluck", async () => (await import("~/calc/tools/p
     const hz = surePitch(output);
     return hz === null
       ? "No pluck that one can rely on: pluck again"
-      : `${formatNumber(reader, hz, 1)} Hz, ${formatNumber(reader, 100 * output.confidence, 0)} % sure`;
+      : `${formatNumber(reader, hz, 1)} Hz, ${clearWords(output)}`;
   },
   View,
 });

@@ -20,16 +20,12 @@ function readGrid(texts: Texts) {
   const rows = read.rows("holes", ["x", "y"]);
   read.want("holes", rows.length >= 1, "missing");
   const holes = rows.map((row) => ({ x: read.length(`${row}.x`), y: read.length(`${row}.y`) }));
-  const diametersMm = read
-    .text("barrels")
-    .split(/[\s;]+/)
-    .filter(Boolean)
-    .map((word) => Number(word.replace(",", ".")));
+  const diametersMm = read.lengths("barrels");
   read.want("barrels", diametersMm.length > 0, "missing");
   read.want(
     "barrels",
-    diametersMm.every((d) => d > 0),
-    "not-understood",
+    diametersMm.every((diameter) => diameter > 0),
+    "too-small",
   );
   const addRadiusMm = read.lengthOrNull("add") ?? 0;
   read.want("add", !(addRadiusMm < 0), "too-small");

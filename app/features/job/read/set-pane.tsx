@@ -10,7 +10,7 @@ const said: Record<Verdict, string> = {
   conforms: "They share the load.",
   undecided: "Too uncertain to tell whether they share the load.",
   "does-not-conform":
-    "They do not share the load, and no move mends that: renew the set, all of one make. One new belt in a worn set is always pulled too hard.",
+    "They do not share the load. Turn the drive two turns by hand and read them again; if it stays so, no move mends it: renew the set, all of one make (common practice).",
 };
 
 /** How the belts of a set share what they carry. */
