@@ -1,4 +1,5 @@
 import { seededRandom } from "../core/practice";
+import { carriageFound, carriageSet } from "./carriage";
 import { gearboxApart, gearboxGuide } from "./gearbox";
 import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
@@ -360,6 +361,11 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
   ],
   ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
+  [
+    "lift",
+    "carriage",
+    (v) => v.did(150, "Measured for the new log", carriageFound, 180).did(37, "Thumps at the top", carriageSet, 90),
+  ],
   [
     "lift",
     "emergency",

@@ -53,7 +53,7 @@ const cautions = [
   { key: "loads", text: "Raised loads landed or propped; springs and counterweights held" },
 ];
 const hands = { key: "hands", text: "No hand, paper or rag in a mesh that has power. Heavy parts: two to lift" };
-const liveChecks = [
+export const liveChecks = [
   { key: "guards-on", text: "Guards are on" },
   { key: "nothing-left-in", text: "Indicator, keys, paper, pins and wedges are out" },
   { key: "screws-firm", text: "Every screw is at least firm" },
@@ -375,10 +375,20 @@ export class Visits {
 
   /** Measured with tools of the calculation, and put right. */
   putRight(daysAgo: number, reason: string, measured: readonly object[]): this {
+    return this.did(
+      daysAgo,
+      reason,
+      measured.map((said) => ({ kind: "measured", ...said })),
+      180,
+    );
+  }
+
+  /** A job whose entries are all said beforehand. */
+  did(daysAgo: number, reason: string, works: readonly object[], daysToNext: number): this {
     this.open(daysAgo, reason);
     this.isolate();
-    for (const said of measured) this.push("record-entry", { kind: "measured", ...said });
-    this.sign(180);
+    for (const work of works) this.push("record-entry", { ...work });
+    this.sign(daysToNext);
     return this;
   }
 
@@ -737,6 +747,7 @@ export class Visits {
             "clamps-not-firm",
             "not-inside",
             "not-proved",
+            "switch-not-proved",
             "no-compound",
             "things-left-in",
             "side-not-inside",

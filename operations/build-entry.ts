@@ -119,7 +119,7 @@ export function buildEntry(
     case "loose-thing":
       return plain(buildLooseThing(work, record()), work.state === "out" ? work.names : null);
     case "proof":
-      return plain(buildProof(work, record().power));
+      return plain(buildProof(work, record().power, stage.geometry.element));
     case "note":
       return plain(accept({ text: work.text }));
     case "part-off":

@@ -43,6 +43,8 @@ const band: Record<string, [number, number]> = {
   elongation: [0, 2],
   "shaft-offset": [0, 0.1],
   gap: [0.1, 0.3],
+  "switch-to-buffer": [18.2, 35],
+  "switch-to-buffer-angle": [4.5, 8],
 };
 
 /** A round drawn anew; null where the geometry takes no such value. */
@@ -172,7 +174,7 @@ function naive(
     .filter(({ struck }) => !struck)
     .map(({ tooth, angleDeg, value }) => ({ tooth, angleDeg, value }));
   const fresh = counting;
-  if (carries && known && new Set(fresh.map(({ tooth }) => tooth)).size < 3) {
+  if (carries && known && !frame.ends && new Set(fresh.map(({ tooth }) => tooth)).size < 3) {
     let shift = 0;
     let common = 0;
     for (const now of fresh) {

@@ -127,6 +127,8 @@ const advised: Record<JudgedQuantity, Quantity | null> = {
   elongation: null,
   "shaft-offset": null,
   gap: "clearance",
+  "switch-to-buffer": null,
+  "switch-to-buffer-angle": null,
 };
 
 /** Of sag the change of its square a unit is learnt; `advise` wants that of the sag itself at the mean of the round. */

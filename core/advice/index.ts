@@ -51,4 +51,5 @@ export {
   type StopSpacerQuestion,
   stopSpacer,
 } from "./stop-spacer";
+export { mmAtSwitch, type SwitchMove, switchesRead, switchMoves } from "./switch-moves";
 export { guessedSpread, type TensionFirst, type TensionFirstQuestion, tensionFirst } from "./tension-first";

@@ -6,6 +6,7 @@ export {
   type StrandPoint,
   strandForce,
 } from "./counterbalance";
+export { type GearIn, type LoadInGear, type LoadQuestion, loadAgainstMotor } from "./load-against-motor";
 export {
   type AxisEnd,
   type AxisTravel,

@@ -29,6 +29,7 @@ export {
   type ClampNow,
   type Clamps,
   clampsTouched,
+  endOfRun,
   feltOfStage,
   type GearSoFar,
   gearsByThemselves,

@@ -1,4 +1,4 @@
-import { gearNames, positionOf, type StageElement } from "../stages";
+import { frameOf, gearNames, positionOf, type StageElement } from "../stages";
 import { type Apart, apartOf } from "./apart";
 import { type Entry, type EntryOf, isKind } from "./entry";
 import { feltOf, feltSaid } from "./feel";
@@ -43,6 +43,8 @@ export type JobRecord = ReadSoFar & {
   proofs: EntryOf<"proof">[];
   /** Directions, of every gear, in which no powered run went well. */
   unproven: UnprovenRun[];
+  /** Ends of an axis whose switch was not seen to stop it before the buffer since it was last moved; none of what has no ends. */
+  unprovenEnds: ("low" | "high")[];
   /** The last reading of each side quantity. */
   sides: EntryOf<"side">[];
   /** How a sliding gear was last found against its stops; null: not looked at. */
@@ -79,6 +81,7 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     clamps: clampsNow(here, clamps.points.length),
     proofs: here.filter(isKind("proof")),
     unproven: unprovenRuns(here.filter(isKind("proof")), element),
+    unprovenEnds: unprovenEnds(here, element),
     sides: lastSides(here),
     shift: here.filter(isKind("shift")).at(-1) ?? null,
     sweeps: [...new Map(here.filter(isKind("sweep")).map((sweep) => [sweep.body.gear, sweep])).values()],
@@ -160,7 +163,29 @@ export const feltOfStage = (felt: EntryOf<"feel">, geometry: StageOfJob["geometr
   feltOf(felt.body, geometry.element, geometry.arcDeg);
 
 /** Whether a run went as it should; of one of an earlier release nobody said otherwise. */
-export const ranWell = ({ body }: EntryOf<"proof">): boolean => body.outcome === "ran" || body.outcome === null;
+export const ranWell = ({ body }: EntryOf<"proof">): boolean =>
+  (body.outcome === "ran" || body.outcome === null) && !touchedBuffer(body);
+
+/** Its end switch did not stop it before the buffer. */
+const touchedBuffer = ({ axis }: Bodies["proof"]): boolean => (axis?.leftToBuffer ?? 1) <= 0;
+
+/** To which end of an axis a run goes. */
+export const endOfRun = { forwards: "high", backwards: "low" } as const;
+
+/** A run from before a switch was moved proves nothing of it. */
+function unprovenEnds(here: readonly Entry[], element: StageElement): JobRecord["unprovenEnds"] {
+  if (!frameOf(element).ends) return [];
+  const moved = here.findLast(({ kind }) => kind === "move")?.seq ?? 0;
+  const stopped = here
+    .filter(isKind("proof"))
+    .filter(
+      (run) =>
+        run.seq > moved && run.body.way === "powered" && ranWell(run) && (run.body.axis?.leftToBuffer ?? null) !== null,
+    );
+  return (["backwards", "forwards"] as const)
+    .filter((direction) => !stopped.some(({ body }) => body.direction === direction))
+    .map((direction) => endOfRun[direction]);
+}
 
 function unprovenRuns(proofs: readonly EntryOf<"proof">[], element: StageElement): UnprovenRun[] {
   const gears = gearNames(element) ?? [null];
@@ -295,5 +320,6 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: Sta
   else if (worked && compound && !record.clamps.every((clamp) => clamp.state === "dressed")) result.push("no-compound");
   if (runsGoneWrong(record.proofs).length > 0) result.push("run-went-wrong");
   if (worked && !record.proofs.some((run) => run.body.way === "powered" && ranWell(run))) result.push("not-proved");
+  if (worked && record.unprovenEnds.length > 0) result.push("switch-not-proved");
   return result;
 }

@@ -223,6 +223,7 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
     temperatureC: null,
     noise: "",
     gear: "low",
+    axis: { unit: "mm", leftToBuffer: 4.5, overshoot: null, guidesLubricated: true },
   },
   note: { text: "x" },
   signature: {

@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { reasonCodes } from "../advice";
+import { axisUnits } from "../axes";
 import { lookFinds } from "../greasing/vocabulary";
 import {
   partConditions,
@@ -559,6 +560,17 @@ export const entryBodies = {
     noise: z.string(),
     /** Of a switchable gear, which one ran. */
     gear: z.string().optional(),
+    /** Of an axis, in its unit; null: not read. Forwards runs to the high end. */
+    axis: z
+      .object({
+        unit: z.enum(axisUnits),
+        /** Left to the buffer where its end switch had stopped it; 0: touched. */
+        leftToBuffer: finite.nullable(),
+        /** Beyond where a step should have ended. */
+        overshoot: finite.nullable(),
+        guidesLubricated: z.boolean(),
+      })
+      .optional(),
   }),
   note: z.object({ text: z.string() }),
   /** `saw`: the ids of the entries that the signer saw; null: nobody noted them. */

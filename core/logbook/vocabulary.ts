@@ -51,6 +51,7 @@ export const provisionals = [
   "run-went-wrong",
   "no-compound",
   "not-proved",
+  "switch-not-proved",
 ] as const;
 export type Provisional = (typeof provisionals)[number];
 /** How it was felt, or tried by hand. */

@@ -101,10 +101,10 @@ export function judgeEnds(ends: RoundEnds, limits: { lo: number; hi: number } | 
  */
 export function judgeRound(round: RoundToJudge): Result<JudgedRound> {
   const { element, limits, expandedUncertainty } = round;
-  const { readings, carriedFrom } = countingReadings(round.readings, round.how, round.known);
+  const frame = frameOf(element);
+  const { readings, carriedFrom } = countingReadings(round.readings, round.how, frame.ends ? null : round.known);
   if (readings.length === 0) return refuse("all-struck", ["readings"]);
   const quantity = judgedBy(element);
-  const frame = frameOf(element);
   const places = new Set(readings.map((reading) => reading.gearAngleDeg)).size;
   const covered = !frame.wave || Boolean(round.arcDeg) || goesRound(readings.map(({ gearAngleDeg }) => gearAngleDeg));
   const fitted =

@@ -4,6 +4,7 @@ import {
   type MeasuredQuantity,
   type MeasuringWay,
   measuredUnit,
+  perFigure,
   placeAngle,
   placeCount,
   relativeSpread,
@@ -78,9 +79,10 @@ export function typedRound(
   }
   const counting = values.filter((v) => !v.struck);
   const repeats = pooledDeviation(counting.map((v) => [v.place, v.measured] as const));
+  const figure = perFigure(measuring.quantity);
   const one = differenceUncertainty(
-    instrument.resolution,
-    instrument.expandedUncertainty,
+    figure * instrument.resolution,
+    figure * instrument.expandedUncertainty,
     instrument.coverage,
     repeats && repeats.freedom >= 3 ? { sd: repeats.sd, count: 1 } : undefined,
   );
@@ -93,8 +95,8 @@ export function typedRound(
     indicatorRadiusMm: way.indicatorRadiusMm,
     expandedUncertainty: Math.hypot(slope * one, 2 * way.ownUncertainty, 2 * spread),
     budget: {
-      resolution: (slope * instrument.resolution) / Math.sqrt(6),
-      calibration: (slope * instrument.expandedUncertainty) / instrument.coverage,
+      resolution: (slope * figure * instrument.resolution) / Math.sqrt(6),
+      calibration: (slope * figure * instrument.expandedUncertainty) / instrument.coverage,
       way: Math.hypot(way.ownUncertainty, spread),
       repeats: repeats && { sd: slope * repeats.sd, freedom: repeats.freedom },
     },

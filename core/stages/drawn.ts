@@ -1,5 +1,6 @@
 import type { PartOutline, StageShapes } from "../drawing";
 import type { Elements, StageElement, StageKind } from "./element";
+import { axisDrawn } from "./kinds/axis/drawn";
 import { bevelDrawn } from "./kinds/bevel/drawn";
 import { chainDrawn } from "./kinds/chain/drawn";
 import { couplingDrawn } from "./kinds/coupling/drawn";
@@ -12,6 +13,7 @@ import { vBeltDrawn } from "./kinds/v-belt/drawn";
 import { wormDrawn } from "./kinds/worm/drawn";
 
 const drawn: { readonly [K in StageKind]: KindDrawn<K> } = {
+  axis: axisDrawn,
   bevel: bevelDrawn,
   chain: chainDrawn,
   coupling: couplingDrawn,

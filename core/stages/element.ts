@@ -1,3 +1,4 @@
+import type { AxisElement } from "./kinds/axis/schema";
 import type { BevelElement } from "./kinds/bevel/schema";
 import type { ChainElement } from "./kinds/chain/schema";
 import type { CouplingElement } from "./kinds/coupling/schema";
@@ -19,6 +20,7 @@ export type Elements = {
   chain: ChainElement;
   coupling: CouplingElement;
   gap: GapElement;
+  axis: AxisElement;
 };
 export type StageKind = keyof Elements;
 export type StageElement = Elements[StageKind];
@@ -26,6 +28,7 @@ export type StageElement = Elements[StageKind];
 export type { Actuator, GearPosition, HardStop, Slide, SwitchGear } from "./kinds/gear-pair/schema";
 export type { Idler, Moved } from "./runs/schema";
 export type {
+  AxisElement,
   BevelElement,
   ChainElement,
   CouplingElement,

@@ -14,6 +14,8 @@ export type Frame = {
   wave: boolean;
   /** Places to read in a round, unless its teeth have a plan of their own. */
   usual: number;
+  /** Its places are both ends of a travel, the low one first, each set by itself: what is read at one says nothing of the other. */
+  ends?: true | undefined;
   /** Of the places, from the first, where they have any. */
   names?: readonly string[] | undefined;
 };
@@ -22,7 +24,7 @@ export type Frame = {
 export const marks = 8;
 
 /** One part that comes round, without a second one's teeth. */
-export const oneTurn = (frame: Pick<Frame, "word" | "places" | "wave" | "usual" | "names">): Frame => ({
+export const oneTurn = (frame: Pick<Frame, "word" | "places" | "wave" | "usual" | "names" | "ends">): Frame => ({
   belts: 1,
   teeth: null,
   ...frame,

@@ -1,5 +1,6 @@
 import type { Result } from "../quantity";
 import type { Elements, StageElement, StageKind } from "./element";
+import { axisGiven } from "./kinds/axis/given";
 import { bevelGiven } from "./kinds/bevel/given";
 import { chainGiven } from "./kinds/chain/given";
 import { couplingGiven } from "./kinds/coupling/given";
@@ -15,6 +16,7 @@ import type { AskedFor, Recommended } from "./rule";
 import type { Unwise } from "./unwise";
 
 const given: { readonly [K in StageKind]: KindGiven<K> } = {
+  axis: axisGiven,
   bevel: bevelGiven,
   chain: chainGiven,
   coupling: couplingGiven,

@@ -9,6 +9,7 @@ export {
 } from "./drive-line-shapes";
 export type {
   Actuator,
+  AxisElement,
   BeltElement,
   BevelElement,
   ChainElement,
@@ -100,6 +101,7 @@ export {
   measuredUnit,
   middleOf,
   onlyUpper,
+  perFigure,
   type QuantityUnit,
   type SideQuantity,
   sideQuantities,

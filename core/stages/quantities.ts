@@ -9,6 +9,8 @@ export const judgedQuantities = [
   "elongation",
   "shaft-offset",
   "gap",
+  "switch-to-buffer",
+  "switch-to-buffer-angle",
 ] as const;
 export type JudgedQuantity = (typeof judgedQuantities)[number];
 
@@ -33,6 +35,8 @@ export const measuredQuantities = [
   "offset",
   "angle",
   "hub-gap",
+  "switch-to-buffer",
+  "switch-to-buffer-angle",
 ] as const;
 export type MeasuredQuantity = (typeof measuredQuantities)[number];
 
@@ -68,7 +72,12 @@ export const measuredUnit: Record<MeasuredQuantity, QuantityUnit> = {
   offset: mm,
   angle: { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 2 },
   "hub-gap": mm,
+  "switch-to-buffer": { ...mm, digits: 1 },
+  "switch-to-buffer-angle": { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 1 },
 };
+
+/** What an instrument's own figures, of angles in arcminutes, are in the unit of a measured quantity. */
+export const perFigure = (quantity: MeasuredQuantity): number => (measuredUnit[quantity].unit === "°" ? 1 / 60 : 1);
 
 export const judgedUnit: Record<JudgedQuantity, { unit: string; digits: number }> = {
   backlash: { unit: "mm", digits: 2 },
@@ -78,6 +87,8 @@ export const judgedUnit: Record<JudgedQuantity, { unit: string; digits: number }
   elongation: { unit: "%", digits: 2 },
   "shaft-offset": { unit: "mm", digits: 2 },
   gap: { unit: "mm", digits: 2 },
+  "switch-to-buffer": { unit: "mm", digits: 1 },
+  "switch-to-buffer-angle": { unit: "°", digits: 1 },
 };
 
 export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = {
@@ -89,7 +100,7 @@ export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = 
   "hub-gap": { unit: "mm", digits: 2 },
 };
 
-/** Of two values the one that is tighter: the greater tension, the lesser backlash, sag or gap. */
+/** Of two values the one that is tighter: the greater tension, the lesser backlash, sag, gap or way to the buffer. */
 export const isTighter = (quantity: JudgedQuantity, a: number, b: number): boolean =>
   quantity === "tension" ? a > b : a < b;
 

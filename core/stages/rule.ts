@@ -17,6 +17,7 @@ export type RuleCode =
   | "offset-belt"
   | "offset-chain"
   | "align-speed"
+  | "switch-window"
   | "coupling-axial"
   | "runout-shows";
 

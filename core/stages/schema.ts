@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { axisSchema } from "./kinds/axis/schema";
 import { bevelSchema } from "./kinds/bevel/schema";
 import { chainSchema } from "./kinds/chain/schema";
 import { couplingSchema } from "./kinds/coupling/schema";
@@ -20,4 +21,5 @@ export const elementSchema = z.discriminatedUnion("kind", [
   chainSchema,
   couplingSchema,
   gapSchema,
+  axisSchema,
 ]);

@@ -1,3 +1,4 @@
+import type { AxisUnit, TravelFault } from "../axes";
 import type { UnwiseBevel } from "../bevels";
 import type { CouplingFault } from "../couplings";
 import type { Unwise as UnwiseGear } from "../gears";
@@ -21,4 +22,8 @@ export type Unwise =
   | { code: "odd-links"; even: number }
   | { code: "few-sprocket-teeth"; teeth: number }
   | { code: "coupling-end"; end: 0 | 1; fault: CouplingFault; byMm: number }
+  | { code: "axis-travel"; end: TravelFault["end"]; fault: TravelFault["code"]; by: number; unit: AxisUnit }
+  | { code: "strand-overstretched"; reachMm: number }
+  | { code: "strand-beyond-reading" }
+  | { code: "motor-too-weak"; gear: string; neededNm: number; share: number }
   | { code: "centres-out-of-range"; pitches: number };

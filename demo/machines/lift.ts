@@ -113,6 +113,62 @@ export const lift: DemoMachine = {
       },
     },
     {
+      key: "carriage",
+      name: "Carriage",
+      geometry: {
+        element: {
+          kind: "axis",
+          unit: "mm",
+          work: { lo: 0, hi: 1600 },
+          buffers: { lo: -30, hi: 1630 },
+          perTurn: 300,
+          speed: 70,
+          decel: 400,
+          reactionS: 0.08,
+          stopsIn: null,
+          switchRadiusMm: null,
+          sensor: { turnsAvailable: 10, turnsPerShaftTurn: 1, turnsAtLow: 2.1 },
+          load: { forceN: 1400, payloadN: 9810, frictionN: 60, armMm: null },
+          // Springs over a moving sheave.
+          balance: {
+            points: [
+              { extensionMm: 100, forceN: 190 },
+              { extensionMm: 500, forceN: 268 },
+              { extensionMm: 1000, forceN: 370 },
+            ],
+            strands: 10,
+            reeving: 0.5,
+            extensionAtTopMm: 120,
+            maxExtensionMm: 1000,
+          },
+          motor: { torqueNm: 9, gears: [{ name: "the worm gear", ratio: 100, efficiency: 0.62 }] },
+        },
+        clamps: { points: rectangle(30, 18), size: "M5 8.8", torqueNm: 5, passes: 1, compound: false },
+      },
+      adjuster: {
+        name: "End switches in their slots",
+        means: "slot",
+        adjuster: { type: "slide", angleDeg: 0 },
+        step: 0.5,
+        positiveWord: "towards the work",
+        negativeWord: "towards the buffer",
+      },
+      limits: {
+        quantity: "switch-to-buffer",
+        lo: 11.8,
+        aim: null,
+        hi: 30,
+        sourceKind: "recommended",
+        source: "from the 11.7 it stops in, v·t + v²/(2a), to the 30 between work and buffer",
+      },
+      hidden: {
+        mean: 21,
+        gear: { eccentricityMm: 0, tightAngleDeg: 0 },
+        pinion: { eccentricityMm: 0, tightAngleDeg: 0 },
+        response: 1,
+      },
+    },
+    {
       key: "emergency",
       name: "Emergency pinion",
       geometry: {

@@ -2,6 +2,7 @@ import type { Reader } from "~/app/features/words/reader";
 import { type Elements, type StageElement, type StageKind, stageKinds } from "~/core/stages";
 import type { Read } from "../form/text-reader";
 import type { Texts } from "../form/texts";
+import { axis } from "./axis/form";
 import { bevel } from "./bevel/form";
 import { chain } from "./chain/form";
 import { coupling } from "./coupling/form";
@@ -23,6 +24,7 @@ export const kindForms: { readonly [K in StageKind]: KindForm<K> } = {
   chain,
   coupling,
   gap,
+  axis,
 };
 
 export const formOf = <K extends StageKind>(element: Elements[K] & { kind: K }): KindForm<K> => kindForms[element.kind];

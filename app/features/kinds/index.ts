@@ -3,6 +3,7 @@ import type { Reader } from "~/app/features/words/reader";
 import type { StrandShape } from "~/core/chains";
 import type { RoundFit } from "~/core/rounds";
 import type { Elements, SideQuantity, StageElement, StageKind } from "~/core/stages";
+import { axis } from "./axis/words";
 import { bevel } from "./bevel/words";
 import { chain } from "./chain/words";
 import { coupling } from "./coupling/words";
@@ -24,6 +25,7 @@ export const kindWords: { readonly [K in StageKind]: KindWords<K> } = {
   chain,
   coupling,
   gap,
+  axis,
 };
 
 export const wordsOf = <K extends StageKind>(element: Elements[K] & { kind: K }): KindWords<K> =>

@@ -3,6 +3,7 @@ import type { Reader } from "~/app/features/words/reader";
 import type { PrintMove } from "~/core/prints";
 import type { Refusal } from "~/core/quantity";
 import type { Stage, StoreItem } from "~/core/records";
+import type { CountingReading } from "~/core/rounds";
 import type { Elements, StageKind } from "~/core/stages";
 
 /** What lies on either side, mm, null where nobody has said; and by how much this side is to change. */
@@ -13,6 +14,10 @@ type Span = { min: number; max: number };
 export type BesideProps<K extends StageKind> = {
   stage: Stage;
   element: Elements[K];
+  /** What was read, place by place; none while nothing is. */
+  counting: readonly CountingReading[];
+  /** Of one reading; 0 while nothing is read. */
+  expandedUncertainty: number;
   /** Of the draft: what is typed stays until it is logged. */
   texts: Readonly<Record<string, string>>;
   onText: (name: string, text: string) => void;
@@ -32,6 +37,7 @@ export type KindPanes<K extends StageKind> = {
         now: Span | null;
         then: Span | null;
         shims: Shims | null;
+        counting: readonly CountingReading[];
       }) => ReactNode)
     | null;
   /** Under the next move: what is read, to scale. null: the round is enough. */

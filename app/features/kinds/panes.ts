@@ -13,6 +13,7 @@ const panes: { readonly [K in StageKind]: Later<KindPanes<K>> | null } = {
   chain: later(async () => (await import("./chain/panes")).chain),
   coupling: later(async () => (await import("./coupling/panes")).coupling),
   gap: null,
+  axis: later(async () => (await import("./axis/panes")).axis),
 };
 
 const nothing: Later<null> = { kept: null, load: async () => null };

@@ -8,9 +8,11 @@ export type KindTraits = {
   bothSides: boolean;
   /** Other gears may be looked for in its place. */
   swaps: boolean;
+  /** No one adjuster sets it: how it is set stands beside its readings. */
+  setBeside: boolean;
 };
 
-const plain: KindTraits = { onTop: false, bothSides: true, swaps: false };
+const plain: KindTraits = { onTop: false, bothSides: true, swaps: false, setBeside: false };
 
 const traits: { readonly [K in StageKind]: KindTraits } = {
   "gear-pair": { ...plain, swaps: true },
@@ -20,8 +22,9 @@ const traits: { readonly [K in StageKind]: KindTraits } = {
   "toothed-belt": plain,
   "v-belt": plain,
   chain: plain,
-  coupling: { ...plain, onTop: true, bothSides: false },
+  coupling: { ...plain, onTop: true, bothSides: false, setBeside: true },
   gap: { ...plain, bothSides: false },
+  axis: { ...plain, bothSides: false, setBeside: true },
 };
 
 export const traitsOf = ({ kind }: StageElement): KindTraits => traits[kind];

@@ -43,6 +43,8 @@ export function ruleWords(reader: Reader, { rule, facts }: Recommended): string 
       return `0.2 % of ${f("centre", 0)} mm of centres (common practice)`;
     case "align-speed":
       return `shafts of a coupling up to ${f("rpm", 0)} turns a minute, or what the coupling allows if that is less (common practice)`;
+    case "switch-window":
+      return `from the ${f("stops", 1)} it stops in${facts.read ? ", as read" : ", v·t + v²/(2a)"}, to the ${f("room", 1)} between work and buffer; set near the middle (common practice)`;
     case "coupling-axial":
       return `the ${f("gap")} mm between the hubs, ± ${f("axial")} mm that the coupling allows (its maker)`;
     case "runout-shows":

@@ -9,4 +9,6 @@ export const endWords: Record<JudgedQuantity, { lo: string; hi: string }> = {
   elongation: { lo: "shorter than it should be", hi: "worn out" },
   "shaft-offset": { lo: "in line", hi: "out of line" },
   gap: { lo: "too narrow", hi: "too wide" },
+  "switch-to-buffer": { lo: "too near the buffer", hi: "inside the work" },
+  "switch-to-buffer-angle": { lo: "too near the buffer", hi: "inside the work" },
 };

@@ -23,7 +23,7 @@ import { measuredWords } from "./measured";
 import { notedWords } from "./noted";
 import { partOffWords, partOnWords, partScrewsWords, partWorkWords, seatWords, turnedWords } from "./parts";
 import { printEnds, printMoveWords } from "./print";
-import { unprovenWords } from "./proof";
+import { axisRunWords, unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
 import { sideWords } from "./quantity-names";
 import { shaftWords } from "./shafts";
@@ -208,6 +208,7 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
         outcome === null || outcome === "ran" ? "" : outcomeWords[outcome],
         currentA === null ? "" : `${formatNumber(reader, currentA, 1)} A`,
         temperatureC === null ? "" : `${formatNumber(reader, temperatureC, 0)} °C`,
+        axisRunWords(reader, entry.body),
         noise,
       ];
       return {

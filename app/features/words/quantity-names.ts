@@ -8,6 +8,8 @@ export const judgedWords: Record<JudgedQuantity, string> = {
   elongation: "elongation",
   "shaft-offset": "offset of the shafts",
   gap: "gap",
+  "switch-to-buffer": "way from switch to buffer",
+  "switch-to-buffer-angle": "way from switch to buffer",
 };
 
 export const sideWords: Record<SideQuantity, string> = {
@@ -83,4 +85,12 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
   offset: { name: "Offset", worth: "Straight-edge across both faces." },
   angle: { name: "Angle", worth: "Straight-edge or laser across both faces." },
   "hub-gap": { name: "Gap between the hubs", worth: "Feeler or slip between the faces, at four places." },
+  "switch-to-buffer": {
+    name: "Way from switch to buffer",
+    worth: "Crept by hand to where the switch acts, then read to the first touch; behind the buffer with a minus.",
+  },
+  "switch-to-buffer-angle": {
+    name: "Way from switch to buffer",
+    worth: "As good as the scale on the pivot; crept by hand, behind the buffer with a minus.",
+  },
 };

@@ -4,6 +4,7 @@ import { planetaryReasonText } from "~/calc/planetary-reason";
 import type { CouplingFault } from "~/core/couplings";
 import type { PitchMatch } from "~/core/gears";
 import type { Unwise } from "~/core/stages";
+import { travelFaultWords } from "../axes/travel-words";
 
 const member = (i: 0 | 1): string => (i === 0 ? "pinion" : "gear");
 const f = (reader: Reader, value: number, decimals = 2): string => formatNumber(reader, value, decimals);
@@ -65,6 +66,14 @@ export function unwiseWords(reader: Reader, unwise: Unwise): string {
       return `A sprocket of ${unwise.teeth} teeth runs unevenly; 17 or more run quietly (common practice).`;
     case "coupling-end":
       return couplingEndWords(reader, unwise);
+    case "axis-travel":
+      return `${unwise.end === "sensor" ? "The position sensor" : `The ${unwise.end} end`} ${travelFaultWords(unwise.fault, unwise.end === "sensor" ? f(reader, unwise.by) : `${f(reader, unwise.by, 1)} ${unwise.unit === "mm" ? "mm" : "°"}`)}${unwise.fault === "no-room" ? ": no place of the switch cures that, only more way, less speed or a better brake" : ""}.`;
+    case "strand-overstretched":
+      return `A strand would be stretched too far: with these the travel may be ${f(reader, unwise.reachMm, 0)} mm. More of it at the top, or fewer mm of strand a mm of load.`;
+    case "strand-beyond-reading":
+      return "A strand goes beyond what was read of it: read it there before trusting the balance.";
+    case "motor-too-weak":
+      return `In ${unwise.gear} the motor would have to give ${f(reader, unwise.neededNm)} N·m, ${f(reader, 100 * unwise.share, 0)} % of what it has: it does not lift it.`;
     case "centres-out-of-range":
       return `The centres are ${f(reader, unwise.pitches, 0)} pitches apart; 30 to 50 are usual, 80 the most (common practice).`;
   }

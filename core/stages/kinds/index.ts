@@ -1,4 +1,5 @@
 import type { Elements, StageKind } from "../element";
+import { axis } from "./axis";
 import { bevel } from "./bevel";
 import { chain } from "./chain";
 import { coupling } from "./coupling";
@@ -20,6 +21,7 @@ const kinds: { readonly [K in StageKind]: Kind<K> } = {
   chain,
   coupling,
   gap,
+  axis,
 };
 
 export const stageKinds = Object.keys(kinds) as StageKind[];

@@ -1,7 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import type { AxisTravel, EndTravel, TravelFault } from "~/core/axes";
+import type { AxisTravel, EndTravel } from "~/core/axes";
 import { TravelPicture } from "../../axes/travel-picture";
+import { travelFaultWords } from "../../axes/travel-words";
 import { ChoiceField } from "../../form/choice-field";
 import { choice, notNegativeOr, positiveNumber } from "../../form/field-readers";
 import { TextField } from "../../form/text-field";
@@ -52,16 +53,6 @@ function readTravel(texts: Texts) {
 }
 
 const unitOf = (texts: Texts): string => (choice(new TextReader(texts), "unit", ["mm", "deg"]) === "mm" ? "mm" : "°");
-
-const faultWords: Record<TravelFault["code"], (by: string) => string> = {
-  "no-switch": () => "has no switch",
-  "switch-inside-work": (by) => `acts ${by} before the work ends`,
-  "switch-behind-buffer": (by) => `stands ${by} behind the buffer`,
-  overruns: (by) => `runs ${by} into the buffer`,
-  "no-room": (by) => `is ${by} too short to stop in at all`,
-  "runs-out-low": (by) => `runs out ${by} of a turn before the low buffer`,
-  "runs-out-high": (by) => `runs out ${by} of a turn before the high buffer`,
-};
 
 export const tool = benchTool("axis-travel", async () => (await import("~/calc/tools/axis-travel")).axisTravelTool, {
   example: {
@@ -115,7 +106,7 @@ export const tool = benchTool("axis-travel", async () => (await import("~/calc/t
       return `Both ends stop in time: ${f(Math.min(ends.low.margin ?? 0, ends.high.margin ?? 0))} left, ${f(stopping)} to stop`;
     const by = first.end === "sensor" ? formatNumber(reader, first.by, 2) : f(first.by);
     const name = first.end === "sensor" ? "The sensor" : `The ${first.end} end`;
-    return `${name} ${faultWords[first.code](by)}${more.length === 0 ? "" : `, and ${more.length} more`}`;
+    return `${name} ${travelFaultWords(first.code, by)}${more.length === 0 ? "" : `, and ${more.length} more`}`;
   },
   View,
 });
@@ -141,14 +132,14 @@ function View({ output, texts }: { output: AxisTravel; texts: Texts }) {
         high={input.high}
         travel={output}
         label="The axis along its travel"
-        figure={(value) => formatNumber(reader, value, 0)}
+        figure={(value) => formatNumber(reader, value, 1)}
       />
       {output.faults.length > 0 && (
         <ul className="grid gap-1">
           {output.faults.map(({ end: at, code, by }) => (
             <li key={at + code}>
               {at === "sensor" ? "The sensor" : `The ${at} end`}{" "}
-              {faultWords[code](at === "sensor" ? formatNumber(reader, by, 2) : f(by))}.
+              {travelFaultWords(code, at === "sensor" ? formatNumber(reader, by, 2) : f(by))}.
             </li>
           ))}
         </ul>

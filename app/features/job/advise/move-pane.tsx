@@ -1,5 +1,6 @@
 import { memo, type ReactNode, type RefObject, useState } from "react";
 import { afterEachPart, beforeReading, nothingToAdjust, notRound } from "~/app/features/kinds";
+import { traitsOf } from "~/app/features/kinds/traits";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
@@ -108,7 +109,7 @@ export function MovePane(props: Props) {
             {formatNumber(reader, stage.geometry.arcDeg[1], 0)}°: that arc alone is read and judged.
           </p>
         )}
-        <Beside stage={stage} onOtherwise={props.onOtherwise} onEase={props.onEase} />
+        <Beside stage={stage} judged={view?.judged ?? null} onOtherwise={props.onOtherwise} onEase={props.onEase} />
       </section>
     );
   }
@@ -116,6 +117,9 @@ export function MovePane(props: Props) {
   const move = !props.questioned && view.move && view.move.amount !== 0 ? view.move : null;
   const then = move && seenAfter(view, move);
   const all = leastPlaces(frameOf(element)) > 1;
+  // Each end is told its own move.
+  const { ends } = frameOf(element);
+  const beside = <Beside stage={stage} judged={view.judged} onOtherwise={props.onOtherwise} onEase={props.onEase} />;
   return (
     <section aria-label="Next move" className="flex flex-col gap-3">
       <div>
@@ -128,6 +132,8 @@ export function MovePane(props: Props) {
             Look at <span className="text-now">{placeOf(element, props.questioned.tooth)}</span> first:{" "}
             {props.questioned.typed} stands off from the others. Read it again, strike it out, or keep it.
           </p>
+        ) : ends ? (
+          beside
         ) : (
           <Sentence {...props} view={view} />
         )}
@@ -197,7 +203,7 @@ export function MovePane(props: Props) {
       {!props.questioned && move && isStack(stage) && (
         <WhenHere part={drawer} props={{ stage, view, onTake: props.onTake }} />
       )}
-      <Beside stage={stage} onOtherwise={props.onOtherwise} onEase={props.onEase} />
+      {!ends && beside}
       {move && stage.adjuster.means === "roller-holes" && (
         <WhenHere part={roller} props={{ stage, view, onMove: props.onOtherwise }} />
       )}
@@ -255,6 +261,7 @@ function howManyWords({ geometry: { element } }: Stage): string {
   if (least === 1) return `Read the ${judgedWords[judgedBy(element)]}.`;
   if (frame.word === "round") return "Read the sag at two places of the chain or more.";
   if (frame.word === "link") return "Measure the counted pitches at two places of the chain or more.";
+  if (frame.ends) return "Read it at both ends.";
   if (!frame.wave) return `Read it at all ${least} places.`;
   return `Read at least ${least === 3 ? "three" : least} places round the turn.`;
 }
@@ -343,7 +350,7 @@ function stayWords(reader: Reader, stage: Stage, view: RoundView): string {
       ? "Nobody has said its limits yet: it is not judged, and no move is worked out. What you read and move is kept, and teaches."
       : "Nobody has said its limits yet: it is not judged. What you read is kept, and its trend with it.";
   if (!adjuster.adjuster || !advice)
-    return `${nothingToAdjust(element)} ${state === "inside" ? insideWords(judged.covered) : state === "near" ? "It reads near the edge: watch it." : "It reads outside: the parts have to be seen to."}`;
+    return `${nothingToAdjust(element)} ${state === "inside" ? insideWords(judged.covered) : state === "near" ? "It reads near the edge: watch it." : traitsOf(element).setBeside ? "It reads outside." : "It reads outside: the parts have to be seen to."}`;
   if (judged.holds === "too-wide")
     return `No setting can hold it: ${notRound(element)}. It stands as well as it can; get it seen to.`;
   if (state === "inside") return `${insideWords(judged.covered)}${judged.covered ? " Leave it." : ""}`;

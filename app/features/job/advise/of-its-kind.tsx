@@ -3,9 +3,12 @@ import { usePanes } from "~/app/features/kinds/panes";
 import { useWords } from "~/app/features/words/use-words";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
+import type { JudgedRound } from "~/core/rounds";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { EaseFirst } from "./ease-first";
+
+const noReadings: JudgedRound["counting"] = [];
 
 type Span = { min: number; max: number };
 
@@ -26,10 +29,12 @@ export function useOfItsKind(stage: Stage): {
 /** What the kind sets beside what it is judged by. */
 export const Beside = memo(function Beside({
   stage,
+  judged,
   onOtherwise,
   onEase,
 }: {
   stage: Stage;
+  judged: JudgedRound | null;
   onOtherwise: (amount: number, note: string) => Refusal | null;
   onEase: (clamp: number) => void;
 }) {
@@ -39,5 +44,13 @@ export const Beside = memo(function Beside({
   const Pane = usePanes(element)?.beside;
   if (!Pane) return null;
   const easeFirst = <EaseFirst clamps={job.record.clamps} onEase={onEase} />;
-  return <Pane {...{ stage, element, texts, easeFirst }} onText={job.changeText} onMove={onOtherwise} />;
+  return (
+    <Pane
+      {...{ stage, element, texts, easeFirst }}
+      counting={judged?.counting ?? noReadings}
+      expandedUncertainty={judged?.expandedUncertainty ?? 0}
+      onText={job.changeText}
+      onMove={onOtherwise}
+    />
+  );
 });

@@ -39,7 +39,7 @@ const otherUnits: Partial<Record<Dimension, readonly string[]>> = {
 /** Units that a bare number can be said to be in, the usual one first. */
 export const bareUnits = (quantity: MeasuredQuantity): readonly string[] => {
   const { dimension, bare } = measuredUnit[quantity];
-  return [bare, ...(otherUnits[dimension] ?? [])];
+  return [bare, ...(otherUnits[dimension] ?? []).filter((unit) => unit !== bare)];
 };
 
 /** What is held still while the other is read, and where it is usual. */
@@ -157,6 +157,7 @@ const usualKind: Partial<Record<MeasuredQuantity, string>> = {
   "hand-movement": "steel rule",
   elongation: "caliper",
   gap: "feeler set",
+  "switch-to-buffer": "caliper",
   "span-frequency": "frequency meter",
 };
 

@@ -12,6 +12,8 @@ import type { LaidShims } from "../entries/laid-shims";
 import { LevelPicture } from "./level-picture";
 import { type RoundView, seenAfter } from "./round-view";
 
+const noReadings: RoundView["judged"]["counting"] = [];
+
 /** The round inside the real part. */
 export function RoundPane({
   stage,
@@ -67,6 +69,7 @@ export function RoundPane({
             limits={limits}
             now={view?.seen ?? null}
             then={view?.move && view.move.amount !== 0 ? seenAfter(view, view.move) : null}
+            counting={view?.judged.counting ?? noReadings}
             shims={laid && { ...laid, changeMm: view?.move?.amount ?? 0 }}
           />
         </div>

@@ -5,7 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import { isKind, type RunOutcome, type RunWay, runOutcomes } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
-import { gearNames } from "~/core/stages";
+import { frameOf, gearNames } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Choice } from "~/ui/choice";
 import { Field } from "~/ui/field";
@@ -13,17 +13,19 @@ import { UsualWords } from "~/ui/usual-words";
 import { useDoNow } from "../../shell/use-arrival";
 import { capital } from "../../words/count";
 import { outcomeWords } from "../../words/entry";
-import { unprovenWords } from "../../words/proof";
+import { axisRunWords, unprovenEndsWords, unprovenWords } from "../../words/proof";
 import { refusalWords } from "../../words/refusal";
 import { shortDay } from "../../words/times";
 import { onlyPushes } from "../advise/only-pushes";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { SweepFold } from "../shift/sweep-fold";
+import { AxisRun } from "./axis-run";
 import { GoingLive } from "./going-live";
 
 const directions = ["forwards", "backwards"] as const;
 const speeds = ["slow", "working", "fast"] as const;
+const fieldNames = ["current", "temperature", "noise", "leftToBuffer", "overshoot"] as const;
 const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn"];
 
 /** Powered runs, direction by speed, beside those of last time. */
@@ -38,6 +40,7 @@ export function Prove() {
   const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
   const gears = gearsToProve(stage);
   const gear = gears.find((name) => name === texts["proof.gear"]) ?? gears[0];
+  const { ends } = frameOf(stage.geometry.element);
   const live = job.record.power?.state === "live";
   const way: RunWay = live ? "powered" : "by-hand";
   const field = (name: string) => ({
@@ -61,9 +64,14 @@ export function Prove() {
       current: text("current"),
       temperature: text("temperature"),
       noise: text("noise"),
+      ...(ends && {
+        leftToBuffer: text("leftToBuffer"),
+        overshoot: text("overshoot"),
+        guidesLubricated: text("guides") === "yes",
+      }),
     });
     if (!result.ok) return setRefusal(result.refusal);
-    for (const name of ["current", "temperature", "noise"]) job.changeText(`proof.${name}`, "");
+    for (const name of fieldNames) job.changeText(`proof.${name}`, "");
     // The same run again until it goes well.
     if (outcome !== "ran") return;
     const runs = cellsOf(gears);
@@ -81,7 +89,9 @@ export function Prove() {
         <h2 className="text-2xl font-bold mb-2">
           {live
             ? "Run it, and note what it does"
-            : "Turn it by hand first, all the way round: the same drag everywhere"}
+            : ends
+              ? "Push it by hand first, from end to end: the same drag everywhere"
+              : "Turn it by hand first, all the way round: the same drag everywhere"}
         </h2>
         {!live && (
           <div className="mb-4 flex flex-wrap items-center gap-4">
@@ -138,6 +148,7 @@ export function Prove() {
               options={speeds.map((value) => ({ value, label: value }))}
             />
           </div>
+          {ends && <AxisRun element={stage.geometry.element} direction={direction} field={field} />}
           <div className="grid sm:grid-cols-2 gap-4">
             <Field label="Current" hint="A, or mA" {...field("current")} />
             <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
@@ -151,7 +162,7 @@ export function Prove() {
               onPick={(noise) => job.changeText("proof.noise", noise)}
             />
           </div>
-          {refusal && !["current", "temperature", "noise"].includes(String(refusal.path[0])) && (
+          {refusal && !fieldNames.some((name) => name === refusal.path[0]) && (
             <p role="alert" className="text-outside font-semibold">
               {refusalWords(reader, refusal)}
             </p>
@@ -209,6 +220,7 @@ function Runs() {
           run.body.outcome === null || run.body.outcome === "ran" ? "" : outcomeWords[run.body.outcome],
           run.body.currentA === null ? "" : `${formatNumber(reader, run.body.currentA, 1)} A`,
           run.body.temperatureC === null ? "" : `${formatNumber(reader, run.body.temperatureC, 0)} °C`,
+          axisRunWords(reader, run.body),
           run.body.noise,
         ]
           .filter(Boolean)
@@ -238,7 +250,8 @@ function Runs() {
         </tbody>
       </table>
       <p className="text-lg mt-3" role="status">
-        {unprovenWords(job.record.unproven) || "Every direction is proven under power"}.
+        {unprovenWords(job.record.unproven) || "Every direction is proven under power"}.{" "}
+        {job.record.unprovenEnds.length > 0 && `${unprovenEndsWords(job.record.unprovenEnds)}.`}
       </p>
       {job.record.proofs.some(({ body }) => body.way === "by-hand") && (
         <ul aria-label="Turned by hand" className="text-lg">
