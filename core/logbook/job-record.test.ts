@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { everyKind } from "~/tests/elements";
 import { spurPair } from "../gears";
 import type { StageElement } from "../stages";
 import type { Entry } from "./entry";
@@ -7,7 +8,7 @@ import { knownIn, knownRounds } from "./known-round";
 import { pastMoves } from "./past-moves";
 
 const pair: StageElement = { kind: "gear-pair", pair: spurPair([20, 40], 2, 60.2), parts: {} };
-const stageWith = (points: unknown[], compound: boolean, element = pair) => ({
+const stageWith = (points: unknown[], compound: boolean, element: StageElement = pair) => ({
   id: "s",
   geometry: { clamps: { points, compound }, element },
 });
@@ -100,6 +101,22 @@ test("only a run that went well proves anything; one that did not stays until th
     "high forwards",
     "high backwards",
   ]);
+});
+
+test("an end switch is proven by a powered run that stopped before the buffer, and not by one from before it was moved", () => {
+  const axis = everyKind.find(({ kind }) => kind === "axis") as StageElement;
+  const of = (...entries: Entry[]) => jobRecord(entries, stageWith([], false, axis));
+  const into = (direction: string, leftToBuffer: number | null) =>
+    run(direction, "ran", { axis: { unit: "mm", leftToBuffer, overshoot: null, guidesLubricated: false } });
+  const set = () => [round("as-found"), move(3), round("check")];
+  expect(of(...set(), run("forwards")).unprovenEnds).toEqual(["low", "high"]);
+  expect(of(...set(), into("forwards", 4.2), into("backwards", null)).unprovenEnds).toEqual(["low"]);
+  expect(of(...set(), into("forwards", 4.2), into("backwards", 3)).provisional).toEqual([]);
+  expect(of(...set(), into("forwards", 4.2), into("backwards", 0)).provisional).toEqual([
+    "run-went-wrong",
+    "switch-not-proved",
+  ]);
+  expect(of(into("forwards", 4.2), into("backwards", 3), ...set()).unprovenEnds).toEqual(["low", "high"]);
 });
 
 test("paper and paint used as the means of a round by feel are in until somebody says they are out", () => {

@@ -45,7 +45,15 @@ export const sideQuantities = ["end-float", "elongation", "runout", "offset", "a
 export type SideQuantity = (typeof sideQuantities)[number];
 
 /** `factor` turns the canonical value of the dimension into the unit in which the quantity is kept. */
-export type QuantityUnit = { unit: string; dimension: Dimension; bare: string; factor: number; digits: number };
+export type QuantityUnit = {
+  unit: string;
+  dimension: Dimension;
+  bare: string;
+  factor: number;
+  digits: number;
+  /** Below 0 is the other side of where it is read from. */
+  signed?: true;
+};
 
 const mm: QuantityUnit = { unit: "mm", dimension: "length", bare: "mm", factor: 1, digits: 2 };
 const newton: QuantityUnit = { unit: "N", dimension: "force", bare: "N", factor: 1, digits: 1 };
@@ -72,8 +80,8 @@ export const measuredUnit: Record<MeasuredQuantity, QuantityUnit> = {
   offset: mm,
   angle: { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 2 },
   "hub-gap": mm,
-  "switch-to-buffer": { ...mm, digits: 1 },
-  "switch-to-buffer-angle": { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 1 },
+  "switch-to-buffer": { ...mm, digits: 1, signed: true },
+  "switch-to-buffer-angle": { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 1, signed: true },
 };
 
 /** What an instrument's own figures, of angles in arcminutes, are in the unit of a measured quantity. */

@@ -225,6 +225,7 @@ test("every page of the Bench and the form of every kind of stage pass it", asyn
     "roller chain",
     "coupling",
     "gap",
+    "axis",
   ]) {
     await kinds.getByText(kind, { exact: true }).click();
     await check(kind);

@@ -93,6 +93,11 @@ describe("blind reading", () => {
     expect([now.round.field, written(now)]).toEqual([text, ""]);
   });
 
+  test("what has another side is read below 0", () => {
+    const behind = { ...plan, unit: { ...plan.unit, signed: true as const } };
+    expect(written(doing(typed("-5.8"), empty, behind))).toBe("1 -5.8");
+  });
+
   test("a bare number keeps the unit it was said to be in", () => {
     const thou = { ...plan, bareUnit: "thou" };
     expect(written(doing(typed("5", "0.1 mm"), empty, thou))).toBe("1 5 thou, 4 0.1 mm");

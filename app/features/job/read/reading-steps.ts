@@ -135,7 +135,7 @@ function enter(now: Reading, plan: ReadingPlan): Reading {
   const parsed = parseQuantity(typedAs(round.field, plan), plan.unit.dimension, plan.unit.bare);
   if (!parsed.ok) return refused(parsed.refusal);
   if (round.field.trim().length > longest) return refused("too-long");
-  if (parsed.value.value < 0) return refused("below-nothing");
+  if (parsed.value.value < 0 && !plan.unit.signed) return refused("below-nothing");
   if (!plan.canRead(parsed.value.value * plan.unit.factor)) return refused("cannot-read-so");
   const first = here[0];
   return first === undefined ? keep(now, null, plan) : { ...now, asks: first, problem: null, done: false };

@@ -124,7 +124,7 @@ export function ReadingsPane(props: Props) {
           />
         </div>
         {props.listen?.(tooth === null ? null : named(tooth), (texts) => take({ do: "several", texts }))}
-        <Keypad onKey={onKey} onBack={onBack} minus={frame.ends === true} />
+        <Keypad onKey={onKey} onBack={onBack} minus={measuredUnit[props.quantity].signed === true} />
         <NextKey
           phase={phase}
           complete={complete}
