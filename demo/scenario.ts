@@ -3,6 +3,7 @@ import { carriageFound, carriageSet } from "./carriage";
 import { gearboxApart, gearboxGuide } from "./gearbox";
 import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
+import { pluckedRounds, reTensioned } from "./strands";
 import type { DemoMachine, DemoStage } from "./types";
 import { upkeepActs } from "./upkeep";
 import { type Act, Visits } from "./visits";
@@ -316,6 +317,9 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
     (v) => {
       built("New belt fitted", [239, -20], [75, -8])(v);
       v.putRight(52, "Belt climbs a flange under tension only", framePullsIn);
+      const heard = pluckedRounds(v.element);
+      v.did(40, "Set by ear last week, heard from a file", [...heard.fromFile], 60);
+      v.did(16, "Two weeks on", [...heard.byMicrophone], 90);
       return v;
     },
   ],
@@ -336,7 +340,29 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
     },
   ],
   ["table", "reducer", built("Reducer fitted", [64, 0.4])],
-  ["strapper", "infeed", built("New belt fitted", [70, -2])],
+  [
+    "strapper",
+    "infeed",
+    (v) => {
+      built("New belt fitted", [70, -2])(v);
+      v.keep(
+        36,
+        "open-run",
+        {
+          pitchMm: 9.525,
+          teeth: 15,
+          wrapDeg: 180,
+          sides: [
+            { jointMm: 180, guardMm: 12 },
+            { jointMm: 140, guardMm: 8, endMm: 260 },
+          ],
+          neededDeg: { forward: 190, back: 270 },
+        },
+        "Open chain of the strap arm: before it is put on, how far it turns to either side",
+      );
+      return v;
+    },
+  ],
   ["strapper", "head", built("Head fitted", [85, 1])],
   [
     "strapper",
@@ -359,7 +385,17 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
       return v;
     },
   ],
-  ["lift", "column-chain", built("Measured for the new log", [150, 0.2], [50, 0.25])],
+  [
+    "lift",
+    "column-chain",
+    (v) => {
+      built("Measured for the new log", [150, 0.2])(v);
+      v.did(112, "Re-tensioned", reTensioned("gives", 2), 30);
+      v.did(83, "Re-tensioned", reTensioned("claps", 3), 30);
+      v.drift(0.25).look(50, "Routine");
+      return v;
+    },
+  ],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
   [
     "lift",

@@ -116,6 +116,10 @@ export class Visits {
     this.mesh = simulatedStage({ ...stage.hidden, element }, this.quantity, resolution, this.with.noise, random);
   }
 
+  get element(): DemoStage["geometry"]["element"] {
+    return this.stage.geometry.element;
+  }
+
   /** What the months did to it. */
   drift(changeMm: number): this {
     this.mesh.drift(changeMm);

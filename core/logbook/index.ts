@@ -25,6 +25,7 @@ export { daysToIso, isoToDays } from "./days";
 export { type Entry, type EntryKind, type EntryOf, isKind, type ReadingRecord, type WrittenEntry } from "./entry";
 export { canBeFelt, feltArc, feltOf, feltPlaces, feltSaid, type GradeAt, judgeFelt, judgeGrades } from "./feel";
 export { feltMoves, gradesOf } from "./felt-moves";
+export { type Held, type HeldFor, heldFor } from "./held-for";
 export {
   type ClampNow,
   type Clamps,

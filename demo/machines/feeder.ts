@@ -123,7 +123,7 @@ export const feeder: DemoMachine = {
         gear: { eccentricityMm: 0.01, tightAngleDeg: 60 },
         pinion: { eccentricityMm: 0, tightAngleDeg: 30 },
         response: 0.9,
-        belts: [0.04, -0.03, -0.01],
+        belts: [0.07, 0.05, -0.12],
       },
     },
   ],

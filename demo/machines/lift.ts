@@ -66,12 +66,12 @@ export const lift: DemoMachine = {
         turnedBy: "input",
       },
       adjuster: {
-        name: "Roller",
-        means: "roller-diameter",
-        adjuster: { type: "shims", perMm: 0.5 },
-        step: 1,
-        positiveWord: "thicker",
-        negativeWord: "thinner",
+        name: "Slotted roller",
+        means: "slot",
+        adjuster: { type: "slide", angleDeg: 0 },
+        step: 0.5,
+        positiveWord: "further in",
+        negativeWord: "further out",
       },
       limits: {
         quantity: "elongation",

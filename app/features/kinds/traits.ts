@@ -10,18 +10,20 @@ export type KindTraits = {
   swaps: boolean;
   /** No one adjuster sets it: how it is set stands beside its readings. */
   setBeside: boolean;
+  /** A strand that slackens with use: loosened, pushed and tightened between runs. */
+  reTensioned: boolean;
 };
 
-const plain: KindTraits = { onTop: false, bothSides: true, swaps: false, setBeside: false };
+const plain: KindTraits = { onTop: false, bothSides: true, swaps: false, setBeside: false, reTensioned: false };
 
 const traits: { readonly [K in StageKind]: KindTraits } = {
   "gear-pair": { ...plain, swaps: true },
   worm: { ...plain, onTop: true },
   bevel: { ...plain, onTop: true },
   planetary: { ...plain, onTop: true },
-  "toothed-belt": plain,
-  "v-belt": plain,
-  chain: plain,
+  "toothed-belt": { ...plain, reTensioned: true },
+  "v-belt": { ...plain, reTensioned: true },
+  chain: { ...plain, reTensioned: true },
   coupling: { ...plain, onTop: true, bothSides: false, setBeside: true },
   gap: { ...plain, bothSides: false },
   axis: { ...plain, bothSides: false, setBeside: true },

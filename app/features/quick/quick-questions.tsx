@@ -30,7 +30,15 @@ type Asked = {
 };
 
 /** Whether it is safe, and what holds it off. */
-export function SafeFirst({ kit, typed: { safe, lock, noLock }, change, problem }: Asked) {
+export function SafeFirst({
+  kit,
+  typed: { safe, lock, noLock },
+  change,
+  problem,
+}: Pick<Asked, "kit" | "problem"> & {
+  typed: Pick<QuickTyped, "safe" | "lock" | "noLock">;
+  change: (what: Partial<Pick<QuickTyped, "safe" | "lock" | "noLock">>) => void;
+}) {
   return (
     <section className="grid gap-2">
       <Tick

@@ -5,7 +5,7 @@ import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { feltArc, feltPlaces, judgeFelt, knownIn } from "~/core/logbook";
 import type { Stage } from "~/core/records";
-import { type Feel, feelsOf, feltAs, measuredUnit } from "~/core/stages";
+import { type Feel, measuredUnit } from "~/core/stages";
 import { ownStop, teethInMesh } from "~/operations/stage-as-read";
 import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { Field } from "~/ui/field";
@@ -16,6 +16,7 @@ import { namedMoveWords } from "../words/amount";
 import { feltState, feltWords } from "../words/feel";
 import { stageUnit } from "../words/quantity";
 import { withUnit } from "../words/spoken";
+import { FeltKeys } from "./felt-keys";
 
 export type Way = "numbers" | "feel";
 export type Read = { typed: string; felt: Feel | null };
@@ -71,21 +72,8 @@ export function ReadOne({
     const places = feltPlaces(element);
     const judged = read.felt && judgeFelt([{ tooth, feel: read.felt }], places, feltArc(places, stage.geometry.arcDeg));
     return (
-      <fieldset>
-        <legend className="font-semibold mb-1">{label}</legend>
-        <div className="grid sm:grid-cols-5 gap-2">
-          {feelsOf(feltAs(element) ?? "click").map((word) => (
-            <button
-              key={word}
-              type="button"
-              aria-pressed={read.felt === word}
-              className={`min-h-14 px-2 font-semibold border-2 cursor-pointer ${read.felt === word ? "bg-ink text-panel border-ink" : "bg-panel border-ink"}`}
-              onClick={() => onRead({ ...read, felt: word })}
-            >
-              {word}
-            </button>
-          ))}
-        </div>
+      <div>
+        <FeltKeys stage={stage} legend={label} word={read.felt} onWord={(felt) => onRead({ ...read, felt })} />
         {judged && (
           <p className="mt-2 flex gap-3 items-center text-lg" role="status">
             <StateMark state={feltState[judged.verdict]} /> {feltWords(judged)}
@@ -96,7 +84,7 @@ export function ReadOne({
             {problem}
           </p>
         )}
-      </fieldset>
+      </div>
     );
   }
   const { adjuster } = stage;

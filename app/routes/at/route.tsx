@@ -1,27 +1,42 @@
 import { isRouteErrorResponse, Link } from "react-router";
 import { NoInstrument } from "~/app/features/job/read/no-instrument";
+import { traitsOf } from "~/app/features/kinds/traits";
 import { keptKit, useKeptKit } from "~/app/features/offline/keep-kit";
 import { QuickTouch } from "~/app/features/quick/quick-touch";
+import { ReTension } from "~/app/features/quick/re-tension";
 import { PlaceHead } from "~/app/features/shell/head";
 import { clockOrDay, day } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { type Kit, loadKit } from "~/app/routes/machine/load-kit.server";
 import { asPerson, everyRole } from "~/app/session/session.server";
+import type { HeldFor } from "~/core/logbook";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/route";
+import { loadHeld } from "./load-held.server";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.kit.machine.name ?? "Quick touch"}, Harmostat` },
 ];
 
+type Asked = { stageId: string | null; tension: boolean };
+
+/** Which stage, and whether its strand is to be tightened. */
+function askedFor(request: Request): Asked {
+  const { searchParams } = new URL(request.url);
+  return { stageId: searchParams.get("stage"), tension: searchParams.get("do") === "tension" };
+}
+
 export async function loader({
   params,
   context,
   request,
-}: Route.LoaderArgs): Promise<{ kit: Kit; stageId: string | null }> {
-  const stageId = new URL(request.url).searchParams.get("stage");
-  const kit = await asPerson(context, request, everyRole, (asked) => loadKit(asked, params.machineId, stageId));
-  return { kit, stageId };
+}: Route.LoaderArgs): Promise<Asked & { kit: Kit; held: HeldFor | null }> {
+  const asked = askedFor(request);
+  return asPerson(context, request, everyRole, async (by) => {
+    const kit = await loadKit(by, params.machineId, asked.stageId);
+    const stage = kit.stages.find(({ id }) => id === asked.stageId);
+    return { ...asked, kit, held: asked.tension && stage ? await loadHeld(by, kit.machine.id, stage) : null };
+  });
 }
 
 /** Without the server, from what this tablet keeps of the machine. */
@@ -31,12 +46,12 @@ export async function clientLoader({ params, request, serverLoader }: Route.Clie
   } catch (error) {
     const kit = await keptKit(params.machineId);
     if (!kit || (isRouteErrorResponse(error) && error.status < 500)) throw error;
-    return { kit, stageId: new URL(request.url).searchParams.get("stage") };
+    return { ...askedFor(request), kit, held: null };
   }
 }
 
 /** Where the label on the machine leads. */
-export default function At({ loaderData: { kit, stageId } }: Route.ComponentProps) {
+export default function At({ loaderData: { kit, stageId, tension, held } }: Route.ComponentProps) {
   const reader = useWords();
   const { machine, stages } = kit;
   useKeptKit(machine.id);
@@ -96,6 +111,8 @@ export default function At({ loaderData: { kit, stageId } }: Route.ComponentProp
                   Go on with that job
                 </Link>
               </p>
+            ) : kit.mayWork && tension && traitsOf(stage.geometry.element).reTensioned ? (
+              <ReTension key={stage.id} kit={kit} stage={stage} held={held} />
             ) : kit.instruments.length === 0 ? (
               <NoInstrument />
             ) : kit.mayWork ? (

@@ -101,6 +101,11 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               Go on with the job of {clockOrDay(reader, job.openedAt, now)}
             </Link>
           )}
+          {!job && loaderData.mayWork && traitsOf(element).reTensioned && (
+            <Link to={`/at/${machine.id}?stage=${stage.id}&do=tension`} className={buttonClass("line", true)}>
+              Re-tension
+            </Link>
+          )}
           {!job && loaderData.mayWork && (
             <Link to={`/at/${machine.id}?stage=${stage.id}`} className={buttonClass("line", true)}>
               Quick touch
