@@ -1,4 +1,13 @@
 export {
+  classSpread,
+  type ToothProfile,
+  toothedBeltMass,
+  toothProfiles,
+  type VSection,
+  vBeltMass,
+  vSections,
+} from "./belt-classes";
+export {
   type BeltDrive,
   type BeltPulleys,
   type BeltSize,

@@ -89,7 +89,7 @@ export function typedRound(
   const slope = Math.max(
     ...(counting.length > 0 ? counting.map((v) => Math.abs(way.factor(v.measured))) : [Math.abs(way.factor(1))]),
   );
-  const spread = relativeSpread(measuring.quantity) * Math.max(0, ...counting.map((v) => v.value));
+  const spread = relativeSpread(element, measuring.quantity) * Math.max(0, ...counting.map((v) => v.value));
   return accept({
     readings: values.map(({ gearAngleDeg, value, unit, struck }) => ({ gearAngleDeg, value, unit, struck })),
     indicatorRadiusMm: way.indicatorRadiusMm,

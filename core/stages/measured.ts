@@ -1,3 +1,5 @@
+import { classSpread } from "../belts";
+import type { StageElement } from "./element";
 import type { MeasuredQuantity } from "./quantities";
 
 /** How a value is taken: where the tip stands, and what was held still while the other was read. */
@@ -28,7 +30,8 @@ export const usualPitches = 20;
 const massSpread = 0.025;
 
 /** What the method adds to the uncertainty of a tension, as a part of it: the mass a metre goes straight into a frequency's. */
-export const relativeSpread = (quantity: MeasuredQuantity): number => (quantity === "span-frequency" ? massSpread : 0);
+export const relativeSpread = (element: StageElement, quantity: MeasuredQuantity): number =>
+  quantity !== "span-frequency" ? 0 : "massFrom" in element && element.massFrom === "class" ? classSpread : massSpread;
 
 export const linear = (factor: number, more: Partial<ToJudged> = {}): ToJudged => ({
   convert: (value) => value * factor,

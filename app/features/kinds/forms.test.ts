@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { readerOf } from "~/app/features/words/reader";
-import { ratiosOf } from "~/core/stages";
+import { limitWays, ratiosOf, relativeSpread, type StageElement, waysToMeasure } from "~/core/stages";
 import { everyKind, twoSpeeds } from "~/tests/elements";
 import { rows } from "~/tests/rows";
 import type { Texts } from "../form/texts";
@@ -30,6 +30,29 @@ test.each(everyKind.map((element) => [element.kind, element] as const))(
   },
 );
 
+test("a belt whose mass nobody weighed has that of its class, and one of no class is read by force alone", () => {
+  const read = (kind: string, texts: Texts) => readElement({ ...kindTexts(kind), mass: "", ...texts }).value;
+  // 25 mm of a curvilinear belt of 8 mm pitch: 5.8 g a metre for every mm (from memory).
+  const byClass = { massKgPerM: 0.145, massFrom: "class", widthMm: 25 };
+  expect(read("toothed-belt", { profile: "curvilinear", beltWidth: "25" })).toMatchObject(byClass);
+  expect(read("v-belt", { section: "13" })).toMatchObject({ massKgPerM: 0.109, massFrom: "class" });
+  for (const [kind, texts] of [
+    ["toothed-belt", { profile: "trapezoidal", beltWidth: "25" }],
+    ["toothed-belt", { profile: "curvilinear" }],
+    ["v-belt", {}],
+  ] as const) {
+    const unknown = read(kind, texts);
+    expect(unknown).toMatchObject({ massKgPerM: null });
+    expect(unknown && [...waysToMeasure(unknown), ...limitWays(unknown)]).not.toContain("span-frequency");
+  }
+  const told = read("v-belt", { section: "13" });
+  // Half of 15 % against half of 5 %.
+  expect(told && relativeSpread(told, "span-frequency")).toBeCloseTo(0.075, 9);
+  expect(
+    relativeSpread(readElement(kindTexts("v-belt")).value ?? (everyKind[0] as StageElement), "span-frequency"),
+  ).toBeCloseTo(0.025, 9);
+});
+
 describe("what is wrong is named at the field of its kind", () => {
   test.each<[string, Texts, Record<string, string>]>([
     ["worm", { starts: "0" }, { starts: "too-small" }],
@@ -43,6 +66,12 @@ describe("what is wrong is named at the field of its kind", () => {
     ["toothed-belt", { mass: "heavy" }, { mass: "not-a-number" }],
     ["toothed-belt", idlers("120 -20"), { "idlers.0.d": "empty" }],
     ["toothed-belt", { moved: "1", ...idlers("120 -20 40 outside lower") }, { moved: "no-such-idler" }],
+    ["axis", { "buffer.hi": "-40" }, { "buffer.hi": "window-upside-down" }],
+    ["axis", { axisSpeed: "0", decel: "" }, { axisSpeed: "too-small", decel: "empty" }],
+    ["axis", { "load.force": "" }, { "load.force": "missing" }],
+    ["axis", { "strand.1.at": "90" }, { "strand.1.at": "too-small" }],
+    ["axis", { "gear.0.efficiency": "120" }, { "gear.0.efficiency": "too-large" }],
+    ["toothed-belt", { mass: "-1" }, { mass: "too-small" }],
     ["v-belt", { belts: "0" }, { belts: "too-small" }],
     ["chain", { links: "99.5" }, { links: "not-whole" }],
     ["chain", { z1: "2" }, { z1: "teeth-too-few" }],

@@ -1,23 +1,21 @@
 import { tensionOfDeflection, tensionOfFrequency } from "../../belts";
-import { accept, type Result } from "../../quantity";
+import { accept, type Result, refuse } from "../../quantity";
 import type { BeltElement } from "../element";
 import { linear, type MeasuringWay, type ToJudged } from "../measured";
 import type { MeasuredQuantity, SideQuantity } from "../quantities";
 import type { Recurrence } from "../recurrence";
 import { pathPull, readSpan, runDiameters, stagePath } from "./path";
 
-export const beltTensionWays: readonly MeasuredQuantity[] = [
-  "span-frequency",
-  "span-force",
-  "span-deflection",
-  "tension",
-];
-export const limitTensionWays: readonly MeasuredQuantity[] = [
-  "tension",
-  "span-frequency",
-  "span-force",
-  "span-deflection",
-];
+const ways: readonly MeasuredQuantity[] = ["span-frequency", "span-force", "span-deflection", "tension"];
+const limitWays: readonly MeasuredQuantity[] = ["tension", "span-frequency", "span-force", "span-deflection"];
+
+/** A frequency tells nothing of a belt whose mass is not known. */
+const known =
+  (all: readonly MeasuredQuantity[]) =>
+  ({ massKgPerM }: BeltElement): readonly MeasuredQuantity[] =>
+    massKgPerM === null ? all.filter((way) => way !== "span-frequency") : all;
+export const beltTensionWays = known(ways);
+export const limitTensionWays = known(limitWays);
 export const beltSides: readonly SideQuantity[] = ["offset", "angle", "runout"];
 
 /** Strain at the aim where the stiffness is not known (common practice). */
@@ -48,6 +46,7 @@ export function beltWay(element: BeltElement, way: MeasuringWay): Result<ToJudge
   const none = { ownUncertainty: 0, indicatorRadiusMm: null };
   switch (way.quantity) {
     case "span-frequency": {
+      if (massKgPerM === null) return refuse("missing", ["massKgPerM"]);
       const convert = (hz: number) => {
         const tension = tensionOfFrequency({ spanMm, massKgPerM, bendingStiffnessNMm2 }, hz);
         return tension.ok ? tension.value : Number.NaN;

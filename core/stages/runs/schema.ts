@@ -30,7 +30,10 @@ export const runShape = {
 
 export const beltShape = {
   ...runShape,
-  massKgPerM: z.number().gt(0).lte(1000),
+  /** Of one belt; null: not known, and then no frequency tells its tension. */
+  massKgPerM: z.number().gt(0).lte(1000).nullable(),
+  /** Taken from the class of belt; left out: somebody weighed it or had it from its maker. */
+  massFrom: z.literal("class").optional(),
   /** EA, N per unit of strain of one belt; null where nobody knows. */
   stiffnessN: z.number().gt(0).lte(1e9).nullable().default(null),
   /** EI, N·mm². */

@@ -9,7 +9,7 @@ import { idlerFigures } from "./form";
 /** What a belt is made of. */
 export const BeltMatter = () => (
   <FieldRow>
-    <TextField name="mass" label="Mass a metre" hint="kg/m of one belt; weigh a known length" />
+    <TextField name="mass" label="Mass a metre" hint="kg/m of one belt, weighed; empty: by its class, else not known" />
     <TextField name="stiffness" label="Stiffness EA" hint="N; empty: learnt from the first moves" />
     <TextField name="bending" label="Bending stiffness EI" hint="N·mm²; matters on short spans" />
   </FieldRow>

@@ -10,7 +10,7 @@ import {
   type StagePath,
   spanOf,
 } from "~/core/stages";
-import { choice, over0, type Reading, type Texts } from "../../form/field-readers";
+import { choice, over0, positiveNumber, type Reading, type Texts } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { rowTexts } from "../../form/texts";
 import type { Figure } from "../kind-form";
@@ -47,16 +47,20 @@ export function readRun(read: Reading): { centreDistanceMm: number; idlers: Idle
   return { centreDistanceMm: over0(read, "centres"), idlers, moved };
 }
 
-export function readBelt(read: Reading) {
+/** @param byClass its mass by its class, where enough is said for that */
+export function readBelt(read: Reading, byClass: number | null) {
   const stiffness = read.has("stiffness") ? read.force("stiffness") : null;
   read.want("stiffness", stiffness === null || stiffness > 0, "too-small");
   return {
     ...readRun(read),
-    massKgPerM: read.number("mass"),
+    ...(read.has("mass") ? { massKgPerM: positiveNumber(read, "mass") } : massByClass(byClass)),
     stiffnessN: stiffness,
     bendingStiffnessNMm2: read.numberOr("bending", 0),
   };
 }
+
+const massByClass = (massKgPerM: number | null): Pick<BeltElement, "massKgPerM" | "massFrom"> =>
+  massKgPerM === null ? { massKgPerM } : { massKgPerM, massFrom: "class" };
 
 export const idlerFigures = ["x", "y", "d"] as const;
 
@@ -94,7 +98,7 @@ export const runTexts = (
 
 export const beltTexts = (reader: Reader, element: BeltElement): Texts => ({
   ...runTexts(reader, element),
-  mass: n(reader, element.massKgPerM),
+  mass: element.massFrom === "class" ? "" : n(reader, element.massKgPerM),
   stiffness: n(reader, element.stiffnessN),
   bending: element.bendingStiffnessNMm2 === 0 ? "" : n(reader, element.bendingStiffnessNMm2),
 });
@@ -116,6 +120,12 @@ export function beltFigures(reader: Reader, element: BeltElement, path: StagePat
       `${f(reader, laid.lengthMm, 2)} mm; the belt has ${f(reader, lengthMm, 2)} mm, ${f(reader, Math.abs(lengthMm - laid.lengthMm), 2)} ${lengthMm < laid.lengthMm ? "to stretch" : "to take up"}`,
     ],
     ["Wrap", `${f(reader, first, 1)}° and ${f(reader, second, 1)}°`],
+    [
+      "Mass a metre",
+      element.massKgPerM === null
+        ? "not known: read its tension by force, not by frequency"
+        : `${f(reader, element.massKgPerM)} kg/m${element.massFrom === "class" ? ", by its class (from memory; makers differ by some 15 %)" : ""}`,
+    ],
     ["Span that is read", `${f(reader, spanOf(element) ?? 0, 1)} mm, the longest`],
   ];
 }

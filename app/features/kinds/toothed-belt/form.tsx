@@ -1,8 +1,8 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
-import { beltDrive } from "~/core/belts";
+import { beltDrive, toothedBeltMass, toothProfiles } from "~/core/belts";
 import { stagePath, type ToothedBeltElement } from "~/core/stages";
-import { bothTeeth, count, over0 } from "../../form/field-readers";
+import { bothTeeth, count, over0, over0Or } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { TextField } from "../../form/text-field";
 import type { Figure, KindForm } from "../kind-form";
@@ -13,19 +13,28 @@ const f = (reader: Reader, value: number, decimals: number) => formatNumber(read
 
 export const toothedBelt: KindForm<"toothed-belt"> = {
   Fields: ToothedBeltFields,
-  read: (read) => ({
-    kind: "toothed-belt",
-    pitchMm: over0(read, "beltPitch"),
-    teeth: bothTeeth(read),
-    beltTeeth: count(read, "beltTeeth", 6),
-    ...readBelt(read),
-  }),
+  read: (read) => {
+    const pitchMm = over0(read, "beltPitch");
+    const profile = toothProfiles.find((one) => one === read.text("profile"));
+    const widthMm = over0Or(read, "beltWidth", undefined);
+    return {
+      kind: "toothed-belt",
+      pitchMm,
+      teeth: bothTeeth(read),
+      beltTeeth: count(read, "beltTeeth", 6),
+      ...(profile ? { profile } : {}),
+      ...(widthMm === undefined ? {} : { widthMm }),
+      ...readBelt(read, profile && widthMm !== undefined ? toothedBeltMass(profile, pitchMm, widthMm) : null),
+    };
+  },
   texts: (reader, element) => ({
     ...beltTexts(reader, element),
     beltPitch: n(reader, element.pitchMm),
     z1: String(element.teeth[0]),
     z2: String(element.teeth[1]),
     beltTeeth: String(element.beltTeeth),
+    profile: element.profile ?? "",
+    beltWidth: n(reader, element.widthMm),
   }),
   figures: (reader, element) => {
     const path = stagePath(element);

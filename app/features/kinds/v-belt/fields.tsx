@@ -1,3 +1,5 @@
+import { vSections } from "~/core/belts";
+import { ChoiceField } from "../../form/choice-field";
 import { TextField } from "../../form/text-field";
 import { FieldRow } from "../form-parts";
 import { BeltMatter, IdlerFields } from "../runs/fields";
@@ -12,6 +14,18 @@ export function VBeltFields() {
         <TextField name="centres" label="Centre distance" hint="mm, as installed" />
         <TextField name="belts" label="Belts side by side" hint="usually 1" inputMode="numeric" />
       </FieldRow>
+      <ChoiceField
+        name="section"
+        legend="Section, by its top width"
+        usual=""
+        options={[
+          { value: "", label: "not known" },
+          ...vSections.map((value) => ({
+            value,
+            label: `${value.replace(" ", " mm, ")}${value.includes(" ") ? "" : " mm"}`,
+          })),
+        ]}
+      />
       <BeltMatter />
       <IdlerFields what="belt" />
     </>

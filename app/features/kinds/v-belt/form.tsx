@@ -1,3 +1,4 @@
+import { vBeltMass, vSections } from "~/core/belts";
 import { stagePath } from "~/core/stages";
 import { count, over0 } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
@@ -8,19 +9,24 @@ import { VBeltFields } from "./fields";
 
 export const vBelt: KindForm<"v-belt"> = {
   Fields: VBeltFields,
-  read: (read) => ({
-    kind: "v-belt",
-    pitchDiameterMm: [over0(read, "d1"), over0(read, "d2")],
-    lengthMm: over0(read, "beltLength"),
-    belts: read.has("belts") ? count(read, "belts", 1) : 1,
-    ...readBelt(read),
-  }),
+  read: (read) => {
+    const section = vSections.find((one) => one === read.text("section"));
+    return {
+      kind: "v-belt",
+      pitchDiameterMm: [over0(read, "d1"), over0(read, "d2")],
+      lengthMm: over0(read, "beltLength"),
+      belts: read.has("belts") ? count(read, "belts", 1) : 1,
+      ...(section ? { section } : {}),
+      ...readBelt(read, section ? vBeltMass(section) : null),
+    };
+  },
   texts: (reader, element) => ({
     ...beltTexts(reader, element),
     d1: n(reader, element.pitchDiameterMm[0]),
     d2: n(reader, element.pitchDiameterMm[1]),
     beltLength: n(reader, element.lengthMm),
     belts: String(element.belts),
+    section: element.section ?? "",
   }),
   figures: (reader, element) => {
     const path = stagePath(element);

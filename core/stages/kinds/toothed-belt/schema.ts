@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { toothProfiles } from "../../../belts";
 import { both, length, toothCount } from "../../../schemas";
 import { beltShape, movesWhatIsThere } from "../../runs/schema";
 
@@ -8,6 +9,8 @@ export const toothedBeltSchema = z
     pitchMm: length,
     teeth: both(toothCount).readonly(),
     beltTeeth: z.number().int().gte(6).lte(100_000),
+    profile: z.enum(toothProfiles).optional(),
+    widthMm: length.optional(),
     ...beltShape,
   })
   .superRefine(movesWhatIsThere);

@@ -15,7 +15,7 @@ export const vBeltGiven: KindGiven<"v-belt"> = {
 
 /** T₀ = 500·(2.5/K_θ − 1)·P/(z·v) + m·v² for each belt; new belts up to 1.5 times that. */
 function recommend(element: VBeltElement, { powerKw, speedMPerS }: AskedFor): Recommended | null {
-  if (!powerKw || !speedMPerS) return null;
+  if (!powerKw || !speedMPerS || element.massKgPerM === null) return null;
   const path = stagePath(element);
   if (!path.ok) return null;
   const wrap = wrapOf(element, path.value);

@@ -1,4 +1,5 @@
 import * as z from "zod";
+import { vSections } from "../../../belts";
 import { both, length } from "../../../schemas";
 import { beltShape, movesWhatIsThere } from "../../runs/schema";
 
@@ -9,6 +10,7 @@ export const vBeltSchema = z
     pitchDiameterMm: both(length).readonly(),
     lengthMm: length,
     belts: z.number().int().gte(1).lte(12).default(1),
+    section: z.enum(vSections).optional(),
     ...beltShape,
   })
   .superRefine(movesWhatIsThere);
