@@ -2,6 +2,7 @@ import { pluckSound, recordedIn, seededRandom } from "../core/practice";
 import { mustHold } from "../core/quantity";
 import { hearPluck, surePitch } from "../core/sound";
 import { type Feel, fromJudged, type StageElement, toJudged } from "../core/stages";
+import { liveChecks } from "./visits";
 
 const sampleRateHz = 8000;
 const way = { quantity: "span-frequency" as const, held: null, indicatorRadiusMm: null, indicatorAngleDeg: 0 };
@@ -44,13 +45,28 @@ function heardRound(element: StageElement, tensionsN: readonly number[], seed: n
   };
 }
 
+const runs = (current: string) => [
+  { kind: "live", acknowledged: liveChecks },
+  ...(["forwards", "backwards"] as const).map((direction) => ({
+    kind: "proof",
+    way: "powered",
+    outcome: "ran",
+    direction,
+    speed: "working",
+    current,
+    temperature: "",
+    noise: "even hum",
+  })),
+];
+
 /** A belt heard twice: from a sound file that somebody brought, and by the microphone at the machine. */
 export const pluckedRounds = (element: StageElement) => ({
   fromFile: [
     heardRound(element, [246, 239, 244, 251], 61),
+    ...runs("2.32"),
     { kind: "note", text: "Plucks opened from sound files, recorded on the night shift beside the belt" },
   ],
-  byMicrophone: [heardRound(element, [238, 231, 236, 243], 62)],
+  byMicrophone: [heardRound(element, [238, 231, 236, 243], 62), ...runs("2.27")],
 });
 
 const clamps = (state: "eased" | "firm") =>

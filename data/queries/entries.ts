@@ -246,6 +246,9 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
 /** The newest tries of parts on a stage with the corrections that name them, oldest first. */
 export const trialsOf = (db: Database, stageId: string, size: number) => ofKind(db, stageId, "trial", size);
 
+/** The newest runs of a stage, in the same way. */
+export const proofsOf = (db: Database, stageId: string, size: number) => ofKind(db, stageId, "proof", size);
+
 /** The same of the mechanisms that stand beside each other for it. */
 /** Ways to build assemblies of a machine, each as it was ever said, oldest first. */
 export const optionsOfMachine = async (db: Database, machineId: string, size: number) =>

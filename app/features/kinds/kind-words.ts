@@ -41,6 +41,8 @@ export type KindWords<K extends StageKind> = {
   side: (element: Elements[K], quantity: SideQuantity) => string;
   /** What is to be felt after every part of a move; null: nothing. */
   afterEachPart: (reader: Reader, element: Elements[K]) => string | null;
+  /** When a strand that was set is to be looked at again; left out: as anything is. */
+  lookAgain?: string;
   /** How its axial thrust is told; null: it has none. */
   thrust: ThrustWords | null;
   /** What else is to be known of it, by name; left out: nothing. */

@@ -45,7 +45,7 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
   "span-frequency": {
     name: "Span frequency, plucked",
     worth:
-      "One per cent of frequency is two of tension; the mass a metre is taken as good to 2.5 % (common practice: weighed belts differ by 5 to 10).",
+      "One per cent of frequency is two of tension; the mass a metre is taken as good to 2.5 % where it was weighed, to 7.5 % by its class (common practice).",
   },
   "span-force": {
     name: "Force for a deflection",

@@ -22,21 +22,24 @@ test("every kind of stage in a line, with what tells it from another of its kind
     "roller chain 19 : 38, pitch 12.7 mm, 100 links",
     "roller chain 19 : 38, pitch 12.7 mm, 100 links",
     "coupling ⌀28 : ⌀24, jaws with an elastic spider, 16 mm apart",
+    "axis, sliding 900 mm",
+    "axis, swinging 143°",
     "end float",
     "gear pair 24 : 36, module 2, 2 gears",
   ]);
-  expect(sizeWords(reader, everyKind[13] as never)).toBe("");
+  expect(sizeWords(reader, everyKind[15] as never)).toBe("");
 });
 
 test("what is read is spoken of by its kind: its unit, its digits, its tight spot", () => {
   const said = everyKind.map((element) => `${stageUnit(reader, element).said(1.234)} ${tightWords(element)}`);
-  expect([said[0], said[5], said[7], said[10], said[11], said[12], said[13]]).toEqual([
+  expect([said[0], said[5], said[7], said[10], said[11], said[12], said[14], said[15]]).toEqual([
     "1.23 mm the tight spot",
     "1.2 arcmin the tight spot",
     "1 N the tightest place",
     "1.2 mm the tightest place of the chain",
     "1.23 % the tight spot",
     "1.23 mm the place",
+    "1.2° the end with less",
     "1.23 mm the narrowest place",
   ]);
 });

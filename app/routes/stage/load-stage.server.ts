@@ -1,15 +1,18 @@
 import { data } from "react-router";
 import { learnStage } from "~/app/features/job/entries/learn-stage";
+import { traitsOf } from "~/app/features/kinds/traits";
 import { openedStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import {
+  type Entry,
   gearOfTrend,
   isKind,
   meterOf,
   pastMoves,
   stageTrend,
   type TrendAxis,
+  tightAgainstCurrent,
   triedParts,
   voidedBy,
   wearLeft,
@@ -17,7 +20,7 @@ import {
 import type { Stage } from "~/core/records";
 import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
-import { readingsOf, stageHistory, trialsOf, usageReadings } from "~/data/queries/entries";
+import { proofsOf, readingsOf, stageHistory, trialsOf, usageReadings } from "~/data/queries/entries";
 import { instrumentById } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineWithStage } from "~/data/queries/machines";
@@ -32,6 +35,8 @@ import { partsOf, type RoundsAsked, roundChoice, twoRounds, withAllReadings } fr
 const trendRounds = 104;
 /** Tries of parts that are looked back on. */
 const mostTrials = 80;
+/** Runs whose current stands beside the tightness. */
+const mostProofs = 80;
 /** Readings of the meter that usage over time is worked out from. */
 const meterReadings = 400;
 /** Rounds and moves that the adjuster's response is learnt from. */
@@ -45,6 +50,13 @@ function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number
   return sideLimits.find(({ quantity }) => quantity === "elongation")?.hi ?? worn;
 }
 
+/** Tightness beside the running current, once two jobs have both. */
+function friction(counting: readonly Entry[], proofs: readonly Entry[]) {
+  const voided = voidedBy(proofs);
+  const found = tightAgainstCurrent([...counting, ...proofs.filter(({ id }) => !voided.has(id))]);
+  return found.points.length > 1 ? found : null;
+}
+
 const noSuchStage = () => data({ code: "no-such-stage" }, { status: 404 });
 
 /** A stage with its limits, two of its rounds, its trend and what its adjuster has taught. */
@@ -54,13 +66,14 @@ export async function loadStage(
   asked: RoundsAsked & { axis: TrendAxis },
 ) {
   if (!isId(stageId)) throw noSuchStage();
-  const [machine, stage, history, limits, standings, trials] = await Promise.all([
+  const [machine, stage, history, limits, standings, trials, proofs] = await Promise.all([
     machineWithStage(pool, person.workshopId, stageId),
     stageById(pool, stageId),
     stageHistory(pool, stageId, trendRounds),
     limitsRevisions(pool, stageId),
     standingsOfStages(pool, [stageId]),
     trialsOf(pool, stageId, mostTrials),
+    proofsOf(pool, stageId, mostProofs),
   ]);
   if (!stage || !machine) throw noSuchStage();
   const voided = voidedBy(history);
@@ -92,6 +105,7 @@ export async function loadStage(
     trend: stageTrend(counting, trendLimits, asked.axis, meter),
     trendLimits,
     tried: triedParts(trials),
+    friction: traitsOf(stage.geometry.element).reTensioned ? friction(counting, proofs) : null,
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {

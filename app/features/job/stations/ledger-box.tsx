@@ -19,6 +19,7 @@ const usual = [
   "key",
   "temporary joint",
   "temporary cord",
+  "half link",
 ];
 
 /** Everything put in for the work, and every clamp screw. */

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useRouteLoaderData } from "react-router";
 import { v7 } from "uuid";
+import { wordsOf } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import type { loader as rootLoader } from "~/app/root";
 import { signedRecord } from "~/core/logbook";
@@ -87,6 +88,7 @@ export function SignForm() {
         <DateField
           key={stage.id}
           label={several ? `Next date, ${stage.name}` : "Next date"}
+          hint={wordsOf(stage.geometry.element).lookAgain}
           value={texts[nextName(stage)] ?? ""}
           onChange={(date) => {
             setRefusal(null);

@@ -36,6 +36,7 @@ export const chain: KindWords<"chain"> = {
   madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
+  lookAgain: "A new chain stretches most in its first hours: look again after them (common practice).",
   thrust: null,
   ways: ["moves it the way that takes up slack", "moves it the way that lets out slack"],
 };

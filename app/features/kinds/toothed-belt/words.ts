@@ -11,5 +11,6 @@ export const toothedBelt: KindWords<"toothed-belt"> = {
   drawn: (places) => `Pulley of ${places} teeth`,
   beforeReading: () =>
     "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the longest free span in its middle; the same span each time.",
+  lookAgain: "A new toothed belt is looked at once more after some hours; then it keeps (common practice).",
   notRound: () => "a pulley is not round, or sits off centre",
 };
