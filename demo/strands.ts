@@ -1,7 +1,7 @@
 import { pluckSound, recordedIn, seededRandom } from "../core/practice";
 import { mustHold } from "../core/quantity";
 import { hearPluck, surePitch } from "../core/sound";
-import { type Feel, fromJudged, type StageElement, toJudged } from "../core/stages";
+import { type Feel, frameOf, fromJudged, placeCount, type StageElement, toJudged } from "../core/stages";
 import { liveChecks } from "./visits";
 
 const sampleRateHz = 8000;
@@ -28,7 +28,13 @@ function heardRound(element: StageElement, tensionsN: readonly number[], seed: n
     const heard = hearPluck({ samples, sampleRateHz }, { expectedHz, bandHz: [0.4 * expectedHz, 2.5 * expectedHz] });
     const hz = surePitch(heard);
     if (hz === null) throw new Error("the demo's belt could not be heard");
-    return { tooth: 1 + 2 * i, turn: 1, typed: hz.toFixed(1), struck: false, repeats: null };
+    return {
+      tooth: 1 + Math.round((i * placeCount(frameOf(element))) / tensionsN.length),
+      turn: 1,
+      typed: hz.toFixed(1),
+      struck: false,
+      repeats: null,
+    };
   });
   return {
     kind: "round",

@@ -8,9 +8,12 @@ export type TightAndCurrent = { madeAt: string; tight: number; currentA: number 
 export type TightAgainstCurrent = {
   /** Oldest first. */
   points: TightAndCurrent[];
-  /** Amperes more for each unit of the judged quantity, in the middle of all pairs (Theil–Sen); null: fewer than three points, or all as tight. */
+  /** Amperes more for each unit of the judged quantity, in the middle of all pairs (Theil–Sen); null: fewer than five points, or all as tight. */
   perUnitA: number | null;
 };
+
+/** Of fewer the slope says more of the meter than of the strand. */
+const leastPoints = 5;
 
 /**
  * Tightness beside the running current, job by job: the last round of a job, and the mean of its good powered runs at working speed.
@@ -39,7 +42,7 @@ export function tightAgainstCurrent(entries: readonly Entry[]): TightAgainstCurr
   });
   points.sort((a, b) => (a.madeAt < b.madeAt ? -1 : 1));
   const line =
-    points.length < 3
+    points.length < leastPoints
       ? null
       : robustTrend(
           points.map(({ tight, currentA }) => ({ t: tight, y: currentA })),

@@ -66,7 +66,7 @@ export function FrictionPane({
       </svg>
       <p className="text-mid">
         {perUnitA === null
-          ? "Three jobs with a round and a current tell how much of the current is tightness."
+          ? "Five jobs with a round and a current tell how much of the current is tightness."
           : `${a(Math.abs(100 * perUnitA))} A ${perUnitA < 0 ? "less" : "more"} for ${spoken.said(100)} (Theil–Sen).`}{" "}
         Tight enough for no clunk at a fast reversal, and no tighter: more only loads the bearings.
       </p>
