@@ -6,6 +6,7 @@ import type { Feel } from "~/core/stages";
 import type { Work } from "~/operations/build-entry";
 import { isDay } from "~/ui/date-field";
 import { parseAmount } from "../words/amount";
+import { lengthWords } from "../words/spoken";
 import type { noLocks } from "../words/state";
 import { quickSafe } from "./quick-work";
 
@@ -72,10 +73,17 @@ export function reTensionWork(
     points.map((_, i) => ({ kind: "clamp", clamp: i + 1, pass: state === "firm" ? passes : 0, state }));
   const feel = (word: Feel | null, phase: "as-found" | "check"): Work[] =>
     word === null ? [] : [{ kind: "feel", phase, method: "by hand", places: [{ tooth: 1, feel: word }] }];
-  const way = (text: string, when: string): Work[] =>
-    text.trim() === ""
-      ? []
-      : [{ kind: "note", text: `Moves to and fro ${withMm(text)} in all in mid-span, by hand, ${when}` }];
+  const way = (text: string, when: string): Work[] => {
+    const read = text.trim() === "" ? null : parseAmount(reader, text, "mm");
+    return read?.ok
+      ? [
+          {
+            kind: "note",
+            text: `Moves to and fro ${lengthWords(reader, read.value, 1)} in all in mid-span, by hand, ${when}`,
+          },
+        ]
+      : [];
+  };
   const isolated: Work = {
     kind: "isolated",
     lock: noLock ? "" : lock,
@@ -112,5 +120,3 @@ function pushed(reader: Reader, stage: Stage, typed: ReTensionTyped): Work {
     adjusterId: adjuster.id,
   };
 }
-
-const withMm = (text: string): string => (/[a-z"”]\s*$/i.test(text.trim()) ? text.trim() : `${text.trim()} mm`);

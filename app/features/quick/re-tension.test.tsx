@@ -89,6 +89,6 @@ test("measured by hand and by the push: both ways stand in the logbook, and a pu
   await press(/^Tensioned/);
   await screen.findByText("Signed.");
   expect(made().map(({ kind }) => kind)).toEqual(["job-opened", "isolated", "feel", "note", "move", "signature"]);
-  expect(made()[3]).toMatchObject({ text: "Moves to and fro 60 mm in all in mid-span, by hand, as found" });
+  expect(made()[3]).toMatchObject({ text: "Moves to and fro 60.0 mm in all in mid-span, by hand, as found" });
   expect(Math.abs(Number(made()[4]?.amount))).toBe(2.5);
 });

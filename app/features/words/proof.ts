@@ -1,6 +1,7 @@
 import type { Bodies, UnprovenRun } from "~/core/logbook";
 import { formatNumber } from "./figure";
 import type { Reader } from "./reader";
+import { lengthWords } from "./spoken";
 
 /** Directions and gears that no powered run has proven: "Not proven under power: low backwards"; empty where all are. */
 export const unprovenWords = (unproven: readonly UnprovenRun[]): string =>
@@ -11,7 +12,8 @@ export const unprovenWords = (unproven: readonly UnprovenRun[]): string =>
 /** What was seen of an axis on a run: "4.5 mm left to the buffer", "touched the buffer", "overshoots by 0.3 mm"; empty of what is none. */
 export function axisRunWords(reader: Reader, { axis }: Pick<Bodies["proof"], "axis">): string {
   if (!axis) return "";
-  const f = (value: number) => `${formatNumber(reader, value, 1)}${axis.unit === "mm" ? " mm" : "°"}`;
+  const f = (value: number) =>
+    axis.unit === "mm" ? lengthWords(reader, value, 1) : `${formatNumber(reader, value, 1)}°`;
   return [
     axis.leftToBuffer === null
       ? ""

@@ -1,10 +1,10 @@
-import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { switchesRead } from "~/core/advice";
 import type { CountingReading } from "~/core/rounds";
 import type { AxisElement } from "~/core/stages";
 import { travelWith } from "~/core/stages/kinds/axis/travel";
 import { TravelPicture } from "../../axes/travel-picture";
+import { stageUnit } from "../../words/quantity";
 
 /** The axis along its travel, with its switches where they were read. */
 export function AxisPart({ element, counting }: { element: AxisElement; counting: readonly CountingReading[] }) {
@@ -18,7 +18,7 @@ export function AxisPart({ element, counting }: { element: AxisElement; counting
       high={{ bufferAt: buffers.hi, switchAt: high === undefined ? undefined : buffers.hi - high }}
       travel={travelWith(element, { low, high })}
       label="The axis along its travel, both ends to scale"
-      figure={(value) => formatNumber(reader, value, 1)}
+      figure={stageUnit(reader, element).figure}
     />
   );
 }

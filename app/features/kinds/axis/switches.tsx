@@ -1,10 +1,14 @@
 import { useState } from "react";
+import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { amountFor, mmAtSwitch, type SwitchMove, switchMoves } from "~/core/advice";
 import type { Refusal } from "~/core/quantity";
 import type { AxisElement } from "~/core/stages";
+import { balanceOf } from "~/core/stages/kinds/axis/travel";
 import { Button } from "~/ui/button";
+import { Fold } from "~/ui/fold";
 import { StateMark } from "~/ui/state-mark";
+import { BalancePicture } from "../../axes/balance-picture";
 import type { Reader } from "../../words/reader";
 import { Refused } from "../../words/refused";
 import { stateOfVerdict } from "../../words/state";
@@ -17,6 +21,7 @@ export function Switches({ stage, element, counting, expandedUncertainty, onMove
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const { adjuster, step } = stage.adjuster;
   const moves = switchMoves(element, stage.limits, counting, expandedUncertainty, step);
+  const balance = balanceOf(element);
   const asked = moves.filter(({ by }) => by !== 0);
   const ways = asked.map(({ by }) => mmAtSwitch(element, by));
   const log = () => {
@@ -70,11 +75,14 @@ export function Switches({ stage, element, counting, expandedUncertainty, onMove
             : "No adjuster is entered for its switches: log what was done as a note."}
         </p>
       )}
-      {balanceFacts(reader, element).map(([name, said]) => (
-        <p key={name} className="text-mid">
-          {said}.
-        </p>
-      ))}
+      {balance && (
+        <Fold summary="Balance along the travel">
+          <BalancePicture {...balance} figure={(value) => formatNumber(reader, value, 0)} />
+          {balanceFacts(reader, element).map(([name, said]) => (
+            <p key={name}>{said}.</p>
+          ))}
+        </Fold>
+      )}
     </section>
   );
 }

@@ -1,5 +1,6 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
+import { lengthWords } from "~/app/features/words/spoken";
 import type { AxisElement } from "~/core/stages";
 import { balanceOf, loadByGear, stopsIn, travelWith } from "~/core/stages/kinds/axis/travel";
 import type { KindWords } from "../kind-words";
@@ -8,7 +9,7 @@ import { shortFigure } from "../plain-words";
 
 /** "24.5 mm", "8.0°"; positions and ways of an axis. */
 export const alongWords = (reader: Reader, { unit }: AxisElement, value: number, decimals = 1): string =>
-  `${formatNumber(reader, value, decimals)}${unit === "mm" ? " mm" : "°"}`;
+  unit === "mm" ? lengthWords(reader, value, decimals) : `${formatNumber(reader, value, decimals)}°`;
 
 export const axis: KindWords<"axis"> = {
   name: "axis",
