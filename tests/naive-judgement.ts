@@ -38,7 +38,8 @@ export function naiveJudgement({ quantity, values, fitted, lo, hi, uncertainty: 
     }
     // The slack of a chain goes as the square of its sag, and a move takes the same slack from every place.
     const power = quantity === "sag" ? 2 : 1;
-    const wide = greatest ** power - least ** power;
+    // The ends of an axis have a switch each.
+    const wide = quantity.startsWith("switch-to-buffer") ? 0 : greatest ** power - least ** power;
     if (wide > hi ** power - lo ** power) holds = "too-wide";
     else if (wide > (hi - u) ** power - (lo + u) ** power) holds = "fits";
   }

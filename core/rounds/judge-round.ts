@@ -1,6 +1,6 @@
 import { type BandFit, bandFit, judge, type Limits, type ShiftScale, type Verdict, worstVerdict } from "../limits";
 import { accept, type Result, refuse } from "../quantity";
-import { frameOf, isTighter, type JudgedQuantity, judgedBy, onlyUpper, type StageElement } from "../stages";
+import { frameOf, isTighter, type JudgedQuantity, judgedBy, onlyUpper, type StageElement, setApart } from "../stages";
 import { type CountingReading, countingReadings, type HowCounted, type KnownRound } from "./counting";
 import { fitRound, type RoundFit } from "./fit-round";
 import { goesRound } from "./goes-round";
@@ -86,7 +86,12 @@ export function judgeEnds(ends: RoundEnds, limits: { lo: number; hi: number } | 
   const bounds = limitsThatJudge(quantity, limits);
   return {
     verdict: worstVerdict([least, greatest].map((value) => judge(value, bounds, expandedUncertainty).verdict)),
-    holds: bandFit({ min: least, max: greatest }, bounds, expandedUncertainty, scaleOf(quantity)),
+    holds: bandFit(
+      { min: setApart(quantity) ? greatest : least, max: greatest },
+      bounds,
+      expandedUncertainty,
+      scaleOf(quantity),
+    ),
     least,
     greatest,
     beyond: { lo: bounds.lo !== undefined && least < bounds.lo, hi: bounds.hi !== undefined && greatest > bounds.hi },

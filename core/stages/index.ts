@@ -104,6 +104,7 @@ export {
   perFigure,
   type QuantityUnit,
   type SideQuantity,
+  setApart,
   sideQuantities,
   sideUnit,
 } from "./quantities";

@@ -116,6 +116,10 @@ export const isTighter = (quantity: JudgedQuantity, a: number, b: number): boole
 export const onlyUpper = (quantity: JudgedQuantity): boolean =>
   quantity === "elongation" || quantity === "shaft-offset";
 
+/** Its two ends are set each by itself: how far they read apart says nothing of whether both can be held. */
+export const setApart = (quantity: JudgedQuantity): boolean =>
+  quantity === "switch-to-buffer" || quantity === "switch-to-buffer-angle";
+
 /** Where between its limits it is to come: as given, else the middle; null where only the upper one counts and nobody gave any. */
 export const aimOf = (
   quantity: JudgedQuantity,

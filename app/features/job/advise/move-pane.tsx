@@ -182,7 +182,7 @@ export function MovePane(props: Props) {
         />
       ) : (
         <div className="flex flex-wrap gap-3">
-          {props.onward}
+          {(!ends || view.state === "inside") && props.onward}
           {stage.adjuster.adjuster && (
             <Button large aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
               Moved it all the same

@@ -1,4 +1,5 @@
-import { notRound } from "~/app/features/kinds";
+import { nothingToAdjust, notRound } from "~/app/features/kinds";
+import { traitsOf } from "~/app/features/kinds/traits";
 import { useWords } from "~/app/features/words/use-words";
 import { Fold } from "~/ui/fold";
 import { later } from "~/ui/use-later";
@@ -43,7 +44,7 @@ export function WhyMove(props: WhyProps) {
           : view.readings.length === 1 && !view.carried
             ? `The limits lie ${unit.said(limits.hi - limits.lo)} apart; one reading is all there is to go by.`
             : !advice
-              ? `${capital(read())}, and no adjuster changes what is read here.`
+              ? `${capital(read())}. ${traitsOf(element).setBeside ? nothingToAdjust(element) : "No adjuster changes what is read here."}`
               : held()}
         {advice?.reasons.includes("provisional") &&
           judged.holds !== "too-wide" &&

@@ -73,4 +73,12 @@ test("what was read at one end says nothing of the other: no round is carried ov
   const readings = [{ tooth: 2, angleDeg: 180, value: 30, struck: false }];
   const found = judgeRound({ element: sliding, limits: null, readings, expandedUncertainty: 0.1, how: "set", known });
   expect(mustHold(found).counting).toEqual([{ tooth: 2, gearAngleDeg: 180, value: 30 }]);
+  // Far apart, and both can be held: each by its own switch.
+  const apart = [
+    { tooth: 1, angleDeg: 0, value: 22, struck: false },
+    { ...readings[0], value: -6 } as (typeof readings)[0],
+  ];
+  const limits = { lo: 18.2, hi: 35 };
+  const both = judgeRound({ element: sliding, limits, readings: apart, expandedUncertainty: 0.1, how: "check", known });
+  expect(mustHold(both)).toMatchObject({ verdict: "does-not-conform", holds: "provable" });
 });
