@@ -1,6 +1,5 @@
 import { data } from "react-router";
 import { learnStage } from "~/app/features/job/entries/learn-stage";
-import { traitsOf } from "~/app/features/kinds/traits";
 import { openedStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
@@ -105,7 +104,7 @@ export async function loadStage(
     trend: stageTrend(counting, trendLimits, asked.axis, meter),
     trendLimits,
     tried: triedParts(trials),
-    friction: traitsOf(stage.geometry.element).reTensioned ? friction(counting, proofs) : null,
+    friction: judgedBy(stage.geometry.element) === "tension" ? friction(counting, proofs) : null,
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {

@@ -71,7 +71,7 @@ export function Prove() {
       }),
     });
     if (!result.ok) return setRefusal(result.refusal);
-    for (const name of fieldNames) job.changeText(`proof.${name}`, "");
+    for (const name of [...fieldNames, "guides"]) job.changeText(`proof.${name}`, "");
     // The same run again until it goes well.
     if (outcome !== "ran") return;
     const runs = cellsOf(gears);

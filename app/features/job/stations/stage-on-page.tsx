@@ -8,7 +8,7 @@ import { beforeAndAfter, meshesRead, tightestWords } from "../../words/before-an
 import { clampLines } from "../../words/clamp-lines";
 import { entryWords, sideValueWords } from "../../words/entry";
 import { noLimits } from "../../words/limit-words";
-import { unprovenWords } from "../../words/proof";
+import { unprovenEndsWords, unprovenWords } from "../../words/proof";
 import { stageUnit } from "../../words/quantity";
 import { verdictState } from "../../words/state";
 
@@ -104,13 +104,13 @@ function clampWords({ clamps }: JobRecord): string {
   return `${firm} of ${clamps.length} clamps firm${compound}${unknown > 0 ? `, ${unknown} not known` : ""}.`;
 }
 
-function proofWords({ proofs, unproven }: JobRecord): string {
+function proofWords({ proofs, unproven, unprovenEnds }: JobRecord): string {
   const powered = proofs.filter(({ body }) => body.way === "powered");
   const good = powered.filter(ranWell).length;
   if (powered.length === 0) return "No powered run.";
   const bad = powered.length - good;
   const runs = `${powered.length} powered ${powered.length === 1 ? "run" : "runs"}${bad > 0 ? `, ${bad} of them stalled or stopped` : ""}.`;
-  return [runs, unprovenWords(unproven)]
+  return [runs, [unprovenWords(unproven), unprovenEndsWords(unprovenEnds)].filter(Boolean).join(". ")]
     .filter(Boolean)
     .join(" ")
     .replace(/([^.])$/, "$1.");
