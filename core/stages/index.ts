@@ -113,6 +113,7 @@ export type { Recurrence, RecurringPart } from "./recurrence";
 export type { AskedFor, Recommended, RuleCode } from "./rule";
 export { beltStiffness } from "./runs/belt";
 export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./runs/path";
+export { type ShaftPulls, shaftPulls } from "./runs/shaft-pull";
 export { pathLine } from "./runs/shapes";
 export { handSquare, strandRead } from "./sensitivity";
 export type { Thrust } from "./thrust";

@@ -45,6 +45,10 @@ export const elementWords = (reader: Reader, element: StageElement): string =>
 export const factsOf = (reader: Reader, element: StageElement): (readonly [string, string])[] =>
   wordsOf(element).facts?.(reader, element) ?? [];
 
+/** What it loads beside itself at the mean of what was read: the pull of a belt on its shafts; null: nothing is known. */
+export const loadsOf = (reader: Reader, element: StageElement, mean: number): readonly [string, string] | null =>
+  wordsOf(element).loads?.(reader, element, mean) ?? null;
+
 /** Of what its parts are made; empty: nobody said. */
 export const madeOf = (element: StageElement): string => wordsOf(element).madeOf(element);
 

@@ -41,6 +41,10 @@ export type KindWords<K extends StageKind> = {
   side: (element: Elements[K], quantity: SideQuantity) => string;
   /** What is to be felt after every part of a move; null: nothing. */
   afterEachPart: (reader: Reader, element: Elements[K]) => string | null;
+  /** What is to be seen before it is closed; left out: nothing of its own. */
+  lookOver?: readonly string[];
+  /** What it loads beside itself at the mean of what was read, by name; left out: nothing is known. */
+  loads?: (reader: Reader, element: Elements[K], mean: number) => readonly [name: string, said: string] | null;
   /** When a strand that was set is to be looked at again; left out: as anything is. */
   lookAgain?: string;
   /** How its axial thrust is told; null: it has none. */

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { sensitivityWords } from "~/app/features/kinds";
+import { loadsOf, sensitivityWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
 import type { LearntResponse } from "~/core/advice";
 import { shownIn } from "~/core/practice";
@@ -34,6 +34,7 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
   const { fit } = judged;
   const upper = judged.quantity === "elongation";
   const shows = shownIn(instrument);
+  const loads = loadsOf(reader, element, judged.mean);
   const strand = strandRead(view.read);
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 mt-2">
@@ -64,6 +65,7 @@ export function WhyNumbers({ stage, instrument, view, learnt, instruments }: Why
       {sensitivity !== null && (
         <Fact name={`A ${lengthUnit(reader)} of it`}>{sensitivityWords(reader, element, sensitivity, strand)}</Fact>
       )}
+      {loads && <Fact name={loads[0]}>{loads[1]}</Fact>}
       {learnt && adjuster.adjuster && (
         <Fact name={<Term name="response">Response</Term>}>{responseWords(reader, stage, learnt)}</Fact>
       )}

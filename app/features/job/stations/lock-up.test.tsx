@@ -3,6 +3,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import { pointsOrder } from "~/core/fastening";
+import { chain } from "~/tests/elements";
 import { bodiesOf, showJob } from "~/tests/job";
 import { testStage } from "~/tests/stage";
 import { LockUp } from "./lock-up";
@@ -98,4 +99,21 @@ test("the check round is offered once every screw is firm, and is the thing to d
   expect((await next()).getByText(/dress it with threadlocking compound/)).toBeTruthy();
   // Nobody said whether its torque holds with compound on the threads: that is said, not assumed.
   expect((await next()).getByText(/compound|threads/i, { selector: "p.border-near" })).toBeTruthy();
+});
+
+test("what was seen on a chain before it is closed is logged, and what was not is named beside it", async () => {
+  const stage = fourScrews();
+  const job = showJob(<LockUp />, {
+    stages: [{ ...stage, kind: "chain", geometry: { ...stage.geometry, element: chain } }],
+  });
+  await userEvent.click(await screen.findByText("Look it over before it is closed"));
+  const log = screen.getByRole<HTMLButtonElement>("button", { name: "Log what was looked at" });
+  expect(log.disabled).toBe(true);
+  await userEvent.click(screen.getByRole("checkbox", { name: /^Joint closed/ }));
+  await userEvent.click(log);
+  await waitFor(() => expect(bodiesOf(job.entries, "note")).toHaveLength(1));
+  const [{ text }] = bodiesOf(job.entries, "note") as [{ text: string }];
+  expect(text).toMatch(
+    /^Looked over: Joint closed, the clip's closed end runs ahead\. Not looked at: .*Sprocket teeth/,
+  );
 });

@@ -8,6 +8,7 @@ import { useDoNow } from "../../shell/use-arrival";
 import { compoundWords, threadWords, torqueWords } from "../../words/torque";
 import { useJobScreen } from "../entries/job-context";
 import { ReadingStation } from "../read/reading-station";
+import { LookOver } from "./look-over";
 
 type Touch = { clamp: number; pass: number; state: ClampState };
 
@@ -106,6 +107,7 @@ export function LockUp() {
             </Link>
           </div>
         )}
+        <LookOver />
         {clamps.length > 0 && (
           <details className="border-t border-rule pt-2">
             <summary className="min-h-11 content-center cursor-pointer font-semibold underline">

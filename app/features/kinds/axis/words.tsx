@@ -31,6 +31,11 @@ export const axis: KindWords<"axis"> = {
   madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
+  lookOver: [
+    "The cam holds its switch on from where it acts to the solid stop",
+    "Cables of the switches have room at both ends",
+    "Springs, cords and their hooks are whole and held",
+  ],
   thrust: null,
   facts: (reader, element) => [
     [

@@ -36,6 +36,12 @@ export const chain: KindWords<"chain"> = {
   madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
+  lookOver: [
+    "Joint closed, the clip's closed end runs ahead",
+    "No half link, temporary link or cord, or it is on the list of what is left in",
+    "Sprocket teeth not hooked, both in one plane",
+    "It runs parallel to the frame, has room all along and rubs nothing",
+  ],
   lookAgain: "A new chain stretches most in its first hours: look again after them (common practice).",
   thrust: null,
   ways: ["moves it the way that takes up slack", "moves it the way that lets out slack"],

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { lengthUnit, lengthWords, spoken } from "~/app/features/words/spoken";
-import { type BeltElement, pathPull, type StageElement, stagePath } from "~/core/stages";
+import { type BeltElement, pathPull, type StageElement, shaftPulls, stagePath } from "~/core/stages";
 import { tightSpotOf } from "../kind-words";
 
 /** How much longer the path gets a mm of what is moved, and how long it is. */
@@ -21,6 +21,14 @@ export function beltSensitivityWords(reader: Reader, element: BeltElement, sensi
   return `EA·${formatNumber(reader, pull, 2)}/${lengthWords(reader, lengthMm, 0)} = ${perLength} ${force.unit} for each ${lengthUnit(reader)}${element.stiffnessN === null ? "; EA is not known and taken as if the aim stretched the belt by 0.2 % (common practice)" : ""}`;
 }
 
+/** 2·T·sin(wrap/2) at both shafts. */
+function beltLoads(reader: Reader, element: BeltElement, tensionN: number): readonly [string, string] | null {
+  const found = shaftPulls(element, tensionN);
+  if (!found) return null;
+  const n = (value: number) => spoken(reader, "N", 0).said(value);
+  return ["Pull on the shafts", `2·T·sin(wrap/2) at rest: driver ${n(found.driverN)}, driven ${n(found.drivenN)}`];
+}
+
 /** What toothed and V-belts have in common. */
 export const beltWords = {
   tightSpot: () => tightSpotOf.belt,
@@ -37,5 +45,6 @@ export const beltWords = {
   side: () => "",
   afterEachPart: () => null,
   thrust: null,
+  loads: beltLoads,
   ways: ["moves it the way that tightens the belt", "moves it the way that slackens the belt"],
 } as const;

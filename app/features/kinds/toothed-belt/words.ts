@@ -11,6 +11,11 @@ export const toothedBelt: KindWords<"toothed-belt"> = {
   drawn: (places) => `Pulley of ${places} teeth`,
   beforeReading: () =>
     "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the longest free span in its middle; the same span each time.",
+  lookOver: [
+    "Two turns by hand: the belt sits in its teeth and climbs no flange",
+    "Edges not frayed, no teeth cracked at their roots",
+    "The plate that carries it did not bend as it was tightened",
+  ],
   lookAgain: "A new toothed belt is looked at once more after some hours; then it keeps (common practice).",
   notRound: () => "a pulley is not round, or sits off centre",
 };

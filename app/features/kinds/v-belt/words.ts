@@ -15,6 +15,12 @@ export const vBelt: KindWords<"v-belt"> = {
     belts > 1
       ? "Turn the drive two turns by hand first. Read each belt by itself: they share a load only at equal tension. Never lever or roll a belt on."
       : "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the span in its middle. Never lever or roll a belt on.",
+  lookOver: [
+    "Grooves gauged: no step worn into their flanks",
+    "The belt stands proud of the groove and does not bottom",
+    "All belts of a set of one make, length and age",
+    "Put on slack: not levered or rolled over the rim",
+  ],
   lookAgain: "New V-belts lose 20 to 40 % in 24 to 48 hours: look again after them (common practice).",
   notRound: ({ belts }) =>
     belts > 1 ? "the belts of the set are not alike" : "a pulley is not round, or sits off centre",
