@@ -311,12 +311,12 @@ export const dieCutter: DemoMachine = {
         clamps: { points: rectangle(50, 30), size: "M8 8.8", torqueNm: 24, passes: 2, compound: false },
       },
       adjuster: {
-        name: "Slotted roller arm",
-        means: "slot",
-        adjuster: { type: "slide", angleDeg: 0 },
-        step: 0.1,
-        positiveWord: "out",
-        negativeWord: "in",
+        name: "Roller under the chain",
+        means: "roller-diameter",
+        adjuster: { type: "shims", perMm: 0.5 },
+        step: 0.5,
+        positiveWord: "thicker",
+        negativeWord: "thinner",
       },
       limits: {
         quantity: "sag",

@@ -26,7 +26,7 @@ import { GoingLive } from "./going-live";
 const directions = ["forwards", "backwards"] as const;
 const speeds = ["slow", "working", "fast"] as const;
 const fieldNames = ["current", "temperature", "noise", "leftToBuffer", "overshoot"] as const;
-const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn"];
+const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn", "clunk at reversal"];
 
 /** Powered runs, direction by speed, beside those of last time. */
 export function Prove() {
