@@ -24,12 +24,14 @@ const firmFrom = 3;
  * How long a belt or chain held each time that it was tightened: what was moved or clamped in one job, to the first look of the next one.
  *
  * @param entries of the stage that count, in order of their numbers
+ * @param adjusterId the present revision, whose moves alone are added up; left out: all of them
  * @param slack whether a round, by its limits, was read slack; null: nobody can tell
  */
 export function heldFor(
   entries: readonly Entry[],
   slack: (round: EntryOf<"round">) => boolean | null,
   meter: readonly MeterReading[] = [],
+  adjusterId?: string | undefined,
 ): HeldFor {
   const times: Held[] = [];
   let set: Entry | null = null;
@@ -57,7 +59,7 @@ export function heldFor(
     times,
     slackAfterDays: again.length === 0 ? null : median(again.map(({ days }) => days)),
     slackAfterUsage: used.length === 0 ? null : median(used),
-    takenUpPerUsage: takenUp(entries, meter),
+    takenUpPerUsage: takenUp(entries, meter, adjusterId),
   };
 }
 
@@ -68,8 +70,11 @@ function slackSeen(entry: Entry, slack: (round: EntryOf<"round">) => boolean | n
   return entry.body.places.some(({ feel }) => gradeOfFeel(feel) < firmFrom);
 }
 
-function takenUp(entries: readonly Entry[], meter: readonly MeterReading[]): number | null {
-  const moves = entries.filter(isKind("move"));
+function takenUp(entries: readonly Entry[], meter: readonly MeterReading[], adjusterId?: string): number | null {
+  // An amount of another adjuster means something else.
+  const moves = entries
+    .filter(isKind("move"))
+    .filter((move) => adjusterId === undefined || move.adjusterId === adjusterId);
   const [first, last] = [moves[0], moves[moves.length - 1]];
   if (!first || !last || first === last) return null;
   const [from, to] = [usageAt(meter, first.madeAt), usageAt(meter, last.madeAt)];

@@ -1,12 +1,11 @@
 import { useMemo, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
 import { canBeFelt } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { inGear, ownStop } from "~/operations/stage-as-read";
-import { Button, buttonClass } from "~/ui/button";
 import { DateField } from "~/ui/date-field";
 import { Field } from "~/ui/field";
 import { methodOf } from "../job/read/method";
@@ -16,8 +15,8 @@ import { feltWords } from "../words/feel";
 import { noLimits } from "../words/limit-words";
 import { stageUnit } from "../words/quantity";
 import { refusalWords } from "../words/refusal";
-import { provisionalWords } from "../words/state";
 import { day } from "../words/times";
+import { QuickEnd } from "./quick-end";
 import { doQuickJob, quickProvisional } from "./quick-job";
 import { AsItIs, Moved, SafeFirst } from "./quick-questions";
 import { hasRead, nothingTyped, type QuickTyped, quickFault, quickWork } from "./quick-work";
@@ -95,24 +94,7 @@ export function QuickTouch({ kit, stage }: { kit: Kit; stage: Stage }) {
           autoComplete="off"
         />
       </section>
-      {provisional.length > 0 && (
-        <p className="border-l-4 border-near pl-3 text-lg" role="status">
-          Signed with it, as open points: {provisional.map((item) => provisionalWords[item].toLowerCase()).join("; ")}.
-        </p>
-      )}
-      {general && (
-        <p role="alert" className="text-outside font-semibold text-lg">
-          {general}
-        </p>
-      )}
-      <div className="flex flex-wrap gap-3 sticky bottom-0 bg-ground py-3 border-t border-rule">
-        <Button kind="now" large type="submit" disabled={busy} className="grow">
-          Fine: sign as {kit.person.name}
-        </Button>
-        <Link to={`/machines/${kit.machine.id}`} className={buttonClass("quiet", true)}>
-          A whole job instead
-        </Link>
-      </div>
+      <QuickEnd done="Fine" {...{ kit, provisional, general, busy }} />
     </form>
   );
 }

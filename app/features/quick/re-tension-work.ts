@@ -70,7 +70,9 @@ export function reTensionWork(
   const { safe, lock, noLock, found, left, foundWay, leftWay, done } = typed;
   const { points, passes } = stage.geometry.clamps;
   const clamps = (state: "eased" | "firm"): Work[] =>
-    points.map((_, i) => ({ kind: "clamp", clamp: i + 1, pass: state === "firm" ? passes : 0, state }));
+    points.length === 0
+      ? [{ kind: "note", text: state === "eased" ? "Loosened for re-tensioning" : "Tightened again" }]
+      : points.map((_, i) => ({ kind: "clamp", clamp: i + 1, pass: state === "firm" ? passes : 0, state }));
   const feel = (word: Feel | null, phase: "as-found" | "check"): Work[] =>
     word === null ? [] : [{ kind: "feel", phase, method: "by hand", places: [{ tooth: 1, feel: word }] }];
   const way = (text: string, when: string): Work[] => {
@@ -96,7 +98,7 @@ export function reTensionWork(
     ...feel(found, "as-found"),
     ...way(foundWay, "as found"),
     ...(done.includes("loosened") ? clamps("eased") : []),
-    ...(done.includes("pushed") ? [pushed(reader, stage, typed)] : []),
+    ...(done.includes("pushed") || typed.push.trim() !== "" ? [pushed(reader, stage, typed)] : []),
     ...(done.includes("tightened") ? clamps("firm") : []),
     ...feel(left, "check"),
     ...way(leftWay, "as left"),

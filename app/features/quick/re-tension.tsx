@@ -1,23 +1,23 @@
-import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
 import { wordsOf } from "~/app/features/kinds";
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
 import type { Kit } from "~/app/routes/machine/load-kit.server";
-import { unitOf } from "~/core/advice";
+import { centreChange, unitOf } from "~/core/advice";
 import type { HeldFor } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
-import { Button, buttonClass } from "~/ui/button";
+import { stoodAdjuster } from "~/operations/stood-adjuster";
 import { DateField } from "~/ui/date-field";
 import { Field } from "~/ui/field";
 import { amountWords, unitHint } from "../words/amount";
 import { refusalWords } from "../words/refusal";
 import { lengthUnit } from "../words/spoken";
-import { provisionalWords } from "../words/state";
 import { day } from "../words/times";
 import { FeltKeys, PressedKey } from "./felt-keys";
+import { QuickEnd } from "./quick-end";
 import { doQuickJob, quickProvisional } from "./quick-job";
 import { SafeFirst } from "./quick-questions";
 import {
@@ -29,12 +29,16 @@ import {
   tensionSteps,
 } from "./re-tension-work";
 
+/** Fields that are folded away until they are wanted, or wrong. */
+const inFold = ["foundWay", "leftWay", "push", "nextDate"];
 const stepWords: Record<TensionStep, string> = { loosened: "Loosened", pushed: "Pushed", tightened: "Tightened" };
 
 /** A strand taken up between two runs, on one screen: safe, how it was, loosen, push, tighten, how it is, signed. */
-export function ReTension({ kit, stage, held }: { kit: Kit; stage: Stage; held: HeldFor | null }) {
+export function ReTension({ kit, stage: entered, held }: { kit: Kit; stage: Stage; held: HeldFor | null }) {
   const reader = useWords();
   const navigate = useNavigate();
+  const moved = kit.before.find(({ stageId }) => stageId === entered.id)?.moved ?? 0;
+  const stage = useMemo(() => ({ ...entered, adjuster: stoodAdjuster(entered, moved) }), [entered, moved]);
   const [typed, setTyped] = useState(nothingDone);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
@@ -51,7 +55,7 @@ export function ReTension({ kit, stage, held }: { kit: Kit; stage: Stage; held: 
     if (fault) return setRefusal(fault);
     setBusy(true);
     const done = await doQuickJob(kit, {
-      stage,
+      stage: entered,
       reason: "Re-tensioned",
       work: work(),
       comment: "",
@@ -61,8 +65,9 @@ export function ReTension({ kit, stage, held }: { kit: Kit; stage: Stage; held: 
     if (!done.ok) return setRefusal(done.refusal);
     navigate(`/jobs/${done.value}/sign-off`);
   };
-  const provisional = typed.found === null ? [] : quickProvisional(kit, stage, work());
-  const fields = ["safe", "lock", "found", "foundWay", "leftWay", "push", "nextDate"];
+  const provisional =
+    typed.found === null && typed.foundWay.trim() === "" ? [] : quickProvisional(kit, entered, work());
+  const fields = ["safe", "lock", "found", ...inFold];
   const general = refusal && !fields.includes(String(refusal.path[0])) ? refusalWords(reader, refusal) : null;
   return (
     <form onSubmit={finish} className="grid lg:grid-cols-2 gap-x-10 gap-y-5 max-w-6xl content-start" noValidate>
@@ -97,7 +102,7 @@ export function ReTension({ kit, stage, held }: { kit: Kit; stage: Stage; held: 
           </div>
         </fieldset>
         <FeltKeys stage={stage} legend="As it is now" word={typed.left} onWord={(left) => change({ left })} />
-        <details>
+        <details open={inFold.some((field) => refusal?.path[0] === field) || undefined}>
           <summary className="min-h-11 content-center cursor-pointer underline">Measured, and the next date</summary>
           <div className="grid sm:grid-cols-2 gap-4 pt-2">
             <WayField label="Moved to and fro before, in all" name="foundWay" {...{ typed, change, problem, reader }} />
@@ -121,24 +126,7 @@ export function ReTension({ kit, stage, held }: { kit: Kit; stage: Stage; held: 
           </div>
         </details>
       </div>
-      {provisional.length > 0 && (
-        <p className="lg:col-span-2 border-l-4 border-near pl-3 text-lg" role="status">
-          Signed with it, as open points: {provisional.map((item) => provisionalWords[item].toLowerCase()).join("; ")}.
-        </p>
-      )}
-      {general && (
-        <p role="alert" className="text-outside font-semibold text-lg">
-          {general}
-        </p>
-      )}
-      <div className="lg:col-span-2 flex flex-wrap gap-3 sticky bottom-0 bg-ground py-3 border-t border-rule">
-        <Button kind="now" large type="submit" disabled={busy} className="grow">
-          Tensioned: sign as {kit.person.name}
-        </Button>
-        <Link to={`/machines/${kit.machine.id}`} className={buttonClass("quiet", true)}>
-          A whole job instead
-        </Link>
-      </div>
+      <QuickEnd done="Tensioned" {...{ kit, provisional, general, busy }} />
     </form>
   );
 }
@@ -187,7 +175,7 @@ export function HeldSoFar({ held, usageUnit, stage }: { held: HeldFor; usageUnit
           ? `It held from ${day(reader, last.fromIso)} to ${day(reader, last.toIso)} at least; it was never found slack since it was set.`
           : "How long it holds is not known yet: the second time tells."
         : `Slack again after about ${n(slackAfterDays)} days${slackAfterUsage === null ? "" : `, ${n(slackAfterUsage)} ${usageUnit}`}, as it was found ${timesWords(times.filter(({ slackAgain }) => slackAgain).length)}.`}
-      {takenUpPerUsage !== null && adjuster
+      {takenUpPerUsage !== null && adjuster && centreChange(adjuster, takenUpPerUsage) > 0
         ? ` It takes ${amountWords(reader, Math.abs(1000 * takenUpPerUsage), unitOf(adjuster), step, means)} of the adjuster in ${n(1000)} ${usageUnit}.`
         : ""}
     </p>

@@ -22,5 +22,6 @@ export async function loadHeld({ pool }: Context, machineId: string, stage: Stag
       return stage.limits && slackEnd ? judgeEnds(result, stage.limits).beyond[slackEnd] : null;
     },
     meterOf(usage),
+    stage.adjuster.id,
   );
 }

@@ -107,7 +107,7 @@ export function LockUp() {
             </Link>
           </div>
         )}
-        <LookOver />
+        <LookOver key={stage.id} />
         {clamps.length > 0 && (
           <details className="border-t border-rule pt-2">
             <summary className="min-h-11 content-center cursor-pointer font-semibold underline">
