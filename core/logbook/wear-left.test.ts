@@ -11,6 +11,7 @@ test("a chain that stretches a tenth of a per cent in a hundred days has so many
   const looks = [look("2026-01-01T08:00:00Z", 0.5), look("2026-04-11T08:00:00Z", 0.6)];
   expect(wearLeft(looks, 2)).toMatchObject({ elongationPercent: 0.6, looks: 2 });
   expect(wearLeft(looks, 2)?.days?.at).toBeCloseTo(1400, 6);
+  expect(wearLeft(looks, 2)?.days?.rate.perUnit).toBeCloseTo(0.001, 9);
   // The meter was read on other days than the chain: 1000 and 1800 two hundred days apart are 400 in the hundred between.
   const day = isoToDays("2026-01-01T08:00:00Z");
   const meter = [

@@ -16,7 +16,10 @@ export type WearLeft = {
 };
 
 /** Earliest and latest by the interval of the rate; `latest` null: perhaps never. Below five looks there is none (coverage 0). */
-export type Left = { at: number; earliest: number; latest: number | null; coverage: number };
+export type Left = { at: number; earliest: number; latest: number | null; coverage: number; rate: WearRate };
+
+/** Per cent of elongation a day, or a unit of the meter; least and greatest by its interval. */
+export type WearRate = { perUnit: number; least: number; greatest: number };
 
 /**
  * How worn a chain is and what is left of it: the elongations measured on it, beside its sag or instead of it, with the robust line through
@@ -54,6 +57,7 @@ export function wearLeft(
       earliest: until(crossing.earliest),
       latest: crossing.latest === null ? null : until(crossing.latest),
       coverage: points.length < 5 ? 0 : line.coverage,
+      rate: { perUnit: line.slope, least: line.slopeInterval[0], greatest: line.slopeInterval[1] },
     };
   };
   const used = looks.flatMap(({ at, value }) => {

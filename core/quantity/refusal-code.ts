@@ -126,6 +126,7 @@ export const refusalCodes = [
   "nothing-to-add",
   "nothing-to-adjust",
   "nothing-to-choose-from",
+  "off-the-strand",
   "offline",
   "offline-file",
   "one-gear-only",

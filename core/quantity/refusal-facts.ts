@@ -28,6 +28,7 @@ export type RefusalFacts = {
   "ring-not-larger": { pinion: number };
   "circles-overlap": { leastMm: number };
   "no-path": { kind: string; idler: number };
+  "off-the-strand": { fromMm: number; toMm: number };
   "belt-too-short": { least: number; centreMm?: number };
   "chain-too-short": { least: number; centreMm?: number };
   "planets-do-not-assemble": { nearest: string };

@@ -115,6 +115,7 @@ export { beltStiffness } from "./runs/belt";
 export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./runs/path";
 export { type ShaftPulls, shaftPulls } from "./runs/shaft-pull";
 export { pathLine } from "./runs/shapes";
+export { type Touching, touchingY } from "./runs/touching";
 export { handSquare, strandRead } from "./sensitivity";
 export type { Thrust } from "./thrust";
 export type { Unwise } from "./unwise";

@@ -35,13 +35,22 @@ export const measuredQuantities = [
   "offset",
   "angle",
   "hub-gap",
+  "run-clearance",
   "switch-to-buffer",
   "switch-to-buffer-angle",
 ] as const;
 export type MeasuredQuantity = (typeof measuredQuantities)[number];
 
 /** Read beside the quantity that a stage is judged by, each with limits of its own where somebody gave them. */
-export const sideQuantities = ["end-float", "elongation", "runout", "offset", "angle", "hub-gap"] as const;
+export const sideQuantities = [
+  "end-float",
+  "elongation",
+  "runout",
+  "offset",
+  "angle",
+  "hub-gap",
+  "run-clearance",
+] as const;
 export type SideQuantity = (typeof sideQuantities)[number];
 
 /** `factor` turns the canonical value of the dimension into the unit in which the quantity is kept. */
@@ -80,6 +89,7 @@ export const measuredUnit: Record<MeasuredQuantity, QuantityUnit> = {
   offset: mm,
   angle: { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 2 },
   "hub-gap": mm,
+  "run-clearance": { ...mm, digits: 1 },
   "switch-to-buffer": { ...mm, digits: 1, signed: true },
   "switch-to-buffer-angle": { unit: "°", dimension: "angle", bare: "deg", factor: 1, digits: 1, signed: true },
 };
@@ -106,6 +116,7 @@ export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = 
   offset: { unit: "mm", digits: 1 },
   angle: { unit: "°", digits: 2 },
   "hub-gap": { unit: "mm", digits: 2 },
+  "run-clearance": { unit: "mm", digits: 1 },
 };
 
 /** Of two values the one that is tighter: the greater tension, the lesser backlash, sag, gap or way to the buffer. */

@@ -9,7 +9,9 @@ import { readElement, textsOfElement } from "./forms";
 
 const reader = readerOf();
 
-const idlers = (said: string): Texts => rows("idlers", "x y d side strand", said);
+const idlers = (said: string): Texts => rows("idlers", "x y d side strand press", said);
+/** The first of them, by the strand that it touches. */
+const pressed = (press: string): Texts => ({ "idlers.0.y": "", "idlers.0.press": press });
 const gears = (said: string): Texts => rows("gears", "name z1 z2 x1 x2", said);
 const kindTexts = (kind: string): Texts => {
   const element = everyKind.find((known) => known.kind === kind);
@@ -65,6 +67,9 @@ describe("what is wrong is named at the field of its kind", () => {
     ["toothed-belt", { beltTeeth: "5" }, { beltTeeth: "too-small" }],
     ["toothed-belt", { mass: "heavy" }, { mass: "not-a-number" }],
     ["toothed-belt", idlers("120 -20"), { "idlers.0.d": "empty" }],
+    ["toothed-belt", idlers("120 -20 40 outside lower 3"), { "idlers.0.press": "one-of-doubled" }],
+    ["toothed-belt", { ...idlers("9000 - 40 outside lower"), ...pressed("3") }, { "idlers.0.x": "off-the-strand" }],
+    ["toothed-belt", { ...idlers("120 - 40 outside lower"), ...pressed("-1") }, { "idlers.0.press": "too-small" }],
     ["toothed-belt", { moved: "1", ...idlers("120 -20 40 outside lower") }, { moved: "no-such-idler" }],
     ["axis", { "buffer.hi": "-40" }, { "buffer.hi": "window-upside-down" }],
     ["axis", { axisSpeed: "0", decel: "" }, { axisSpeed: "too-small", decel: "empty" }],
@@ -94,6 +99,12 @@ describe("what is wrong is named at the field of its kind", () => {
   ])("%s %j", (kind, change, problems) => {
     expect(problemsOf({ ...kindTexts(kind), ...change })).toEqual(problems);
   });
+});
+
+test("an idler placed by the strand that it presses stands where one does that was given its y", () => {
+  const wheels = { ...kindTexts("v-belt"), d1: "60", d2: "60", centres: "200" };
+  const by = (texts: Texts) => readElement({ ...wheels, ...texts }).value;
+  expect(by({ ...idlers("100 - 16 outside upper"), ...pressed("16") })).toEqual(by(idlers("100 22 16 outside upper")));
 });
 
 test("inches, commas, hands and rows of idlers and gears are read as they are typed", () => {

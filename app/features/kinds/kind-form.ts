@@ -20,6 +20,8 @@ export type KindForm<K extends StageKind> = {
   texts: (reader: Reader, element: Elements[K]) => Texts;
   /** What follows from it, each with its formula or source where it is not plain. */
   figures: (reader: Reader, element: Elements[K]) => readonly Figure[];
+  /** Its drawing, where what is drawn can be moved by hand; left out: as it is. */
+  Drawn?: (props: { element: Elements[K]; label: string }) => ReactNode;
   /** Whether it is turned by hand for reading: not at all, a whole turn, or perhaps a part of one. */
   turned: "no" | "whole" | "arc";
   /** In what its limits are usually given. */

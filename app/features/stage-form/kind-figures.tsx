@@ -17,7 +17,7 @@ export type KindShown<K extends StageKind> = {
   given: Pick<KindGiven<K>, "check">;
   drawn: Pick<KindDrawn<K>, "shapes">;
   words: KindWords<K>;
-  form: Pick<KindForm<K>, "figures">;
+  form: Pick<KindForm<K>, "figures" | "Drawn">;
 };
 
 /** A stage of one kind to scale and what follows from it: so that a slip in a figure is seen. `saves`: in a form that keeps it. */
@@ -38,18 +38,25 @@ export function KindFigures<K extends StageKind>({
 }) {
   const reader = useWords();
   const checked = given.check(element);
+  const label = `The ${lineOf(words, reader, element)}, to scale`;
+  const byHand = form.Drawn && <form.Drawn element={element} label={label} />;
   if (!checked.ok)
     return (
-      <p role="status" className="text-lg font-semibold text-outside self-start border-l-4 border-outside pl-4">
-        <Refused refusal={checked.refusal} />
-      </p>
-    );
-  const drawn = shapes(element);
-  return (
-    <section aria-label="The stage" className="self-start grid gap-3">
-      <div className="bg-panel p-3 grid place-items-center">
-        {drawn && <ShapesDrawing drawn={drawn} label={`The ${lineOf(words, reader, element)}, to scale`} />}
+      <div className="self-start grid gap-3 xl:sticky xl:top-4">
+        {byHand}
+        <p role="status" className="text-lg font-semibold text-outside border-l-4 border-outside pl-4">
+          <Refused refusal={checked.refusal} />
+        </p>
       </div>
+    );
+  const drawn = byHand ? null : shapes(element);
+  return (
+    <section aria-label="The stage" className="self-start grid gap-3 xl:sticky xl:top-4">
+      {byHand ?? (
+        <div className="bg-panel p-3 grid place-items-center">
+          {drawn && <ShapesDrawing drawn={drawn} label={label} />}
+        </div>
+      )}
       <ul aria-label="Unwise" className="grid gap-1">
         {checked.value.map((warning) => (
           <li key={JSON.stringify(warning)} className="border-l-4 border-near pl-3">

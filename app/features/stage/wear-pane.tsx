@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import type { Left, WearLeft } from "~/core/logbook";
+import { daysToIso, isoToDays, type Left, type WearLeft } from "~/core/logbook";
 import { StateMark } from "~/ui/state-mark";
 import { day } from "../words/times";
 
@@ -9,6 +9,13 @@ import { day } from "../words/times";
 function leftWords(reader: Reader, { at, earliest, latest, coverage }: Left, unit: string): string {
   const between = `${formatNumber(reader, earliest, 0)} to ${latest === null ? "perhaps never" : formatNumber(reader, latest, 0)}`;
   return `${formatNumber(reader, at, 0)} ${unit}${coverage > 0 ? ` (${between})` : ""}`;
+}
+
+/** "It stretches by 0.100 % in 100 days (0.080 to 0.120)". */
+function rateWords(reader: Reader, { rate, coverage }: Left, unit: string): string {
+  const a100 = (perUnit: number) => formatNumber(reader, 100 * perUnit, 3);
+  const between = coverage > 0 ? ` (${a100(rate.least)} to ${a100(rate.greatest)})` : "";
+  return `${a100(rate.perUnit)} % in 100 ${unit}${between}`;
 }
 
 const sureWords = (reader: Reader, days: Left | null): string =>
@@ -27,6 +34,11 @@ export function WearPane({ wear, usageUnit }: { wear: WearLeft; usageUnit: strin
     days === null ? "" : leftWords(reader, days, "days"),
     usage === null ? "" : leftWords(reader, usage, usageUnit),
   ].filter(Boolean);
+  const rates = [
+    days === null ? "" : rateWords(reader, days, "days"),
+    usage === null ? "" : rateWords(reader, usage, usageUnit),
+  ].filter(Boolean);
+  const limitOn = days && day(reader, daysToIso(isoToDays(measuredAt) + days.at));
   return (
     <section aria-labelledby="wear">
       <h2 id="wear" className="text-xl font-bold flex gap-3 items-center">
@@ -40,7 +52,7 @@ export function WearPane({ wear, usageUnit }: { wear: WearLeft; usageUnit: strin
         {beyond
           ? "It is worn out: replace it, with its sprockets if their teeth are hooked."
           : lasts.length > 0
-            ? `At this rate it lasts ${lasts.join(" or ")} more, from that day.`
+            ? `It stretches by ${rates.join(", ")}. At this rate it lasts ${lasts.join(" or ")} more from that day${limitOn ? `: it is at its limit on ${limitOn}` : ""}.`
             : looks < 2
               ? "Measured once; the second look tells the rate."
               : "It does not grow by what was measured so far."}

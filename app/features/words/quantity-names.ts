@@ -19,6 +19,7 @@ export const sideWords: Record<SideQuantity, string> = {
   offset: "Offset of the faces",
   angle: "Angle of the faces",
   "hub-gap": "Gap between the hubs",
+  "run-clearance": "Room along the run",
 };
 
 /** What each way of measuring is called, and what it is worth. */
@@ -85,6 +86,11 @@ export const measuredWords: Record<MeasuredQuantity, { name: string; worth: stri
   offset: { name: "Offset", worth: "Straight-edge across both faces." },
   angle: { name: "Angle", worth: "Straight-edge or laser across both faces." },
   "hub-gap": { name: "Gap between the hubs", worth: "Feeler or slip between the faces, at four places." },
+  "run-clearance": {
+    name: "Room along the run",
+    worth:
+      "All along its channel, turned through once by hand: what is least counts; it rubs nothing and runs parallel to the frame.",
+  },
   "switch-to-buffer": {
     name: "Way from switch to buffer",
     worth: "Crept by hand to where the switch acts, then read to the first touch; behind the buffer with a minus.",

@@ -151,6 +151,8 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
       ? `The ${strand} has no path: it does not touch idler ${facts.idler}, or runs through it. Move it into the ${strand}, or say that it lies on the other side.`
       : `The ${strand} has no path round these wheels: look at their places and sides.`;
   },
+  "off-the-strand": ({ facts }, number) =>
+    `No free strand passes there: it leaves the wheels between x ${number(facts.fromMm)} and ${number(facts.toMm)} mm.`,
   "belt-too-short": ({ facts, path }, number) =>
     `The belt is too short for this path; the shortest that goes has ${number(facts.least)}${path.includes("beltTeeth") ? " teeth" : " mm"}${facts.centreMm ? `, or bring the centres to ${number(facts.centreMm)} mm` : ""}.`,
   "chain-too-short": ({ facts }, number) =>

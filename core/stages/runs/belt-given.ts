@@ -72,6 +72,7 @@ export function recommendBesideBelt(
     }
     case "elongation":
     case "hub-gap":
+    case "run-clearance":
       return null;
   }
 }

@@ -16,7 +16,7 @@ const known =
     massKgPerM === null ? all.filter((way) => way !== "span-frequency") : all;
 export const beltTensionWays = known(ways);
 export const limitTensionWays = known(limitWays);
-export const beltSides: readonly SideQuantity[] = ["offset", "angle", "runout"];
+export const beltSides: readonly SideQuantity[] = ["offset", "angle", "runout", "run-clearance"];
 
 /** Strain at the aim where the stiffness is not known (common practice). */
 const guessedStrain = 0.002;

@@ -28,6 +28,7 @@ const asked: Record<SideQuantity, readonly string[]> = {
   offset: ["At one edge", "At the other"],
   angle: ["One way", "Square to it"],
   "hub-gap": ["At the top", "At the bottom", "At the left", "At the right"],
+  "run-clearance": ["Narrowest to the frame", "To a guard or guide", "Over the slack strand, pushed"],
 };
 
 /** Read beside what the stage is judged by: end float, wear, runout, alignment, each with limits of its own or none. */

@@ -5,21 +5,24 @@ import { spanOf, stagePath } from "~/core/stages";
 import { bothTeeth, count, over0 } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import type { Figure, KindForm } from "../kind-form";
-import { movedByRun, readRun, runMeans, runShims, runTexts } from "../runs/form";
+import { movedByRun, runMeans, runShims, runTexts } from "../runs/form";
+import { IdlerDrawing } from "../runs/idler-drawing";
+import { withRun } from "../runs/idlers";
 import { ChainFields } from "./fields";
 
 const f = (reader: Reader, value: number, decimals = 3) => formatNumber(reader, value, decimals);
 
 export const chain: KindForm<"chain"> = {
   Fields: ChainFields,
-  read: (read) => ({
-    kind: "chain",
-    pitchMm: over0(read, "beltPitch"),
-    teeth: bothTeeth(read),
-    links: count(read, "links", 4),
-    ...readRun(read),
-    inclinationDeg: read.angleOr("incline", 0),
-  }),
+  read: (read) =>
+    withRun(read, (run) => ({
+      kind: "chain",
+      pitchMm: over0(read, "beltPitch"),
+      teeth: bothTeeth(read),
+      links: count(read, "links", 4),
+      ...run,
+      inclinationDeg: read.angleOr("incline", 0),
+    })),
   texts: (reader, element) => ({
     ...runTexts(reader, element),
     beltPitch: n(reader, element.pitchMm),
@@ -46,6 +49,7 @@ export const chain: KindForm<"chain"> = {
       ["Unevenness", `${f(reader, drive.value.chordalSpeedVariationPercent[0], 2)} % of speed (1 − cos 180°/z)`],
     ];
   },
+  Drawn: IdlerDrawing,
   turned: "whole",
   usualLimits: "sag",
   AskedFor: null,

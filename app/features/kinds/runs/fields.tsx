@@ -4,7 +4,7 @@ import { TextField } from "../../form/text-field";
 import { TextReader } from "../../form/text-reader";
 import { useFormTexts } from "../../form/use-form-texts";
 import { FieldRow } from "../form-parts";
-import { idlerFigures } from "./form";
+import { idlerFigures } from "./idlers";
 
 /** What a belt is made of. */
 export const BeltMatter = () => (
@@ -23,7 +23,7 @@ export function IdlerFields({ what }: { what: string }) {
       <OrderedRowsField
         name="idlers"
         legend="Idlers and rollers, as the strands run over them"
-        hint={`mm from the driver's middle, y upwards, the driven to the right; diameter where the line of the ${what} runs. It runs out along the lower strand.`}
+        hint={`mm from the driver's middle, y upwards, the driven to the right; diameter where the line of the ${what} runs. It runs out along the lower strand. Pressed in: how far beyond just touching the strand, instead of y.`}
         one="Idler"
         most={20}
         columns={[
@@ -47,6 +47,7 @@ export function IdlerFields({ what }: { what: string }) {
               { value: "upper", label: "upper" },
             ],
           },
+          { name: "press", label: "or pressed in" },
         ]}
       />
       {idlers.length > 0 && (

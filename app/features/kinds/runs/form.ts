@@ -1,16 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
+import { spoken } from "~/app/features/words/spoken";
 import type { AdjusterMeans } from "~/core/records";
-import {
-  type BeltElement,
-  type ChainElement,
-  type Idler,
-  type Moved,
-  ratiosOf,
-  type StagePath,
-  spanOf,
-} from "~/core/stages";
-import { choice, over0, positiveNumber, type Reading, type Texts } from "../../form/field-readers";
+import { type BeltElement, type ChainElement, ratiosOf, type StagePath, spanOf } from "~/core/stages";
+import { positiveNumber, type Reading, type Texts } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { rowTexts } from "../../form/texts";
 import type { Figure } from "../kind-form";
@@ -39,20 +32,11 @@ export const runShims = {
 export const movedByRun = (texts: Texts): "pulley" | "roller" =>
   (texts.moved ?? "centres") === "centres" || texts.moved === "" ? "pulley" : "roller";
 
-export function readRun(read: Reading): { centreDistanceMm: number; idlers: Idler[]; moved: Moved } {
-  const idlers = readIdlers(read);
-  const which = read.text("moved");
-  const moved: Moved = which === "" || which === "centres" ? "centres" : Number(which);
-  read.want("moved", moved === "centres" || moved < idlers.length, "no-such-idler");
-  return { centreDistanceMm: over0(read, "centres"), idlers, moved };
-}
-
 /** @param byClass its mass by its class, where enough is said for that */
-export function readBelt(read: Reading, byClass: number | null) {
+export function readMatter(read: Reading, byClass: number | null) {
   const stiffness = read.has("stiffness") ? read.force("stiffness") : null;
   read.want("stiffness", stiffness === null || stiffness > 0, "too-small");
   return {
-    ...readRun(read),
     ...(read.has("mass") ? { massKgPerM: positiveNumber(read, "mass") } : massByClass(byClass)),
     stiffnessN: stiffness,
     bendingStiffnessNMm2: read.numberOr("bending", 0),
@@ -61,21 +45,6 @@ export function readBelt(read: Reading, byClass: number | null) {
 
 const massByClass = (massKgPerM: number | null): Pick<BeltElement, "massKgPerM" | "massFrom"> =>
   massKgPerM === null ? { massKgPerM } : { massKgPerM, massFrom: "class" };
-
-export const idlerFigures = ["x", "y", "d"] as const;
-
-/** Idlers, a row each: x and y from the driver's middle, diameter, side; where no strand is said, it is the one on whose side it lies. */
-const readIdlers = (read: Reading): Idler[] =>
-  read.rows("idlers", idlerFigures).map((row) => {
-    const y = read.length(`${row}.y`);
-    return {
-      x: read.length(`${row}.x`),
-      y,
-      diameterMm: over0(read, `${row}.d`),
-      side: choice(read, `${row}.side`, ["outside", "inside"]),
-      strand: choice(read, `${row}.strand`, y > 0 ? ["upper", "lower"] : ["lower", "upper"]),
-    };
-  });
 
 export const runTexts = (
   reader: Reader,
@@ -109,6 +78,14 @@ export const wrapsOf = ({ laid, driven }: StagePath): readonly [number, number] 
   laid.wraps[driven]?.deg ?? 0,
 ];
 
+/** What stretches the belt to its path, EA·(path − belt)/belt; of a set, in each. */
+function tensionSo(reader: Reader, { stiffnessN }: BeltElement, pathMm: number, lengthMm: number): string {
+  if (pathMm <= lengthMm) return "none: it is slack on this path";
+  return stiffnessN === null
+    ? "not known without its stiffness EA"
+    : `${spoken(reader, "N", 0).said((stiffnessN * (pathMm - lengthMm)) / lengthMm)} by EA and the stretch alone`;
+}
+
 /** @param lengthMm of the belt */
 export function beltFigures(reader: Reader, element: BeltElement, path: StagePath, lengthMm: number): Figure[] {
   const { laid } = path;
@@ -119,6 +96,7 @@ export function beltFigures(reader: Reader, element: BeltElement, path: StagePat
       "Path",
       `${f(reader, laid.lengthMm, 2)} mm; the belt has ${f(reader, lengthMm, 2)} mm, ${f(reader, Math.abs(lengthMm - laid.lengthMm), 2)} ${lengthMm < laid.lengthMm ? "to stretch" : "to take up"}`,
     ],
+    ["Tension so", tensionSo(reader, element, laid.lengthMm, lengthMm)],
     ["Wrap", `${f(reader, first, 1)}° and ${f(reader, second, 1)}°`],
     [
       "Mass a metre",

@@ -6,7 +6,9 @@ import { bothTeeth, count, over0, over0Or } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { TextField } from "../../form/text-field";
 import type { Figure, KindForm } from "../kind-form";
-import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims, wrapsOf } from "../runs/form";
+import { beltFigures, beltTexts, movedByRun, readMatter, runMeans, runShims, wrapsOf } from "../runs/form";
+import { IdlerDrawing } from "../runs/idler-drawing";
+import { withRun } from "../runs/idlers";
 import { ToothedBeltFields } from "./fields";
 
 const f = (reader: Reader, value: number, decimals: number) => formatNumber(reader, value, decimals);
@@ -17,15 +19,16 @@ export const toothedBelt: KindForm<"toothed-belt"> = {
     const pitchMm = over0(read, "beltPitch");
     const profile = toothProfiles.find((one) => one === read.text("profile"));
     const widthMm = over0Or(read, "beltWidth", undefined);
-    return {
+    return withRun(read, (run) => ({
       kind: "toothed-belt",
       pitchMm,
       teeth: bothTeeth(read),
       beltTeeth: count(read, "beltTeeth", 6),
       ...(profile ? { profile } : {}),
       ...(widthMm === undefined ? {} : { widthMm }),
-      ...readBelt(read, profile && widthMm !== undefined ? toothedBeltMass(profile, pitchMm, widthMm) : null),
-    };
+      ...run,
+      ...readMatter(read, profile && widthMm !== undefined ? toothedBeltMass(profile, pitchMm, widthMm) : null),
+    }));
   },
   texts: (reader, element) => ({
     ...beltTexts(reader, element),
@@ -47,6 +50,7 @@ export const toothedBelt: KindForm<"toothed-belt"> = {
       ...(idlers.length === 0 ? [beltsThatFit(reader, element)] : []),
     ];
   },
+  Drawn: IdlerDrawing,
   turned: "whole",
   usualLimits: "tension",
   AskedFor: () => <TextField name="rec.torque" label="Torque at the driver" hint="N·m" className="max-w-60" />,

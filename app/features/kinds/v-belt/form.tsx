@@ -4,21 +4,24 @@ import { count, over0 } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import { TextField } from "../../form/text-field";
 import type { KindForm } from "../kind-form";
-import { beltFigures, beltTexts, movedByRun, readBelt, runMeans, runShims } from "../runs/form";
+import { beltFigures, beltTexts, movedByRun, readMatter, runMeans, runShims } from "../runs/form";
+import { IdlerDrawing } from "../runs/idler-drawing";
+import { withRun } from "../runs/idlers";
 import { VBeltFields } from "./fields";
 
 export const vBelt: KindForm<"v-belt"> = {
   Fields: VBeltFields,
   read: (read) => {
     const section = vSections.find((one) => one === read.text("section"));
-    return {
+    return withRun(read, (run) => ({
       kind: "v-belt",
       pitchDiameterMm: [over0(read, "d1"), over0(read, "d2")],
       lengthMm: over0(read, "beltLength"),
       belts: read.has("belts") ? count(read, "belts", 1) : 1,
       ...(section ? { section } : {}),
-      ...readBelt(read, section ? vBeltMass(section) : null),
-    };
+      ...run,
+      ...readMatter(read, section ? vBeltMass(section) : null),
+    }));
   },
   texts: (reader, element) => ({
     ...beltTexts(reader, element),
@@ -32,6 +35,7 @@ export const vBelt: KindForm<"v-belt"> = {
     const path = stagePath(element);
     return path.ok ? beltFigures(reader, element, path.value, element.lengthMm) : [];
   },
+  Drawn: IdlerDrawing,
   turned: "whole",
   usualLimits: "tension",
   AskedFor: () => (

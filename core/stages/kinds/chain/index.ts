@@ -23,7 +23,8 @@ export const chain: Kind<"chain"> = {
   judgedBy: (element) => (isSteep(element) ? "elongation" : "sag"),
   waysToMeasure: (element) => (isSteep(element) ? ["elongation"] : ["sag", "hand-movement"]),
   limitWays: (element) => (isSteep(element) ? ["elongation"] : ["sag"]),
-  sides: (element) => (isSteep(element) ? ["offset", "angle"] : ["elongation", "offset", "angle"]),
+  sides: (element) =>
+    isSteep(element) ? ["offset", "angle", "run-clearance"] : ["elongation", "offset", "angle", "run-clearance"],
   toJudged: ({ pitchMm }, way) => {
     // Up and down together; half of it is what the limits are about.
     if (way.quantity === "hand-movement") return accept(linear(0.5));

@@ -32,6 +32,7 @@ export function recommendBesideChain(
     case "end-float":
       return recommendEndFloat(asked);
     case "hub-gap":
+    case "run-clearance":
       return null;
     case "elongation":
       return wear(teeth);
