@@ -34,6 +34,15 @@ export type BeltWidth = PlacedWidth & { behind?: PlacedWidth; feasible: boolean 
 const fullMesh = 6;
 const lossPerTooth = 0.2;
 
+const leastMesh = 2;
+
+const factorOf = (teethInMesh: number): number =>
+  Math.min(1, 1 - lossPerTooth * (fullMesh - Math.floor(teethInMesh + same)));
+
+/** What is left of a belt's rating with so many teeth in mesh; null below two. */
+export const meshFactorOf = (teethInMesh: number): number | null =>
+  teethInMesh < leastMesh ? null : factorOf(teethInMesh);
+
 /**
  * How wide a toothed belt has to be at its place in the train: behind a reduction the torque has grown, and the belt with it. Width counts
  * in proportion to the pull, which lies on the safe side upwards from a narrow reference.
@@ -46,8 +55,7 @@ const lossPerTooth = 0.2;
 export function beltWidth({ torqueNm, serviceFactor, stockMm, behind, ...first }: WidthQuestion): Result<BeltWidth> {
   const at = (place: WidthPlace, torque: number): PlacedWidth => {
     const pullN = (2000 * torque) / place.pitchDiameterMm;
-    const teeth = Math.floor(place.teethInMesh + same);
-    const meshFactor = Math.min(1, 1 - lossPerTooth * (fullMesh - teeth));
+    const meshFactor = factorOf(place.teethInMesh);
     const widthMm = (pullN * serviceFactor) / (place.allowableNPerMm * meshFactor);
     return { pullN, meshFactor, widthMm, ...fromStock(widthMm, stockMm) };
   };

@@ -27,7 +27,15 @@ export {
   runningSense,
   type SpanLine,
 } from "./belt-path";
-export { type BeltWidth, beltWidth, type PlacedWidth, type WidthPlace, type WidthQuestion } from "./belt-width";
+export {
+  type BeltWidth,
+  beltWidth,
+  meshFactorOf,
+  type PlacedWidth,
+  type WidthPlace,
+  type WidthQuestion,
+} from "./belt-width";
+export { type AgedTension, type BeltAge, beltAges, firstLossV, tensionByAge } from "./by-age";
 export { type EccentricIdler, type IdlerSetting, idlerSet } from "./idler-set";
 export { pulleyOutlines } from "./outline";
 export { type GridRoller, type GridRow, type RollerGrid, rollerGrid } from "./roller-grid";
@@ -51,3 +59,11 @@ export {
   tensionPerCentre,
 } from "./tension";
 export { centreOfLength, type OpenBelt, openBelt } from "./two-pulleys";
+export {
+  type CordMaterial,
+  cordGrowthPerK,
+  type FrameMaterial,
+  frameGrowthPerK,
+  type WarmBelt,
+  warmTension,
+} from "./warm-tension";

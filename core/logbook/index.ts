@@ -21,6 +21,13 @@ export {
   stripIn,
   takesPaper,
 } from "./by-hand";
+export {
+  type ClunkSearch,
+  type ClunkStep,
+  clunkNoise,
+  clunkSearch,
+  whineNoise,
+} from "./clunk-search";
 export { daysToIso, isoToDays } from "./days";
 export { type Entry, type EntryKind, type EntryOf, isKind, type ReadingRecord, type WrittenEntry } from "./entry";
 export { canBeFelt, feltArc, feltOf, feltPlaces, feltSaid, type GradeAt, judgeFelt, judgeGrades } from "./feel";

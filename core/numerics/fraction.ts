@@ -10,6 +10,26 @@ export function fraction(num: number, den: number): Fraction {
   return { num: (sign * num) / common, den: (sign * den) / common };
 }
 
+/**
+ * The fraction that a ratio of tooth counts is, from its value: the first convergent of its continued fraction that gives it to the last digits.
+ *
+ * @param value over 0
+ * @returns null where no denominator up to `most` does: it is no ratio of such counts
+ * @source continued fractions (Hardy and Wright, An Introduction to the Theory of Numbers, chapter X)
+ */
+export function fractionOfValue(value: number, most = 1e6): Fraction | null {
+  let [num, den, numBefore, denBefore] = [1, 0, 0, 1];
+  for (let rest = value; den <= most; ) {
+    const whole = Math.floor(rest);
+    [num, numBefore] = [whole * num + numBefore, num];
+    [den, denBefore] = [whole * den + denBefore, den];
+    if (den > most) return null;
+    if (Math.abs(num / den - value) <= 1e-13 * value) return fraction(num, den);
+    rest = 1 / (rest - whole);
+  }
+  return null;
+}
+
 /** The rest of a division, from 0 up to the modulus, for any sign and for broken numbers too. */
 export function modulo(value: number, modulus: number): number {
   const rest = ((value % modulus) + modulus) % modulus;

@@ -113,6 +113,7 @@ export type { Recurrence, RecurringPart } from "./recurrence";
 export type { AskedFor, Recommended, RuleCode } from "./rule";
 export { beltStiffness } from "./runs/belt";
 export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./runs/path";
+export { type PullAtPlace, pullAtPlace } from "./runs/pull-at-place";
 export { type ShaftPulls, shaftPulls } from "./runs/shaft-pull";
 export { pathLine } from "./runs/shapes";
 export { type Touching, touchingY } from "./runs/touching";

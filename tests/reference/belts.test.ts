@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { tensionByAge, warmTension } from "~/core/belts";
 import { refusalOf, run } from "./run";
 
 const close = (value: number, to: number, digits = 6) =>
@@ -197,3 +198,39 @@ function hullLength(circles: readonly Circle[], points = 20_000): number {
     return sum + Math.hypot(p[0] - q[0], p[1] - q[1]);
   }, 0);
 }
+
+describe("what bears on a tension beside the reading", () => {
+  test("a bar held at both ends and cooled by 60 K: σ = E·κ·ΔT of statics, 200 GPa · 11.7e-6 · 60 = 140.4 MPa", () => {
+    const areaMm2 = 100;
+    const bar = { tensionN: 0, stiffnessN: 200_000 * areaMm2, framePerK: 0, cordPerK: 11.7e-6 };
+    expect(warmTension({ ...bar, fromC: 20, toC: -40 }) / areaMm2).toBeCloseTo(140.4, 9);
+    // A belt does not push.
+    expect(warmTension({ ...bar, fromC: 20, toC: 80 })).toBe(0);
+  });
+
+  test("as the lengths give it, path and belt each grown by themselves", () => {
+    const [EA, freeMm, pathMm, kFrame, kCord, dT] = [60_000, 1118.4, 1120, 23e-6, 5e-6, 35];
+    const pull = (path: number, free: number) => EA * (path / free - 1);
+    const warm = pull(pathMm * (1 + kFrame * dT), freeMm * (1 + kCord * dT));
+    const said = warmTension({
+      tensionN: pull(pathMm, freeMm),
+      stiffnessN: EA,
+      framePerK: kFrame,
+      cordPerK: kCord,
+      fromC: 20,
+      toC: 55,
+    });
+    expect(Math.abs(said - warm)).toBeLessThan(0.1);
+  });
+
+  test("a new V-belt is set to 1.3 to 1.5 times (handbook of belts, common practice), a toothed one as it runs", () => {
+    const limits = { lo: 200, hi: 300 };
+    const [fresh, runIn, used] = tensionByAge("v-belt", limits);
+    expect([fresh, runIn, used]).toEqual([
+      { age: "new", loN: expect.closeTo(260, 9), hiN: expect.closeTo(300, 9) },
+      { age: "run-in", loN: 200, hiN: 300 },
+      { age: "used", loN: 200, hiN: 300 },
+    ]);
+    expect(tensionByAge("toothed-belt", limits)[0]).toEqual({ age: "new", loN: 200, hiN: 300 });
+  });
+});

@@ -3,6 +3,7 @@ import { EigenvalueDecomposition, Matrix, SingularValueDecomposition, solve } fr
 import { describe, expect, test } from "vitest";
 import {
   conditionNumber,
+  fractionOfValue,
   gcd,
   lcm,
   leastSquares,
@@ -102,4 +103,18 @@ test("whole numbers and directions", () => {
     }),
   );
   expect([370, -10, 360, -0].map(turnDegrees)).toEqual([10, 350, 0, 0]);
+});
+
+test("a ratio of tooth counts is found again from its value; what is none is said to be none", () => {
+  const teeth = fc.integer({ min: 6, max: 120 });
+  fc.assert(
+    fc.property(fc.tuple(teeth, teeth, teeth), fc.tuple(teeth, teeth, teeth), (driven, drivers) => {
+      const value = driven.reduce((ratio, z, i) => ratio * (z / (drivers[i] as number)), 1);
+      const [num, den] = [driven, drivers].map((of) => of.reduce((product, z) => product * z, 1)) as [number, number];
+      const common = gcd(num, den);
+      expect(fractionOfValue(value)).toEqual({ num: num / common, den: den / common });
+    }),
+  );
+  // The golden ratio is the one that fractions come nearest to last (Hardy and Wright).
+  expect([(1 + Math.sqrt(5)) / 2, Math.PI].map((value) => fractionOfValue(value))).toEqual([null, null]);
 });

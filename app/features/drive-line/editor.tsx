@@ -92,7 +92,10 @@ export function DriveLineEditor({ graph, onGraph, stages }: Props) {
             What comes of it
           </h2>
           <ShaftTable line={solved.value} graph={line} stages={all} />
-          <OutputPane line={solved.value} stages={all} />
+          <OutputPane
+            line={solved.value}
+            stages={all.map(({ id, name, geometry }) => ({ id, name, element: geometry.element }))}
+          />
         </section>
       )}
     </div>

@@ -1,5 +1,6 @@
 import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
+import { BeltsInLine } from "./belts-in-line";
 import { OutputPane } from "./output-pane";
 import { Periods } from "./periods";
 import { ShaftTable } from "./shaft-table";
@@ -19,6 +20,7 @@ export default function LineFigures({
     <div className="grid gap-6 pt-3">
       <ShaftTable line={line} graph={graph} stages={stages} />
       <OutputPane line={line} stages={stages} />
+      <BeltsInLine line={line} graph={graph} stages={stages} />
       <Periods line={line} graph={graph} stages={stages} />
     </div>
   );

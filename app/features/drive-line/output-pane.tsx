@@ -2,14 +2,20 @@ import { Bar, BarChart, LabelList, ResponsiveContainer, XAxis, YAxis } from "rec
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
+import type { StageElement } from "~/core/stages";
 import { aheadPercent, type DriveLine, type OutputState } from "~/core/trains";
+import { Fold } from "~/ui/fold";
+import { traitsOf } from "../kinds/traits";
 import { Term } from "../shell/term";
 import { lengthWords } from "../words/spoken";
+import { DivideOutput } from "./divide-output";
 
 const f = (reader: Reader, value: number, digits = 2) => formatNumber(reader, value, digits);
 
+type Named = { id: string; name: string; element: StageElement };
+
 /** Each output: its speed, its lost motion with every stage's share, and which stage to work on first. */
-export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly { id: string; name: string }[] }) {
+export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly Named[] }) {
   const reader = useWords();
   const [first, ...others] = line.outputs;
   if (!first) return <p className="text-mid">No output is named. Name one in the drive line, with its wheel.</p>;
@@ -31,7 +37,7 @@ export function OutputPane({ line, stages }: { line: DriveLine; stages: readonly
   );
 }
 
-function Output({ output, stages }: { output: OutputState; stages: readonly { id: string; name: string }[] }) {
+function Output({ output, stages }: { output: OutputState; stages: readonly Named[] }) {
   const reader = useWords();
   const { shaft, surfaceMPerS, scale, lostMotionArcmin } = output;
   const nameOf = (id: string) => stages.find((stage) => stage.id === id)?.name ?? "";
@@ -69,6 +75,14 @@ function Output({ output, stages }: { output: OutputState; stages: readonly { id
       )}
       {unread.length > 0 && (
         <p className="text-mid">Not in it, because never read: {unread.map(({ id }) => nameOf(id)).join(", ")}.</p>
+      )}
+      {shaft.ratio !== null && (
+        <Fold summary="Divide a turn of it">
+          <DivideOutput
+            output={output}
+            slips={stages.some(({ id, element }) => traitsOf(element).slips && shaft.path.includes(id))}
+          />
+        </Fold>
       )}
     </section>
   );

@@ -8,7 +8,7 @@ import {
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
 import { type ComponentProps, useId } from "react";
-import { type RowOrder, RowsField } from "./rows-field";
+import { type RowOrder, RowsField, rowClass } from "./rows-field";
 
 /** Rows whose order says something: dragged by their grip, or moved by the space bar and arrows on it. */
 export const OrderedRowsField = (props: Omit<ComponentProps<typeof RowsField>, "order">) => (
@@ -50,7 +50,7 @@ const Round: RowOrder["Round"] = ({ ids, onMove, children }) => {
   );
 };
 
-const Row: RowOrder["Row"] = ({ id, name, children }) => {
+const Row: RowOrder["Row"] = ({ id, name, many, children }) => {
   const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id,
   });
@@ -58,7 +58,7 @@ const Row: RowOrder["Row"] = ({ id, name, children }) => {
     <tr
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={isDragging ? "relative z-10 bg-rule" : ""}
+      className={`${rowClass(many)} ${isDragging ? "relative z-10 bg-rule" : ""}`}
     >
       <th scope="row" className="text-left font-normal pb-1">
         <button

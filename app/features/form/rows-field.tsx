@@ -14,6 +14,12 @@ export type RowColumn = {
   options?: readonly { value: string; label: string }[];
 };
 
+/** `many`: so many columns that they do not stand in one line on a phone. */
+export type RowShown = { id: string; name: string; many: boolean; children: ReactNode };
+
+export const rowClass = (many: boolean): string =>
+  many ? "max-sm:flex max-sm:flex-wrap max-sm:items-end max-sm:border-b max-sm:border-rule max-sm:pb-2" : "";
+
 /** How rows are put into another order by hand: round all of them, and at the head of each. */
 export type RowOrder = {
   Round: (props: {
@@ -21,7 +27,7 @@ export type RowOrder = {
     onMove: (from: number, to: number) => void;
     children: ReactNode;
   }) => ReactNode;
-  Row: (props: { id: string; name: string; children: ReactNode }) => ReactNode;
+  Row: (props: RowShown) => ReactNode;
 };
 
 type Rows = {
@@ -55,6 +61,8 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
     replace([...rows.slice(0, row), ...pasted, ...rows.slice(row + 1)].slice(0, most));
   };
   // Words take what figures leave.
+  // Many stand two and two on a phone, each with its name.
+  const many = columns.length > 5;
   const narrow = columns.some(({ wide }) => wide) ? "w-18 max-sm:w-12" : "w-28";
   const Round = order?.Round ?? Plain;
   const Row = order?.Row ?? PlainRow;
@@ -64,7 +72,7 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
       {fields.length > 0 && (
         <Round ids={fields.map(({ id }) => id)} onMove={move}>
           <table className="w-full">
-            <thead>
+            <thead className={many ? "max-sm:sr-only" : ""}>
               <tr className="text-left text-mid">
                 <td className="w-8" />
                 {columns.map((column) => (
@@ -82,9 +90,14 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
             <tbody>
               {fields.map(({ id }, row) => (
                 <Fragment key={id}>
-                  <Row id={id} name={`${one} ${row + 1}`}>
+                  <Row id={id} name={`${one} ${row + 1}`} many={many}>
                     {columns.map((column, at) => (
-                      <td key={column.name} className="p-0 pr-1 pb-1">
+                      <td key={column.name} className={`p-0 pr-1 pb-1 ${many ? "max-sm:basis-2/5 max-sm:grow" : ""}`}>
+                        {many && (
+                          <span className="sm:hidden text-mid" aria-hidden="true">
+                            {column.label}
+                          </span>
+                        )}
                         <Cell
                           name={`${name}.${row}.${column.name}`}
                           label={`${one} ${row + 1}, ${column.label}`}
@@ -125,8 +138,8 @@ export function RowsField({ name, legend, hint, one, columns, most = 60, order }
 }
 
 const Plain = ({ children }: { children: ReactNode }) => children;
-const PlainRow = ({ name, children }: { name: string; children: ReactNode }) => (
-  <tr>
+const PlainRow = ({ name, many, children }: RowShown) => (
+  <tr className={rowClass(many)}>
     <th scope="row" className="text-left font-normal text-mid figure">
       <span className="sr-only">{name}</span>
       <span aria-hidden="true">{name.split(" ").at(-1)}</span>

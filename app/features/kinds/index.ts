@@ -49,6 +49,19 @@ export const factsOf = (reader: Reader, element: StageElement): (readonly [strin
 export const loadsOf = (reader: Reader, element: StageElement, mean: number): readonly [string, string] | null =>
   wordsOf(element).loads?.(reader, element, mean) ?? null;
 
+/** What it has to pull at a torque of its driver (null: not known), and where that is worked on; null: it pulls nothing. */
+export function pullsOf(
+  reader: Reader,
+  element: StageElement,
+  torqueNm: number | null,
+): { said: string; bench: string | null } | null {
+  const { pulls } = wordsOf(element);
+  if (!pulls) return null;
+  return torqueNm === null
+    ? { said: "the motor's torque is not known.", bench: null }
+    : pulls(reader, element, torqueNm);
+}
+
 /** Of what its parts are made; empty: nobody said. */
 export const madeOf = (element: StageElement): string => wordsOf(element).madeOf(element);
 

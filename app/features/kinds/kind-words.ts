@@ -45,6 +45,8 @@ export type KindWords<K extends StageKind> = {
   lookOver?: readonly string[];
   /** What it loads beside itself at the mean of what was read, by name; left out: nothing is known. */
   loads?: (reader: Reader, element: Elements[K], mean: number) => readonly [name: string, said: string] | null;
+  /** What it has to pull at a torque of its driver, and where the Bench says how strong it need be; left out: it pulls nothing. */
+  pulls?: (reader: Reader, element: Elements[K], torqueNm: number) => { said: string; bench: string | null };
   /** When a strand that was set is to be looked at again; left out: as anything is. */
   lookAgain?: string;
   /** How its axial thrust is told; null: it has none. */

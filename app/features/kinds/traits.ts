@@ -12,9 +12,18 @@ export type KindTraits = {
   setBeside: boolean;
   /** A strand that slackens with use: loosened, pushed and tightened between runs. */
   reTensioned: boolean;
+  /** It drives by friction: its ratio is no ratio of teeth, and divides no turn. */
+  slips: boolean;
 };
 
-const plain: KindTraits = { onTop: false, bothSides: true, swaps: false, setBeside: false, reTensioned: false };
+const plain: KindTraits = {
+  onTop: false,
+  bothSides: true,
+  swaps: false,
+  setBeside: false,
+  reTensioned: false,
+  slips: false,
+};
 
 const traits: { readonly [K in StageKind]: KindTraits } = {
   "gear-pair": { ...plain, swaps: true },
@@ -22,7 +31,7 @@ const traits: { readonly [K in StageKind]: KindTraits } = {
   bevel: { ...plain, onTop: true },
   planetary: { ...plain, onTop: true },
   "toothed-belt": { ...plain, reTensioned: true },
-  "v-belt": { ...plain, reTensioned: true },
+  "v-belt": { ...plain, reTensioned: true, slips: true },
   chain: { ...plain, reTensioned: true },
   coupling: { ...plain, onTop: true, bothSides: false, setBeside: true },
   gap: { ...plain, bothSides: false },

@@ -17,7 +17,7 @@ const meansWords: Record<AdjusterMeans, string> = {
   slot: "slides in a slot",
   "jack-screw": "screw",
   "jack-screws": "a screw on each side",
-  pivot: "swings on a pivot",
+  pivot: "swings on a pivot, then pinched",
   lever: "lever with a roller",
   eccentric: "eccentric",
   shims: "shims",

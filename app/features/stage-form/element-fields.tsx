@@ -12,7 +12,7 @@ export function ElementFields({ fixedKind = false }: { fixedKind?: boolean }) {
   const texts = useFormTexts();
   const { Fields, turned } = kindForms[kindIn(texts)];
   return (
-    <fieldset className="grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
+    <fieldset className="grid xl:grid-cols-[minmax(0,40rem)_minmax(0,1fr)] gap-x-10 gap-y-4">
       <legend className="text-xl font-bold mb-2">Geometry</legend>
       <div className="grid gap-4 content-start">
         {!fixedKind && (

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { isKind, type RunOutcome, type RunWay, runOutcomes } from "~/core/logbook";
+import { clunkNoise, isKind, type RunOutcome, type RunWay, runOutcomes, whineNoise } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { frameOf, gearNames } from "~/core/stages";
@@ -21,12 +21,13 @@ import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { SweepFold } from "../shift/sweep-fold";
 import { AxisRun } from "./axis-run";
+import { ClunkPane } from "./clunk-pane";
 import { GoingLive } from "./going-live";
 
 const directions = ["forwards", "backwards"] as const;
 const speeds = ["slow", "working", "fast"] as const;
 const fieldNames = ["current", "temperature", "noise", "leftToBuffer", "overshoot"] as const;
-const noises = ["quiet", "even hum", "growl", "whine", "knock once a turn", "clunk at reversal"];
+const noises = ["quiet", "even hum", "growl", whineNoise, "knock once a turn", clunkNoise];
 
 /** Powered runs, direction by speed, beside those of last time. */
 export function Prove() {
@@ -264,6 +265,7 @@ function Runs() {
             ))}
         </ul>
       )}
+      <ClunkPane />
     </section>
   );
 }

@@ -3,6 +3,7 @@ import { lengthUnit, lengthWords } from "~/app/features/words/spoken";
 import { isSteep, spanOf } from "~/core/stages";
 import { type KindWords, tightSpotOf } from "../kind-words";
 import { shortFigure as f } from "../plain-words";
+import { chainPull } from "../runs/pull-words";
 import { pullOf } from "../runs/words";
 
 export const chain: KindWords<"chain"> = {
@@ -36,6 +37,7 @@ export const chain: KindWords<"chain"> = {
   madeOf: () => "",
   side: () => "",
   afterEachPart: () => null,
+  pulls: chainPull,
   lookOver: [
     "Joint closed, the clip's closed end runs ahead",
     "No half link, temporary link or cord, or it is on the list of what is left in",

@@ -1,5 +1,6 @@
 import type { KindWords } from "../kind-words";
 import { shortFigure as f } from "../plain-words";
+import { toothedPull } from "../runs/pull-words";
 import { beltWords } from "../runs/words";
 
 export const toothedBelt: KindWords<"toothed-belt"> = {
@@ -11,6 +12,7 @@ export const toothedBelt: KindWords<"toothed-belt"> = {
   drawn: (places) => `Pulley of ${places} teeth`,
   beforeReading: () =>
     "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the longest free span in its middle; the same span each time.",
+  pulls: toothedPull,
   lookOver: [
     "Two turns by hand: the belt sits in its teeth and climbs no flange",
     "Edges not frayed, no teeth cracked at their roots",

@@ -1,7 +1,9 @@
 import { type KindPanes, noPanes } from "../kind-panes";
+import { BeltBeside } from "../runs/belt-beside";
 import { RunPart } from "../runs/run-part";
 
 export const vBelt: KindPanes<"v-belt"> = {
   ...noPanes,
   part: ({ element }) => <RunPart element={element} asks="pluck or press here" />,
+  beside: BeltBeside,
 };

@@ -1,6 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { KindWords } from "../kind-words";
 import { shortFigure as f } from "../plain-words";
+import { vPull } from "../runs/pull-words";
 import { beltWords } from "../runs/words";
 
 export const vBelt: KindWords<"v-belt"> = {
@@ -15,6 +16,7 @@ export const vBelt: KindWords<"v-belt"> = {
     belts > 1
       ? "Turn the drive two turns by hand first. Read each belt by itself: they share a load only at equal tension. Never lever or roll a belt on."
       : "Turn the drive two turns by hand first, so that the belt seats. Pluck or press the span in its middle. Never lever or roll a belt on.",
+  pulls: vPull,
   lookOver: [
     "Grooves gauged: no step worn into their flanks",
     "The belt stands proud of the groove and does not bottom",

@@ -1,0 +1,43 @@
+import { Link } from "react-router";
+import { pullsOf } from "~/app/features/kinds";
+import { useWords } from "~/app/features/words/use-words";
+import type { KeptDriveLine } from "~/core/stages";
+import type { DriveLine } from "~/core/trains";
+import { Fold } from "~/ui/fold";
+import type { LineStage } from "./shown-line";
+
+/** What each belt and chain has to pull at its place: behind a reduction the torque has grown, and the belt with it. */
+export function BeltsInLine({
+  line,
+  graph,
+  stages,
+}: {
+  line: DriveLine;
+  graph: KeptDriveLine;
+  stages: readonly LineStage[];
+}) {
+  const reader = useWords();
+  const ontoOf = new Map(graph.links.map(({ stageId, onto }) => [stageId, onto]));
+  const runs = graph.links.flatMap((link) => {
+    const stage = stages.find(({ id }) => id === link.stageId);
+    const driver = line.shafts.find(({ id }) => id === link.from || id === ontoOf.get(link.from));
+    const pulls = stage && pullsOf(reader, stage.element, driver?.torqueNm ?? null);
+    return pulls ? [{ id: stage.id, name: stage.name, ...pulls }] : [];
+  });
+  if (runs.length === 0) return null;
+  return (
+    <Fold summary="What its belts and chains have to pull">
+      <ul className="grid gap-2">
+        {runs.map(({ id, name, said, bench }) => (
+          <li key={id} className="border-t border-rule pt-2 text-lg">
+            <b>{name}</b>: {said} {bench && <Link to={bench}>How wide need it be?</Link>}
+          </li>
+        ))}
+      </ul>
+      <p className="text-mid mt-2">
+        2·M/d at the torque of its driving shaft, were all of the motor's power to go this way; six teeth in mesh carry
+        the whole rating, each one less takes a fifth off (common practice).
+      </p>
+    </Fold>
+  );
+}

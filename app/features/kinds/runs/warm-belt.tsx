@@ -1,0 +1,110 @@
+import type { Reader } from "~/app/features/words/reader";
+import { spoken } from "~/app/features/words/spoken";
+import { type CordMaterial, cordGrowthPerK, type FrameMaterial, frameGrowthPerK, warmTension } from "~/core/belts";
+import { judge } from "~/core/limits";
+import { parseQuantity, type Refusal } from "~/core/quantity";
+import { Field, Select } from "~/ui/field";
+import { StateMark } from "~/ui/state-mark";
+import { Refused } from "../../words/refused";
+import { verdictState } from "../../words/state";
+
+const frameWords: Record<FrameMaterial, string> = { steel: "steel", "cast-iron": "cast iron", aluminium: "aluminium" };
+const cordWords: Record<CordMaterial, string> = { glass: "glass cord", steel: "steel cord", aramid: "aramid cord" };
+const keysOf = <K extends string>(of: Record<K, unknown>) => Object.keys(of) as K[];
+
+/** What the tension that was read becomes where frame and belt are warmer, and whether it is inside then. */
+export function WarmBelt({
+  reader,
+  limits,
+  tensionN,
+  stiffnessN,
+  expandedUncertainty,
+  texts,
+  onText,
+}: {
+  reader: Reader;
+  limits: { lo: number; hi: number } | null;
+  /** The mean of what was read; null: nothing yet. */
+  tensionN: number | null;
+  /** EA; null: not known. */
+  stiffnessN: number | null;
+  expandedUncertainty: number;
+  texts: Readonly<Record<string, string>>;
+  onText: (name: string, text: string) => void;
+}) {
+  const frame = keysOf(frameGrowthPerK).find((known) => known === texts["warm.frame"]);
+  const cord = keysOf(cordGrowthPerK).find((known) => known === texts["warm.cord"]);
+  const [from, to] = [degreesIn(texts["warm.from"]), degreesIn(texts["warm.to"])];
+  const n = spoken(reader, "N", 0);
+  const missing = [
+    tensionN === null && "a reading of its tension",
+    stiffnessN === null && "its stiffness EA, in the geometry",
+    !frame && "what the frame is of",
+    !cord && "what its cord is of",
+    (from.value === null || to.value === null) && "both temperatures",
+  ].filter((what) => what !== false);
+  const warm =
+    tensionN !== null && stiffnessN !== null && frame && cord && from.value !== null && to.value !== null
+      ? warmTension({
+          tensionN,
+          stiffnessN,
+          framePerK: frameGrowthPerK[frame],
+          cordPerK: cordGrowthPerK[cord],
+          fromC: from.value,
+          toC: to.value,
+        })
+      : null;
+  const pick = <K extends string>(name: string, label: string, words: Record<K, string>) => (
+    <Select label={label} value={texts[name] ?? ""} onChange={(event) => onText(name, event.target.value)}>
+      <option value="">not known</option>
+      {keysOf(words).map((key) => (
+        <option key={key} value={key}>
+          {words[key]}
+        </option>
+      ))}
+    </Select>
+  );
+  const degrees = (name: string, label: string, refusal: Refusal | null) => (
+    <Field
+      label={label}
+      hint="°C"
+      inputMode="decimal"
+      autoComplete="off"
+      value={texts[name] ?? ""}
+      onChange={(event) => onText(name, event.target.value)}
+      error={refusal ? <Refused refusal={refusal} /> : undefined}
+    />
+  );
+  return (
+    <section aria-labelledby="warm-belt">
+      <h4 id="warm-belt" className="font-bold">
+        When it runs warm
+      </h4>
+      <div className="grid grid-cols-2 gap-3">
+        {pick("warm.frame", "The frame is of", frameWords)}
+        {pick("warm.cord", "The belt pulls by", cordWords)}
+        {degrees("warm.from", "Now it is", from.problem)}
+        {degrees("warm.to", "Running it gets", to.problem)}
+      </div>
+      <p role="status" className="text-lg mt-2">
+        {warm === null || tensionN === null ? (
+          <span className="text-mid">It needs {missing.join(", ")}.</span>
+        ) : (
+          <>
+            <b>{n.said(tensionN)}</b> becomes <b>{n.said(warm)}</b>{" "}
+            {limits && <StateMark state={verdictState[judge(warm, limits, expandedUncertainty).verdict]} />}
+          </>
+        )}
+      </p>
+      <p className="text-mid">
+        EA times the difference of both growths, everything of one temperature; the growth of cords is from memory.
+      </p>
+    </section>
+  );
+}
+
+function degreesIn(text: string | undefined): { value: number | null; problem: Refusal | null } {
+  if (!text?.trim()) return { value: null, problem: null };
+  const read = parseQuantity(text, "temperature", "C");
+  return read.ok ? { value: read.value.value, problem: null } : { value: null, problem: read.refusal };
+}
