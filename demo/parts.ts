@@ -47,7 +47,14 @@ const run = (centreDistanceMm: number, idlers: Idler[]) => ({
 
 /** A toothed belt; where it has an idler, that is what the adjuster moves. */
 export const toothedBelt = (
-  belt: { pitchMm: number; teeth: [number, number]; beltTeeth: number; massKgPerM: number; stiffnessN: number | null },
+  belt: {
+    pitchMm: number;
+    teeth: [number, number];
+    beltTeeth: number;
+    widthMm?: number;
+    massKgPerM: number;
+    stiffnessN: number | null;
+  },
   centreDistanceMm: number,
   idlers: Idler[] = [],
 ): StageElement => ({ kind: "toothed-belt", ...belt, bendingStiffnessNMm2: 0, ...run(centreDistanceMm, idlers) });

@@ -106,6 +106,7 @@ export {
   type SideQuantity,
   setApart,
   sideQuantities,
+  slackEndOf,
   sideUnit,
 } from "./quantities";
 export type { StageRatio } from "./ratio";

@@ -123,6 +123,10 @@ export const sideUnit: Record<SideQuantity, { unit: string; digits: number }> = 
 export const isTighter = (quantity: JudgedQuantity, a: number, b: number): boolean =>
   quantity === "tension" ? a > b : a < b;
 
+/** The end at which a strand reads slack, and the other at which it reads too tight; null: what is read tells neither. */
+export const slackEndOf = (quantity: JudgedQuantity): "lo" | "hi" | null =>
+  quantity === "tension" ? "lo" : quantity === "sag" ? "hi" : null;
+
 /** A worn chain only gets longer, and no offset is too little: their lower limit says nothing. */
 export const onlyUpper = (quantity: JudgedQuantity): boolean =>
   quantity === "elongation" || quantity === "shaft-offset";

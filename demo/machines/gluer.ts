@@ -87,7 +87,7 @@ export const gluer: DemoMachine = {
       name: "Transport belt",
       geometry: {
         element: toothedBelt(
-          { pitchMm: 8, teeth: [30, 30], beltTeeth: 140, massKgPerM: 0.22, stiffnessN: 60_000 },
+          { pitchMm: 8, teeth: [30, 30], beltTeeth: 140, widthMm: 38, massKgPerM: 0.22, stiffnessN: 60_000 },
           435.5,
           [{ x: 217, y: -20, diameterMm: 50, side: "outside", strand: "lower" }],
         ),

@@ -176,7 +176,7 @@ function Cell({
 }) {
   const { field, fieldState } = useController({ name, defaultValue: "" });
   const wrong = fieldState.error !== undefined;
-  const size = "min-h-12 w-full px-2 max-sm:px-1 text-lg";
+  const size = "min-h-12 w-full px-2 max-sm:px-1";
   return options ? (
     <BareSelect {...field} label={label} wrong={wrong} value={field.value || options[0]?.value} className={size}>
       {options.map((option) => (
@@ -192,7 +192,7 @@ function Cell({
       aria-invalid={wrong || undefined}
       autoComplete="off"
       onPaste={onPaste}
-      className={`${size} bg-panel border-2 ${wrong ? "border-outside" : "border-ink"} ${wide ? "min-w-20" : "figure min-w-11"}`}
+      className={`${size} text-lg bg-panel border-2 ${wrong ? "border-outside" : "border-ink"} ${wide ? "min-w-20" : "figure min-w-11"}`}
     />
   );
 }

@@ -1,6 +1,7 @@
 import { type HeldFor, heldFor, meterOf, voidedBy } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { judgeEnds } from "~/core/rounds";
+import { slackEndOf } from "~/core/stages";
 import { stageHistory, usageReadings } from "~/data/queries/entries";
 import type { Context } from "~/operations/context";
 
@@ -18,7 +19,7 @@ export async function loadHeld({ pool }: Context, machineId: string, stage: Stag
   return heldFor(
     history.filter((entry) => !voided.has(entry.id)),
     ({ body: { result } }) => {
-      const slackEnd = { tension: "lo", sag: "hi" }[String(result.quantity)] as "lo" | "hi" | undefined;
+      const slackEnd = slackEndOf(result.quantity);
       return stage.limits && slackEnd ? judgeEnds(result, stage.limits).beyond[slackEnd] : null;
     },
     meterOf(usage),

@@ -1,9 +1,10 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { centreChange } from "~/core/advice";
-import { type ClunkSearch, type ClunkStep, clunkSearch } from "~/core/logbook";
+import { type ClunkSearch, type ClunkStep, clunkSearch, voidedBy } from "~/core/logbook";
 import type { StageAdjuster } from "~/core/records";
-import { feltAs } from "~/core/stages";
+import { judgeEnds, type RoundEnds } from "~/core/rounds";
+import { feltAs, slackEndOf } from "~/core/stages";
 import { Fold } from "~/ui/fold";
 import { namedMoveWords } from "../../words/amount";
 import type { Reader } from "../../words/reader";
@@ -12,17 +13,23 @@ import { useJobScreen } from "../entries/job-context";
 /** Tight enough for no clunk at a fast reversal, and no tighter: the steps so far, with what was heard and drawn, and the next one. */
 export function ClunkPane() {
   const reader = useWords();
-  const { stage, entriesHere } = useJobScreen();
-  const { adjuster } = stage;
+  const { stage, entriesHere, job } = useJobScreen();
+  const { adjuster, limits } = stage;
   if (feltAs(stage.geometry.element) !== "strand" || !adjuster.adjuster) return null;
-  const search = clunkSearch(entriesHere, adjuster.step);
+  const voided = voidedBy(entriesHere);
+  const search = clunkSearch(
+    entriesHere.filter(({ id }) => !voided.has(id)),
+    adjuster.step,
+  );
+  const round = job.record.lastRound;
+  const warning = round && !job.record.changedSinceRound && limits ? against(search, round.body.result, limits) : null;
   return (
     <section aria-labelledby="clunk" className="border-t border-rule pt-3 mt-4">
       <h3 id="clunk" className="text-xl font-bold">
         Tight enough for no clunk, and no tighter
       </h3>
       <p className="text-lg" role="status">
-        {nextWords(reader, adjuster, search)}
+        {warning ?? nextWords(reader, adjuster, search)}
       </p>
       {search.steps.length > 0 && (
         <table className="w-full text-left mt-2">
@@ -55,6 +62,19 @@ export function ClunkPane() {
       </Fold>
     </section>
   );
+}
+
+/** Where the ear and what was measured do not agree, the measured round decides; null: they do. */
+function against({ steps, next, clunkAt, quietAt }: ClunkSearch, read: RoundEnds, limits: { lo: number; hi: number }) {
+  const slack = slackEndOf(read.quantity);
+  if (!slack || steps.length === 0) return null;
+  const { beyond } = judgeEnds(read, limits);
+  const tighter = next === null ? clunkAt !== null && quietAt === null : next > 0;
+  if (tighter && beyond[slack === "lo" ? "hi" : "lo"])
+    return "It clunks, and yet it reads tighter than its limits: the clunk is not the strand's. Look at keys, couplings and meshes, and bring it back within its limits.";
+  if (!tighter && beyond[slack])
+    return "It does not clunk, and yet it reads slacker than its limits. The measured round decides: do not slacken it.";
+  return null;
 }
 
 const heardWords = ({ clunk, whine }: ClunkStep): string =>

@@ -40,6 +40,7 @@ export function IdlerDrawing({ element, label }: { element: BeltElement | ChainE
     <DndContext
       id={useId()}
       sensors={sensors}
+      accessibility={{ announcements: said, screenReaderInstructions: { draggable: "Arrow keys move it." } }}
       onDragStart={({ active }) => {
         const from = element.idlers[Number(active.id)];
         if (from) setDragged({ from, box });
@@ -51,7 +52,7 @@ export function IdlerDrawing({ element, label }: { element: BeltElement | ChainE
       onDragEnd={() => setDragged(null)}
       onDragCancel={() => setDragged(null)}
     >
-      <figure className="bg-panel p-3 grid justify-items-center gap-2">
+      <figure className="bg-panel p-3 grid grid-cols-[minmax(0,1fr)] justify-items-center gap-2">
         <div className="relative" style={{ width: width * scale, maxWidth: "100%" }}>
           <svg
             ref={sheet}
@@ -85,6 +86,15 @@ export function IdlerDrawing({ element, label }: { element: BeltElement | ChainE
     </DndContext>
   );
 }
+
+/** Its own name says where it stands. */
+const named = ({ active }: { active: { id: string | number } }) => `Idler ${Number(active.id) + 1}`;
+const said = {
+  onDragStart: (event: Parameters<typeof named>[0]) => `${named(event)} taken up.`,
+  onDragOver: () => undefined,
+  onDragEnd: (event: Parameters<typeof named>[0]) => `${named(event)} put down.`,
+  onDragCancel: (event: Parameters<typeof named>[0]) => `${named(event)} left where it is.`,
+};
 
 const steps: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -122,7 +132,7 @@ function Handle({
       style={at}
       className={`absolute -translate-x-1/2 -translate-y-1/2 size-11 rounded-full border-2 border-now text-now font-bold touch-none ${isDragging ? "cursor-grabbing bg-rule/60" : "cursor-grab"}`}
     >
-      <span className="absolute -top-2.5 -right-2">{number + 1}</span>
+      <span className="absolute -top-3 -right-2.5">{number + 1}</span>
     </button>
   );
 }

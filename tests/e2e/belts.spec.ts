@@ -1,0 +1,86 @@
+import { expect, type Page, test } from "@playwright/test";
+import { beginJob, closeJob, readRound, signIn, visit } from "./steps";
+
+const prove = async (page: Page, job: string) => {
+  await visit(page, `/jobs/${job}/prove`);
+  await page.getByRole("button", { name: "Go live" }).click();
+  const dialog = page.getByRole("dialog", { name: "Before power comes on" });
+  for (const tick of await dialog.getByRole("checkbox").all()) await tick.click();
+  await dialog.getByRole("button", { name: "Go live" }).click();
+  await expect(page.getByRole("button", { name: "Live", exact: true })).toBeVisible();
+};
+
+test("a belt's idler is moved in its drawing and placed by the strand; what follows goes with it", async ({ page }) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Folder-gluer" }).first().click();
+  await page.getByRole("link", { name: /^Transport belt/ }).click();
+  await page.getByRole("link", { name: "Revise the geometry" }).click();
+  const stage = page.getByRole("region", { name: "The stage" });
+  await expect(stage).toContainText("Path1119.65 mm");
+  const idler = page.getByRole("button", { name: /^Idler 1 at/ });
+  await idler.focus();
+  await page.keyboard.press("ArrowUp");
+  await expect(page.getByLabel("Idler 1, y")).toHaveValue("-19");
+  await expect(stage).toContainText(/Tension so[\d.]+ N by EA and the stretch alone/);
+  const from = await idler.boundingBox();
+  if (!from) throw new Error("not drawn");
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2 + 30, from.y + from.height / 2 + 200, { steps: 5 });
+  // Off the belt it says so, and can still be brought back.
+  await expect(page.getByText(/The belt has no path: it does not touch idler 1/)).toBeVisible();
+  await page.mouse.up();
+  await page.getByLabel("Idler 1, x").fill("217");
+  await page.getByLabel("Idler 1, y").fill("");
+  await page.getByLabel("Idler 1, or pressed in").fill("43.2");
+  await expect(idler).toHaveAccessibleName(/x 217\.0 mm, y −20\.0 mm/);
+  await page.getByLabel("Idler 1, x").fill("600");
+  await expect(page.getByRole("alert")).toContainText("it leaves the wheels between x");
+});
+
+test("tight enough for no clunk: run by run with the current, and not against what was measured", async ({ page }) => {
+  const job = await beginJob(page, "Folder-gluer", "transport belt", "Clunks at reversal");
+  await readRound(page, ["42", "43", "42", "41", ""]);
+  await page.getByText("New or run in, warm, and in its frame").click();
+  await page.getByLabel("The frame is of").selectOption({ label: "aluminium" });
+  await page.getByLabel("The belt pulls by").selectOption({ label: "glass cord" });
+  await page.getByLabel("Now it is").fill("20");
+  await page.getByLabel("Running it gets").fill("45,5");
+  // 60 000 N · 18e-6 · 25.5 K.
+  await expect(page.getByRole("region", { name: "When it runs warm" })).toContainText(/294 N becomes 322 N/);
+  await prove(page, job);
+  const search = page.getByRole("region", { name: "Tight enough for no clunk, and no tighter" });
+  await expect(search).toContainText("No fast run had its noise noted yet");
+  const fastRun = async (noise: string, current: string) => {
+    await page.getByRole("radio", { name: "fast" }).click();
+    await page.getByLabel("Current").fill(current);
+    await page.getByRole("button", { name: noise, exact: true }).click();
+    await page.getByRole("button", { name: "Ran as it should" }).click();
+  };
+  await fastRun("clunk at reversal", "2.1");
+  await expect(search.getByRole("row").last()).toContainText(/as found\s*clunk\s*2\.10 A/);
+  await expect(search).toContainText("Next: Eccentric idler 2° counter-clockwise, then run it fast again.");
+  await fastRun("quiet", "2.2");
+  await expect(search).toContainText(/Next|Found/);
+  await closeJob(page, job);
+});
+
+test("what a belt pulls at its place stands in the drive line, and a turn of an output is divided", async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole("link", { name: "Folder-gluer" }).first().click();
+  await page.getByText("Speeds, torque, directions, lost motion").click();
+  await page.getByText("What its belts and chains have to pull").click();
+  await expect(page.getByRole("listitem").filter({ hasText: "Transport belt:" })).toContainText(
+    /262 N; 15 teeth in mesh; 6\.9 N on each mm of its 38 mm/,
+  );
+  const rolls = page.getByRole("region", { name: "Fold rolls" });
+  await rolls.getByText("Divide a turn of it").click();
+  await rolls.getByLabel("Divisions").fill("7");
+  await rolls.getByLabel("Motor steps a turn").fill("200");
+  await expect(rolls.getByRole("status")).toContainText(/A division is 600\/7 steps/);
+  await rolls.getByRole("link", { name: /Put the runout of its wheels in as well/ }).click();
+  await expect(page.getByLabel("Divisions")).toHaveValue("7");
+  await expect(page.getByLabel("Steps a turn")).toHaveValue("600/1");
+});
