@@ -3,10 +3,11 @@ import { kindOf } from "~/core/stages/kinds";
 import type { Read } from "../form/text-reader";
 import { wordsOf } from "../kinds";
 import { formOf } from "../kinds/forms";
+import { Refused } from "../words/refused";
 import { KindFigures } from "./kind-figures";
 
 /** What is typed into a form that keeps it, of any kind, to scale and with what follows from it. */
-export function ElementFigures({ read: { value: element } }: { read: Read<StageElement> }) {
+export function ElementFigures({ read: { value: element, problems } }: { read: Read<StageElement> }) {
   if (element)
     return (
       <KindFigures
@@ -20,6 +21,14 @@ export function ElementFigures({ read: { value: element } }: { read: Read<StageE
         element={element}
         saves
       />
+    );
+  // What is still empty says nothing is wrong yet.
+  const wrong = Object.values(problems).find(({ code }) => code !== "empty" && code !== "missing");
+  if (wrong)
+    return (
+      <p role="status" className="text-lg font-semibold text-outside self-start border-l-4 border-outside pl-4">
+        <Refused refusal={wrong} />
+      </p>
     );
   return (
     <p className="text-lg text-mid self-start border-l-4 border-rule pl-4">

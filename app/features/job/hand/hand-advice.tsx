@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { afterEachPart, partingWay } from "~/app/features/kinds";
+import { afterEachPart, partingWay, tightWords } from "~/app/features/kinds";
 import type { FeltJudged } from "~/core/logbook";
 import { type FeltAs, feltAs, type StageElement } from "~/core/stages";
 import { placeOf } from "../../words/quantity";
@@ -12,11 +12,17 @@ export function stepWay(element: StageElement, step: "apart" | "together"): stri
   return step === "apart" ? "Slacken it" : "Tighten it";
 }
 
+/** Where it is to stand; `called` between commas what the place is. */
+export const standBy = (element: StageElement, place: number, called = ""): string =>
+  feltAs(element) === "strand"
+    ? `Stand it at ${placeOf(element, place)}${called.replace(/,$/, "")}. `
+    : `Stand it with ${placeOf(element, place)}${called} in mesh. `;
+
 /** What to do by hand: a way, at which place; how far is `HandMove`'s. */
 export function handAdvice(judged: FeltJudged, element: StageElement, here: number | null): string {
   const { verdict, step, tightTooth, nextTooth, skew, by } = judged;
   const at = here ?? tightTooth;
-  const stand = at === null ? "" : `Stand it with ${placeOf(element, at)}, the tight spot, in mesh. `;
+  const stand = at === null ? "" : standBy(element, at, `, ${tightWords(element)},`);
   if (skew) return "The shafts are not parallel, or not in one plane: set them true before anything is set closer.";
   if (verdict === "not-known")
     return nextTooth === null

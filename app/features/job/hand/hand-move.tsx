@@ -7,14 +7,14 @@ import { judgedBy, sensitivityOf } from "~/core/stages";
 import { Button } from "~/ui/button";
 import { moveParts } from "../../words/amount";
 import { capital, countWords } from "../../words/count";
-import { placeOf } from "../../words/quantity";
+
 import { refusalWords } from "../../words/refusal";
 import { lengthWords } from "../../words/spoken";
 import { useWords } from "../../words/use-words";
 import { GoneTooFar } from "../advise/gone-too-far";
 import { useJobScreen } from "../entries/job-context";
 import { ByHandMove } from "./by-hand-move";
-import { stepWay } from "./hand-advice";
+import { standBy, stepWay } from "./hand-advice";
 
 /** The small step by which one goes on by hand: one word's worth, in the adjuster's own units, then release, turn, feel. */
 export function HandMove({ judged, here }: { judged: FeltJudged; here: number | null }) {
@@ -76,7 +76,7 @@ export function HandMove({ judged, here }: { judged: FeltJudged; here: number | 
   return (
     <section aria-label="Next step" className="grid gap-3">
       <p className="text-2xl font-semibold leading-snug">
-        {at === null ? "" : `Stand it with ${placeOf(element, at)} in mesh. `}
+        {at === null ? "" : standBy(element, at)}
         {adjuster.name}: {before}
         <span className="text-now figure">{size}</span>
         {after}.

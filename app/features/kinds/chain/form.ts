@@ -5,7 +5,7 @@ import { spanOf, stagePath } from "~/core/stages";
 import { bothTeeth, count, over0 } from "../../form/field-readers";
 import { numberText as n } from "../../form/number-text";
 import type { Figure, KindForm } from "../kind-form";
-import { movedByRun, runMeans, runShims, runTexts } from "../runs/form";
+import { idlerWraps, movedByRun, runMeans, runShims, runTexts } from "../runs/form";
 import { IdlerDrawing } from "../runs/idler-drawing";
 import { withRun } from "../runs/idlers";
 import { ChainFields } from "./fields";
@@ -45,6 +45,7 @@ export const chain: KindForm<"chain"> = {
       ["Ratio", f(reader, drive.value.ratio)],
       ["Links on this path", `${f(reader, need, 2)}; ${links} are fitted, ${f(reader, links - need, 2)} over`],
       ...straight,
+      ...(idlers.length > 0 ? [["Wrap", idlerWraps(reader, path.value).join("; ")] as const] : []),
       ["Slack span", `${f(reader, spanOf(element) ?? 0, 1)} mm`],
       ["Unevenness", `${f(reader, drive.value.chordalSpeedVariationPercent[0], 2)} % of speed (1 − cos 180°/z)`],
     ];

@@ -86,6 +86,10 @@ function tensionSo(reader: Reader, { stiffnessN }: BeltElement, pathMm: number, 
     : `${spoken(reader, "N", 0).said((stiffnessN * (pathMm - lengthMm)) / lengthMm)} by EA and the stretch alone`;
 }
 
+/** "idler 1 22.8°", each. */
+export const idlerWraps = (reader: Reader, { laid, idlers }: StagePath): string[] =>
+  idlers.map((at, number) => `idler ${number + 1} ${f(reader, laid.wraps[at]?.deg ?? 0, 1)}°`);
+
 /** @param lengthMm of the belt */
 export function beltFigures(reader: Reader, element: BeltElement, path: StagePath, lengthMm: number): Figure[] {
   const { laid } = path;
@@ -97,7 +101,7 @@ export function beltFigures(reader: Reader, element: BeltElement, path: StagePat
       `${f(reader, laid.lengthMm, 2)} mm; the belt has ${f(reader, lengthMm, 2)} mm, ${f(reader, Math.abs(lengthMm - laid.lengthMm), 2)} ${lengthMm < laid.lengthMm ? "to stretch" : "to take up"}`,
     ],
     ["Tension so", tensionSo(reader, element, laid.lengthMm, lengthMm)],
-    ["Wrap", `${f(reader, first, 1)}° and ${f(reader, second, 1)}°`],
+    ["Wrap", [`${f(reader, first, 1)}° and ${f(reader, second, 1)}°`, ...idlerWraps(reader, path)].join("; ")],
     [
       "Mass a metre",
       element.massKgPerM === null

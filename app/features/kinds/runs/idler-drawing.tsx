@@ -40,7 +40,7 @@ export function IdlerDrawing({ element, label }: { element: BeltElement | ChainE
     <DndContext
       id={useId()}
       sensors={sensors}
-      accessibility={{ announcements: said, screenReaderInstructions: { draggable: "Arrow keys move it." } }}
+      accessibility={{ announcements: announced, screenReaderInstructions: { draggable: "Arrow keys move it." } }}
       onDragStart={({ active }) => {
         const from = element.idlers[Number(active.id)];
         if (from) setDragged({ from, box });
@@ -89,7 +89,7 @@ export function IdlerDrawing({ element, label }: { element: BeltElement | ChainE
 
 /** Its own name says where it stands. */
 const named = ({ active }: { active: { id: string | number } }) => `Idler ${Number(active.id) + 1}`;
-const said = {
+const announced = {
   onDragStart: (event: Parameters<typeof named>[0]) => `${named(event)} taken up.`,
   onDragOver: () => undefined,
   onDragEnd: (event: Parameters<typeof named>[0]) => `${named(event)} put down.`,
