@@ -106,8 +106,8 @@ export {
   type SideQuantity,
   setApart,
   sideQuantities,
-  slackEndOf,
   sideUnit,
+  slackEndOf,
 } from "./quantities";
 export type { StageRatio } from "./ratio";
 export type { Recurrence, RecurringPart } from "./recurrence";

@@ -94,7 +94,7 @@ function nextWords(reader: Reader, adjuster: StageAdjuster, { steps, at, clunkAt
   if (!last) return "No fast run had its noise noted yet: run it fast, reverse it fast, and note whether it clunks.";
   if (found && next !== null)
     return Math.abs(next) < 1e-9
-      ? "Found: it does not clunk here, and one step slacker it does. Leave it."
+      ? "Found: it does not clunk here, and a step or two slacker it does. Leave it."
       : `Found: ${tighterWords(reader, adjuster, next)}, where it did not clunk.`;
   if (Math.abs(at - last.at) > 1e-9) return "It was moved since: run it fast, reverse it fast, and note what is heard.";
   if (next !== null) return `Next: ${tighterWords(reader, adjuster, next)}, then run it fast again.`;
