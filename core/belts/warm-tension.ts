@@ -1,7 +1,7 @@
-/** What a frame or a belt's cord is of, with its growth a kelvin. */
+/** What a frame is of, with its growth a kelvin: usual values of engineering tables, cast iron from memory. */
 export const frameGrowthPerK = { steel: 11.5e-6, "cast-iron": 10.5e-6, aluminium: 23e-6 } as const;
 export type FrameMaterial = keyof typeof frameGrowthPerK;
-/** Along the cord, in the belt. From memory. */
+/** The same along a belt's cord. From memory. */
 export const cordGrowthPerK = { glass: 5e-6, steel: 11.5e-6, aramid: -2e-6 } as const;
 export type CordMaterial = keyof typeof cordGrowthPerK;
 

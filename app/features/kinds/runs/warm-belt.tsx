@@ -97,7 +97,8 @@ export function WarmBelt({
         )}
       </p>
       <p className="text-mid">
-        EA times the difference of both growths, everything of one temperature; the growth of cords is from memory.
+        EA times the difference of both growths, everything of one temperature; the growth of cast iron and of cords is
+        from memory.
       </p>
     </section>
   );
