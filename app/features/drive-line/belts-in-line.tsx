@@ -5,6 +5,7 @@ import type { KeptDriveLine } from "~/core/stages";
 import type { DriveLine } from "~/core/trains";
 import { Fold } from "~/ui/fold";
 import type { LineStage } from "./shown-line";
+import { shaftThatDrives } from "./solve";
 
 /** What each belt and chain has to pull at its place: behind a reduction the torque has grown, and the belt with it. */
 export function BeltsInLine({
@@ -17,11 +18,9 @@ export function BeltsInLine({
   stages: readonly LineStage[];
 }) {
   const reader = useWords();
-  const ontoOf = new Map(graph.links.map(({ stageId, onto }) => [stageId, onto]));
   const runs = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);
-    const driver = line.shafts.find(({ id }) => id === link.from || id === ontoOf.get(link.from));
-    const pulls = stage && pullsOf(reader, stage.element, driver?.torqueNm ?? null);
+    const pulls = stage && pullsOf(reader, stage.element, shaftThatDrives(line, graph, link)?.torqueNm ?? null);
     return pulls ? [{ id: stage.id, name: stage.name, ...pulls }] : [];
   });
   if (runs.length === 0) return null;

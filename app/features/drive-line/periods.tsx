@@ -5,6 +5,7 @@ import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withG
 import type { DriveLine } from "~/core/trains";
 import { Fold } from "~/ui/fold";
 import type { LineStage } from "./shown-line";
+import { shaftThatDrives } from "./solve";
 
 export const recurringWords: Record<RecurringPart, string> = {
   "driver-turn": "its driving shaft",
@@ -33,8 +34,7 @@ export function Periods({
   const reader = useWords();
   const rows = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);
-    const ontoOf = new Map(graph.links.map(({ stageId, onto }) => [stageId, onto]));
-    const driver = line.shafts.find(({ id }) => id === link.from || id === ontoOf.get(link.from));
+    const driver = shaftThatDrives(line, graph, link);
     if (!stage || !driver?.rpm) return [];
     const perSecond = Math.abs(driver.rpm) / 60;
     // Of a switchable gear the one that is in.
