@@ -1,3 +1,4 @@
+import { useFormState } from "react-hook-form";
 import { drawnOf, givenOf, type StageElement } from "~/core/stages";
 import { kindOf } from "~/core/stages/kinds";
 import type { Read } from "../form/text-reader";
@@ -8,6 +9,7 @@ import { KindFigures } from "./kind-figures";
 
 /** What is typed into a form that keeps it, of any kind, to scale and with what follows from it. */
 export function ElementFigures({ read: { value: element, problems } }: { read: Read<StageElement> }) {
+  const { errors } = useFormState();
   if (element)
     return (
       <KindFigures
@@ -22,8 +24,9 @@ export function ElementFigures({ read: { value: element, problems } }: { read: R
         saves
       />
     );
-  // What is still empty says nothing is wrong yet.
-  const wrong = Object.values(problems).find(({ code }) => code !== "empty" && code !== "missing");
+  // What is still empty is not wrong yet, and what stands at its field need not be said twice.
+  const unsaid = Object.keys(errors).length === 0 ? Object.values(problems) : [];
+  const wrong = unsaid.find(({ code }) => code !== "empty" && code !== "missing");
   if (wrong)
     return (
       <p role="status" className="text-lg font-semibold text-outside self-start border-l-4 border-outside pl-4">
