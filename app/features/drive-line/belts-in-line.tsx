@@ -1,22 +1,12 @@
 import { Link } from "react-router";
 import { pullsOf } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
-import type { KeptDriveLine } from "~/core/stages";
-import type { DriveLine } from "~/core/trains";
 import { Fold } from "~/ui/fold";
-import type { LineStage } from "./shown-line";
+import type { SolvedLine } from "./shown-line";
 import { shaftThatDrives } from "./solve";
 
 /** What each belt and chain has to pull at its place: behind a reduction the torque has grown, and the belt with it. */
-export function BeltsInLine({
-  line,
-  graph,
-  stages,
-}: {
-  line: DriveLine;
-  graph: KeptDriveLine;
-  stages: readonly LineStage[];
-}) {
+export function BeltsInLine({ line, graph, stages }: SolvedLine) {
   const reader = useWords();
   const runs = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);

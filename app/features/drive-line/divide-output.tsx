@@ -26,16 +26,19 @@ export function DivideOutput({ output, slips }: { output: OutputState; slips: bo
   const steps = wholeIn("steps", texts.steps);
   const tolerance = texts.tolerance.trim() === "" ? null : over0In("tolerance", texts.tolerance);
   const perTurn = steps.ok ? fraction(steps.value * ratio.num, ratio.den) : null;
+  // The sum is of what was read: with a stage that never was, it is no lost motion of this output.
+  const read = output.shares.every(({ arcmin }) => arcmin !== null);
   const found =
     divisions.ok && perTurn && tolerance?.ok !== false
       ? indexError({
           divisions: divisions.value,
           wheels: [],
           stepsPerOutputTurn: [perTurn.num, perTurn.den],
-          lostMotionArcmin: output.lostMotionArcmin,
+          lostMotionArcmin: read ? output.lostMotionArcmin : undefined,
           oneSided,
           others: [],
-          toleranceArcmin: tolerance?.value,
+          // What is not known cannot be within it.
+          toleranceArcmin: read ? tolerance?.value : undefined,
         })
       : null;
   const field = (name: keyof typeof texts, label: string, hint: string, read: Result<number> | null) => (
@@ -60,7 +63,7 @@ export function DivideOutput({ output, slips }: { output: OutputState; slips: bo
       {found?.ok && divisions.ok && perTurn && (
         <>
           <p className="text-lg font-semibold" role="status">
-            {dividedWords(reader, perTurn, divisions.value, found.value)}
+            {dividedWords(reader, perTurn, divisions.value, found.value, read)}
           </p>
           <IndexPicture
             output={found.value}
@@ -82,6 +85,7 @@ function dividedWords(
   perTurn: { num: number; den: number },
   divisions: number,
   { position, contributions, verdict }: IndexError,
+  read: boolean,
 ): string {
   const each = fraction(perTurn.num, perTurn.den * divisions);
   const f = (value: number) => `${formatNumber(reader, value, 2)}′`;
@@ -95,20 +99,21 @@ function dividedWords(
     likely: " It mostly keeps to it.",
     beyond: " It does not keep to it.",
   };
+  if (!read) return `${steps} The lost motion is not known: not every stage before it was read, so nothing is judged.`;
   return `${steps} Steps and lost motion together ± ${f(position.worstArcmin)} at worst.${verdict ? ends[verdict] : ""}`;
 }
 
 const onBench = (
   perTurn: { num: number; den: number },
   divisions: number,
-  { lostMotionArcmin }: OutputState,
+  { lostMotionArcmin, shares }: OutputState,
   oneSided: boolean,
   tolerance: string,
 ) =>
   new URLSearchParams({
     divisions: String(divisions),
     steps: `${perTurn.num}/${perTurn.den}`,
-    lost: String(Number(lostMotionArcmin.toFixed(4))),
+    lost: shares.some(({ arcmin }) => arcmin === null) ? "" : String(Number(lostMotionArcmin.toFixed(4))),
     sides: oneSided ? "one" : "both",
     tolerance,
   });

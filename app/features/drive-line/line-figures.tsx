@@ -1,21 +1,11 @@
-import type { KeptDriveLine } from "~/core/stages";
-import type { DriveLine } from "~/core/trains";
 import { BeltsInLine } from "./belts-in-line";
 import { OutputPane } from "./output-pane";
 import { Periods } from "./periods";
 import { ShaftTable } from "./shaft-table";
-import type { LineStage } from "./shown-line";
+import type { SolvedLine } from "./shown-line";
 
 /** What a drive line adds up to: its shafts, its outputs, and how often everything comes round. */
-export default function LineFigures({
-  line,
-  graph,
-  stages,
-}: {
-  line: DriveLine;
-  graph: KeptDriveLine;
-  stages: readonly LineStage[];
-}) {
+export default function LineFigures({ line, graph, stages }: SolvedLine) {
   return (
     <div className="grid gap-6 pt-3">
       <ShaftTable line={line} graph={graph} stages={stages} />

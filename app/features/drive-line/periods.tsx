@@ -1,10 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { gearNamed, type KeptDriveLine, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
-import type { DriveLine } from "~/core/trains";
+import { gearNamed, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
 import { Fold } from "~/ui/fold";
-import type { LineStage } from "./shown-line";
+import type { SolvedLine } from "./shown-line";
 import { shaftThatDrives } from "./solve";
 
 export const recurringWords: Record<RecurringPart, string> = {
@@ -22,15 +21,7 @@ export const recurringWords: Record<RecurringPart, string> = {
 };
 
 /** How often everything comes round: a knock that is timed points to its cause. */
-export function Periods({
-  line,
-  graph,
-  stages,
-}: {
-  line: DriveLine;
-  graph: KeptDriveLine;
-  stages: readonly LineStage[];
-}) {
+export function Periods({ line, graph, stages }: SolvedLine) {
   const reader = useWords();
   const rows = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);

@@ -7,6 +7,9 @@ import { type StageStands, solveDriveLine } from "./solve";
 /** A stage of a line as its figures name it. */
 export type LineStage = { id: string; name: string; element: StageElement };
 
+/** What is shown of a line that was worked through. */
+export type SolvedLine = { line: DriveLine; graph: KeptDriveLine; stages: readonly LineStage[] };
+
 /** A drive line drawn and worked through, so that a page that only shows it needs neither geometry nor arithmetic. */
 export type ShownLine = {
   graph: KeptDriveLine;
