@@ -17,7 +17,8 @@ export function BeltBeside({
 }: BesideProps<BeltElement["kind"]>) {
   const reader = useWords();
   const { limits } = stage;
-  const tensionN = counting.length === 0 ? null : counting.reduce((sum, { value }) => sum + value, 0) / counting.length;
+  const values = counting.map(({ value }) => value);
+  const tensionN = values.length === 0 ? null : ([Math.min(...values), Math.max(...values)] as const);
   return (
     <Fold summary="New or run in, warm, and in its frame" className="border-t border-rule pt-2 mt-3">
       <div className="grid gap-4 py-2">

@@ -2,11 +2,11 @@ import { useWords } from "~/app/features/words/use-words";
 import { useJobScreen } from "../../job/entries/job-context";
 import { measuredWords } from "../../words/measured";
 
-/** How the frame gives under the belt, as it was measured in this job. */
+/** How the frame gives under this belt, as it was measured in this job. */
 export function FramePull() {
   const reader = useWords();
-  const { job } = useJobScreen();
-  const found = job.record.measured.findLast(({ body }) => body.tool === "frame-pull");
+  const { job, stage } = useJobScreen();
+  const found = job.record.measured.findLast(({ body, stageId }) => body.tool === "frame-pull" && stageId === stage.id);
   return (
     <section aria-labelledby="frame-gives">
       <h4 id="frame-gives" className="font-bold">

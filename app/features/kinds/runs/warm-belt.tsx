@@ -1,7 +1,14 @@
 import type { Reader } from "~/app/features/words/reader";
 import { spoken } from "~/app/features/words/spoken";
-import { type CordMaterial, cordGrowthPerK, type FrameMaterial, frameGrowthPerK, warmTension } from "~/core/belts";
-import { judge } from "~/core/limits";
+import {
+  type CordMaterial,
+  cordGrowthPerK,
+  type FrameMaterial,
+  frameGrowthPerK,
+  type WarmBelt as WarmBeltQuestion,
+  warmTension,
+} from "~/core/belts";
+import { judge, worstVerdict } from "~/core/limits";
 import { parseQuantity, type Refusal } from "~/core/quantity";
 import { Field, Select } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
@@ -24,8 +31,8 @@ export function WarmBelt({
 }: {
   reader: Reader;
   limits: { lo: number; hi: number } | null;
-  /** The mean of what was read; null: nothing yet. */
-  tensionN: number | null;
+  /** Least and greatest of what was read; null: nothing yet. */
+  tensionN: readonly [number, number] | null;
   /** EA; null: not known. */
   stiffnessN: number | null;
   expandedUncertainty: number;
@@ -45,8 +52,7 @@ export function WarmBelt({
   ].filter((what) => what !== false);
   const warm =
     tensionN !== null && stiffnessN !== null && frame && cord && from.value !== null && to.value !== null
-      ? warmTension({
-          tensionN,
+      ? warmRange(tensionN, {
           stiffnessN,
           framePerK: frameGrowthPerK[frame],
           cordPerK: cordGrowthPerK[cord],
@@ -54,6 +60,8 @@ export function WarmBelt({
           toC: to.value,
         })
       : null;
+  const verdict =
+    warm && limits && worstVerdict(warm.map((value) => judge(value, limits, expandedUncertainty).verdict));
   const pick = <K extends string>(name: string, label: string, words: Record<K, string>) => (
     <Select label={label} value={texts[name] ?? ""} onChange={(event) => onText(name, event.target.value)}>
       <option value="">not known</option>
@@ -91,8 +99,14 @@ export function WarmBelt({
           <span className="text-mid">It needs {missing.join(", ")}.</span>
         ) : (
           <>
-            <b>{n.said(tensionN)}</b> becomes <b>{n.said(warm)}</b>{" "}
-            {limits && <StateMark state={verdictState[judge(warm, limits, expandedUncertainty).verdict]} />}
+            <b>
+              {n.range(...tensionN)} {n.unit}
+            </b>{" "}
+            becomes{" "}
+            <b>
+              {n.range(...warm)} {n.unit}
+            </b>{" "}
+            {verdict && <StateMark state={verdictState[verdict]} />}
           </>
         )}
       </p>
@@ -103,6 +117,14 @@ export function WarmBelt({
     </section>
   );
 }
+
+const warmRange = (
+  [least, greatest]: readonly [number, number],
+  belt: Omit<WarmBeltQuestion, "tensionN">,
+): readonly [number, number] => [
+  warmTension({ ...belt, tensionN: least }),
+  warmTension({ ...belt, tensionN: greatest }),
+];
 
 function degreesIn(text: string | undefined): { value: number | null; problem: Refusal | null } {
   if (!text?.trim()) return { value: null, problem: null };
