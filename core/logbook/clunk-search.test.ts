@@ -6,7 +6,10 @@ import type { Entry } from "./entry";
 const move = (tighter: number) =>
   ({ kind: "move", body: { amount: -tighter, direction: tighter > 0 ? "apart" : "together" } }) as unknown as Entry;
 const run = (noise: string, more: object = {}) =>
-  ({ kind: "proof", body: { way: "powered", speed: "fast", noise, currentA: null, ...more } }) as unknown as Entry;
+  ({
+    kind: "proof",
+    body: { way: "powered", speed: "fast", outcome: "ran", noise, currentA: null, ...more },
+  }) as unknown as Entry;
 
 test("whatever the belt needs, the search ends no more than two steps above it, and never with a clunk", () => {
   fc.assert(
@@ -30,13 +33,27 @@ test("whatever the belt needs, the search ends no more than two steps above it, 
 });
 
 test("slow runs, turns by hand and runs of which nothing was heard teach nothing; a whine and its current stand with their step", () => {
-  const idle = [run(clunkNoise, { speed: "slow" }), run(clunkNoise, { way: "by-hand" }), run("  ")];
+  const idle = [
+    run(clunkNoise, { speed: "slow" }),
+    run(clunkNoise, { way: "by-hand" }),
+    run("  "),
+    run("quiet", { outcome: "stalled" }),
+  ];
   expect(clunkSearch(idle, 0.1)).toMatchObject({ steps: [], next: null, found: false });
   const { steps, next } = clunkSearch([...idle, move(0.4), run(`${whineNoise}, hot`, { currentA: 3.1 })], 0.1);
-  expect(steps).toMatchObject([{ at: 0.4, clunk: false, whine: true, currentA: 3.1 }]);
+  expect(steps).toMatchObject([{ at: 0.4, clunk: false, noise: "whine, hot", currentA: 3.1 }]);
   expect(next).toBeCloseTo(-0.2, 9);
 });
 
 test("an adjuster without a scale is told the way, not how far", () => {
   expect(clunkSearch([run(clunkNoise)], 0)).toMatchObject({ clunkAt: 0, next: null });
+});
+
+test.each([
+  ["Clunks when reversed", true],
+  ["CLUNK", true],
+  ["no clunk, a whine", false],
+  ["knock once a turn", false],
+])("noted as %j it clunks: %s", (noise, clunk) => {
+  expect(clunkSearch([run(noise)], 0.1).steps).toMatchObject([{ clunk }]);
 });

@@ -1,7 +1,7 @@
 import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
 import { centreChange } from "~/core/advice";
-import { type ClunkSearch, type ClunkStep, clunkSearch, voidedBy } from "~/core/logbook";
+import { type ClunkSearch, clunkSearch, voidedBy } from "~/core/logbook";
 import type { StageAdjuster } from "~/core/records";
 import { judgeEnds, type RoundEnds } from "~/core/rounds";
 import { feltAs, slackEndOf } from "~/core/stages";
@@ -44,7 +44,7 @@ export function ClunkPane() {
             {search.steps.map((step) => (
               <tr key={step.seq} className="border-b border-rule">
                 <td className="py-1">{atWords(reader, adjuster, step.at)}</td>
-                <td>{heardWords(step)}</td>
+                <td>{step.noise}</td>
                 <td className="text-right figure">
                   {step.currentA === null ? "–" : `${formatNumber(reader, step.currentA, 2)} A`}
                 </td>
@@ -76,9 +76,6 @@ function against({ steps, next, clunkAt, quietAt }: ClunkSearch, read: RoundEnds
     return "It does not clunk, and yet it reads slacker than its limits. The measured round decides: do not slacken it.";
   return null;
 }
-
-const heardWords = ({ clunk, whine }: ClunkStep): string =>
-  clunk ? (whine ? "clunk, and a whine" : "clunk") : whine ? "a whine, no clunk" : "no clunk";
 
 /** A way to tighten, or to slacken, in the adjuster's own words. */
 function tighterWords(reader: Reader, adjuster: StageAdjuster, tighter: number): string {
