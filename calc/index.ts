@@ -8,6 +8,7 @@ import { beltWidthTool } from "./tools/belt-width";
 import { bevelPairTool } from "./tools/bevel-pair";
 import { chainConditionTool } from "./tools/chain-condition";
 import { chainDriveTool } from "./tools/chain-drive";
+import { closureTool } from "./tools/closure";
 import { contactPrintTool } from "./tools/contact-print";
 import { counterbalanceTool } from "./tools/counterbalance";
 import { couplingTool } from "./tools/coupling";
@@ -24,6 +25,7 @@ import { gearSpanTool } from "./tools/gear-span";
 import { goNoGoTool } from "./tools/go-no-go";
 import { greaseDueTool } from "./tools/grease-due";
 import { handSlackTool } from "./tools/hand-slack";
+import { heardPeriodTool } from "./tools/heard-period";
 import { holeGridTool } from "./tools/hole-grid";
 import { housingLineTool } from "./tools/housing-line";
 import { idlerSetTool } from "./tools/idler-set";
@@ -117,6 +119,8 @@ export const tools: readonly Tool[] = [
   axisTravelTool,
   counterbalanceTool,
   indexErrorTool,
+  closureTool,
+  heardPeriodTool,
 ];
 
 export { type CalcAnswer, type CalcError, callTool } from "./call";

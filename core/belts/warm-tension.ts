@@ -1,5 +1,11 @@
-/** What a frame is of, with its growth a kelvin: usual values of engineering tables, cast iron from memory. */
-export const frameGrowthPerK = { steel: 11.5e-6, "cast-iron": 10.5e-6, aluminium: 23e-6 } as const;
+import { growthOf } from "../reference";
+
+/** What a frame is of, with its growth a kelvin. */
+export const frameGrowthPerK = {
+  steel: growthOf.steel.perK,
+  "cast-iron": growthOf["cast-iron"].perK,
+  aluminium: growthOf.aluminium.perK,
+} as const;
 export type FrameMaterial = keyof typeof frameGrowthPerK;
 /** The same along a belt's cord. From memory. */
 export const cordGrowthPerK = { glass: 5e-6, steel: 11.5e-6, aramid: -2e-6 } as const;

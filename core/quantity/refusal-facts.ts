@@ -8,6 +8,7 @@ export type RefusalFacts = {
   "no-such-tooth": { tooth: number; teeth: number };
   "no-such-clamp": { clamp: number; clamps: number };
   "text-too-long": { given: number; most: number };
+  "too-few-taps": { least: number };
   "too-many": { given: number; most: number };
   "job-changed": { count: number };
   "tag-taken": { name: string };

@@ -1,3 +1,4 @@
+export { type GrowingMaterial, growingMaterials, growthOf } from "./growth";
 export {
   deviationsUm,
   type HoleClass,

@@ -68,6 +68,11 @@ const benchTools = [
   "axis-travel",
   "counterbalance",
   "index-error",
+  "closure",
+  "heard-period",
+  "warm-up",
+  "thermal-mesh",
+  "trend",
   "pluck",
 ];
 

@@ -384,6 +384,21 @@ const good: Record<string, Record<string, unknown>> = {
     others: [{ id: "coupling", arcmin: 0.5 }],
     toleranceArcmin: 5,
   },
+  closure: {
+    divisions: 24,
+    turns: 2,
+    forward: [-1.2, -1.4],
+    backward: [-5.2, -5],
+    radiusMm: 80,
+    toleranceArcmin: 6,
+    expandedUncertainty: 0.2,
+    stepsPerTurn: 4800,
+  },
+  "heard-period": {
+    sources: [{ id: "motor", perMinute: 700, fixed: false }],
+    heard: { perMinute: 690, toleranceShare: 0.05 },
+    maxTimes: 3,
+  },
   "steps-per-unit": { stepsPerRev: 200, microsteps: 16, ratio: [1, 1], drumDiameterMm: 20, axis: "Y" },
 };
 

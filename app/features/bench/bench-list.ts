@@ -327,6 +327,36 @@ export const benchGroups: readonly { name: string; tools: readonly BenchEntry[] 
     ],
   },
   {
+    name: "Proving",
+    tools: [
+      {
+        tool: "closure",
+        name: "Does it come back to zero?",
+        question: "An index drive driven round both ways: by what it misses, lost motion, whole steps lost",
+      },
+      {
+        tool: "heard-period",
+        name: "What knocks so often?",
+        question: "A noise timed or tapped along with, against everything that comes round, and what tells two apart",
+      },
+      {
+        tool: "warm-up",
+        name: "How hot does it get?",
+        question: "Temperatures while it warms up: where that ends, and when it passes what it may get",
+      },
+      {
+        tool: "thermal-mesh",
+        name: "What does warmth do to the mesh?",
+        question: "Backlash of a pair at its working temperature, housing and gears of different materials",
+      },
+      {
+        tool: "trend",
+        name: "When does it come to its limit?",
+        question: "Readings over time or hours, set anew now and then: the line, and when it crosses",
+      },
+    ],
+  },
+  {
     name: "Judging and fastening",
     tools: [
       {
