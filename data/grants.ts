@@ -13,6 +13,7 @@ const rights = {
     "guide_revision",
     "upkeep_revision",
     "shaft_revision",
+    "proof_plan_revision",
     "attachment",
     "certificate",
     "store_movement",

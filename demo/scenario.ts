@@ -1,6 +1,7 @@
 import { seededRandom } from "../core/practice";
 import { carriageFound, carriageSet } from "./carriage";
 import { gearboxApart, gearboxGuide } from "./gearbox";
+import { proofPlanActs } from "./proofs";
 import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
 import { pluckedRounds, reTensioned } from "./strands";
@@ -38,6 +39,7 @@ export function scenario(now: Date): Act[] {
     ...visits.flatMap((v) => v.acts),
     ...machines.flatMap((item) => meterReadings(item, now)),
     ...upkeepActs(now),
+    ...proofPlanActs(now),
   ].sort((a, b) => a.at.getTime() - b.at.getTime());
 }
 

@@ -21,6 +21,7 @@ import {
   waysToMeasure,
   withGearIn,
 } from "../core/stages";
+import { type DemoProof, proofOf, runId } from "./proofs";
 import type { DemoMachine, DemoStage } from "./types";
 
 /** One thing done on a day in the past, as the app's operations take it; ids are names that the loader turns into real ones. */
@@ -40,6 +41,7 @@ export type Act = {
     | "log-usage"
     | "keep-guide"
     | "keep-shaft"
+    | "keep-proof-plan"
     | "keep-upkeep"
     | "log-upkeep"
     | "attach-photograph";
@@ -706,6 +708,11 @@ export class Visits {
   }
 
   private prove(temperature: number, gears: readonly (string | undefined)[] = [undefined]): void {
+    const planned = proofOf(this.machine.key, this.stage.key);
+    if (planned && this.clock.getTime() > this.now.getTime() - planned.since * day) {
+      this.proveByPlan(planned);
+      return;
+    }
     this.push("record-entry", { kind: "live", acknowledged: liveChecks });
     const runs = [
       ["forwards", "slow", "1.4", "even hum"],
@@ -727,6 +734,36 @@ export class Visits {
         });
   }
 
+  /** By hand first, then under power; a run that stalled is looked into and run again. */
+  private proveByPlan(planned: DemoProof): void {
+    const run = (row: string, outcome: string, shown: Record<string, unknown>) =>
+      this.push("record-entry", {
+        ...{ kind: "proof", way: "powered", outcome, direction: null, speed: null },
+        ...{ temperature: "", noise: "", planned: runId(planned, row) },
+        ...shown,
+      });
+    const byHand = (move: string | undefined) => move === "hand-turn";
+    const rows = [...planned.rows].sort((a, b) => Number(byHand(b.move)) - Number(byHand(a.move)));
+    let live = false;
+    for (const { id, move } of rows) {
+      if (!live && !byHand(move)) {
+        this.push("record-entry", { kind: "live", acknowledged: liveChecks });
+        live = true;
+      }
+      const { temp, minutes, ...shown } = planned.shows[id] ?? { current: "" };
+      if (planned.stall?.row === id) {
+        const { endedAt, current, looks } = planned.stall;
+        run(id, "stalled", { current, endedAt });
+        for (const text of looks) this.note(text);
+      }
+      run(id, "ran", {
+        ...shown,
+        ...(temp ? { temperatures: [{ place: "motor", minutes: "", temp }] } : {}),
+        ...(minutes ? { ran: { minutes, by: "timer" } } : {}),
+      });
+    }
+  }
+
   private sign(daysToNext: number): void {
     this.tick(4);
     this.push("sign-job", {
@@ -739,6 +776,7 @@ export class Visits {
         {
           stageId: this.stage.key,
           provisional: [
+            "plan-not-proven",
             "parts-off",
             "screws-missing",
             "screws-over",

@@ -17,7 +17,7 @@ import {
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Instrument, Stage } from "../core/records";
 import type { KnownRound } from "../core/rounds";
-import { hardStopOf, teethOf } from "../core/stages";
+import { hardStopOf, type StageTurns, teethOf } from "../core/stages";
 import { buildClamp, clampInput } from "./entries/clamp";
 import { buildFeel, feelInput } from "./entries/feel";
 import { buildLooseThing, looseThingInput } from "./entries/loose-thing";
@@ -77,7 +77,13 @@ export type Work = z.input<typeof workInput>;
 export type Built = { body: Bodies[WorkInput["kind"]]; readings: ReadingRecord[]; namesEntry: string | null };
 
 /** What is known of a stage from before a job. */
-export type StageSoFar = { known: readonly KnownRound[]; moved: number };
+export type StageSoFar = {
+  known: readonly KnownRound[];
+  moved: number;
+  /** Earlier runs that proved it, and how its output turns; of a kit of an earlier release nothing is known of the latter. */
+  proofs?: readonly Entry[];
+  turns?: StageTurns | null;
+};
 
 /**
  * Body and readings of an entry, from what was put in and what the job holds so far. Pure: the server builds what it keeps
@@ -119,7 +125,13 @@ export function buildEntry(
     case "loose-thing":
       return plain(buildLooseThing(work, record()), work.state === "out" ? work.names : null);
     case "proof":
-      return plain(buildProof(work, record().power, stage.geometry.element));
+      return plain(
+        buildProof(work, record().power, stage.geometry.element, {
+          plans: stage.plans ?? [],
+          proofs: before.proofs ?? [],
+          turns: before.turns ?? null,
+        }),
+      );
     case "note":
       return plain(accept({ text: work.text }));
     case "part-off":

@@ -9,6 +9,7 @@ import { type Database, transaction } from "../data/postgres";
 import { driveLineOf, insertDriveLine } from "../data/queries/drive-lines";
 import { guidesOfMachine, insertGuide } from "../data/queries/guides";
 import { insertMachine, lockHead, machineById } from "../data/queries/machines";
+import { insertProofPlan, proofPlans } from "../data/queries/proof-plans";
 import { insertShaft, shaftsOfMachine } from "../data/queries/shafts";
 import {
   insertAdjuster,
@@ -106,6 +107,13 @@ export async function copyMachine(
       if (stage.limits) await insertLimits(db, revision, { ...stage.limits, id: ids.limitsId, revision: 1 });
       for (const side of stage.sideLimits)
         await insertSideLimits(db, revision, { ...side, id: own(`side ${side.quantity}`) });
+      const plan = stage.plans?.find(({ stageId }) => stageId === stage.id);
+      if (plan)
+        await insertProofPlan(db, {
+          ...plan,
+          ...{ id: own("proof plan"), machineId: fields.id, stageId: revision.stageId, revision: 1 },
+          ...{ madeBy: person.id, at: now },
+        });
       const unwise = checkElement(geometry.element);
       await appendEntry(db, head, {
         ...by,
@@ -124,6 +132,12 @@ export async function copyMachine(
 
       from: now,
     });
+    const [plan] = await proofPlans(db, source.id, null);
+    if (plan) {
+      const { madeByName: _name, madeAt: _at, ...rest } = plan;
+      const own = { id: v5(`${plan.id} proof plan`, fields.id), machineId: fields.id, revision: 1 };
+      await insertProofPlan(db, { ...rest, ...own, madeBy: person.id, at: now });
+    }
     await copyGuides(db, source.id, stages, mirrored, { machineId: fields.id, madeBy: person.id, at: now });
     await copyShafts(db, source.id, mirrored, { machineId: fields.id, madeBy: person.id, at: now });
     return accept({ machineId: fields.id });

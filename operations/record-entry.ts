@@ -4,9 +4,10 @@ import { type Entry, isKind, isOverdue, knownRounds } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Instrument, Job, Person, Stage } from "../core/records";
 import type { KnownRound } from "../core/rounds";
+import { stageTurns } from "../core/stages";
 import { type Database, transaction } from "../data/postgres";
 import { moveAdjuster, movedBeforeJob } from "../data/queries/adjuster-positions";
-import { entriesOfJob, partsLeftOff, recentWorkOf } from "../data/queries/entries";
+import { earlierProofsOf, entriesOfJob, partsLeftOff, recentWorkOf } from "../data/queries/entries";
 import { guideRevisionOf } from "../data/queries/guides";
 import { instrumentsOfWorkshop } from "../data/queries/instruments";
 import { jobById } from "../data/queries/jobs";
@@ -16,10 +17,11 @@ import { machineShafts } from "../data/queries/shafts";
 import { stagesById } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
-import { type Built, buildEntry, type WorkInput, workInput } from "./build-entry";
+import { type Built, buildEntry, type StageSoFar, type WorkInput, workInput } from "./build-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { dayIn } from "./day-in";
 import { checkInput, id, instant } from "./input";
+import { machineLine } from "./machine-line";
 import { onMachine } from "./on-machine";
 import { refreshAfterClamp, refreshStanding } from "./refresh-standing";
 import { reserve, takeReserved } from "./stores";
@@ -134,9 +136,20 @@ async function prepare(
     moved:
       work.kind === "move" ? ((await movedBeforeJob(db, [stage.adjuster.id], job.id)).get(stage.adjuster.id) ?? 0) : 0,
   };
+  const run = work.kind === "proof" ? await beforeRun(db, stage, job.id) : {};
   const shafts = work.kind === "shaft" ? await machineShafts(db, machineId, job.id) : [];
-  const built = buildEntry(work, stage, instruments, entries, stages, before, shafts);
+  const built = buildEntry(work, stage, instruments, entries, stages, { ...before, ...run }, shafts);
   return { atHead, ready: built.ok ? accept({ stage, built: built.value, instruments }) : built };
+}
+
+/** Runs of earlier jobs that are looked at for the last one of each run of a plan. */
+export const runsLookedAt = 40;
+
+/** What a run is held against beside its plan: earlier runs, and what its train gives. */
+async function beforeRun(db: Database, stage: Stage, jobId: string): Promise<Pick<StageSoFar, "proofs" | "turns">> {
+  const proofs = await earlierProofsOf(db, [stage.id], jobId, runsLookedAt);
+  const line = await machineLine(db, stage.machineId, [stage]);
+  return { proofs: proofs.get(stage.id) ?? [], turns: line && stageTurns(line.kept, line.stages, stage.id) };
 }
 
 /** The day on which the calibration of what it was read with had been due; null where it was in date, or nothing was read. */

@@ -46,6 +46,7 @@ const kindWords: Record<Extract<SealProblem, { kind: unknown }>["kind"], string>
   "drive-line": "a revision of a drive line",
   guide: "a revision of a guide",
   shaft: "a revision of a shaft",
+  "proof-plan": "a revision of a proof plan",
   upkeep: "a revision of what is greased and looked at",
   attachment: "a photograph or file",
   certificate: "a certificate",

@@ -1,5 +1,5 @@
 import { type Entry, type EntryOf, isKind } from "./entry";
-import { ranWell } from "./job-record";
+import { ranWell } from "./ran-well";
 
 /** How a noise is usually noted that tells of slack, and one that tells of too much tension. */
 export const clunkNoise = "clunk at reversal";

@@ -47,9 +47,7 @@ export {
   jobRecord,
   type LooseThing,
   type ReadSoFar,
-  ranWell,
   readInGear,
-  runsGoneWrong,
   type StageOfJob,
   shiftsRight,
   signedRecord,
@@ -64,6 +62,16 @@ export { movedBy } from "./moved";
 export { optionsOf } from "./options";
 export { isOverdue } from "./overdue";
 export { pastMoves } from "./past-moves";
+export {
+  lastGoodRun,
+  outstandingOf,
+  outstandingRuns,
+  type PlannedRun,
+  plannedRuns,
+  provesRun,
+  runFigures,
+} from "./planned-runs";
+export { ranWell, runsGoneWrong } from "./ran-well";
 export type {
   Bodies,
   FeltAt,
@@ -72,6 +80,7 @@ export type {
   LaidStack,
   MovedStack,
   Noted,
+  OutstandingRun,
   PaperTried,
   PartNamed,
   PinsLogged,

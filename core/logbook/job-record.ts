@@ -1,9 +1,12 @@
+import type { ProofPlan } from "../proving";
 import { frameOf, gearNames, positionOf, type StageElement } from "../stages";
 import { type Apart, apartOf } from "./apart";
 import { type Entry, type EntryOf, isKind } from "./entry";
 import { feltOf, feltSaid } from "./feel";
 import { shaftsNotRight } from "./machine-shafts";
 import { measuredOpen } from "./measured";
+import { outstandingRuns, type PlannedRun, plannedRuns } from "./planned-runs";
+import { ranWell, runsGoneWrong } from "./ran-well";
 import type { Bodies, FeltJudged, SignedRecord, UnprovenRun } from "./schema";
 import type { ClampState, Provisional } from "./vocabulary";
 import { firstOfRound } from "./whole-round";
@@ -14,6 +17,8 @@ export type Clamps = { points: readonly unknown[]; compound: boolean };
 export type StageOfJob = {
   id: string;
   geometry: { clamps: Clamps; element: StageElement; arcDeg?: readonly [number, number] | null };
+  /** What proves it; left out: nobody has said. */
+  plans?: readonly ProofPlan[] | undefined;
 };
 
 export type ClampNow = { state: ClampState | "unknown"; pass: number };
@@ -41,8 +46,10 @@ export type JobRecord = ReadSoFar & {
   /** Clamp n at index n − 1. */
   clamps: ClampNow[];
   proofs: EntryOf<"proof">[];
-  /** Directions, of every gear, in which no powered run went well. */
+  /** Directions, of every gear, in which no powered run went well; none of a stage that has a plan of its own. */
   unproven: UnprovenRun[];
+  /** The runs of its plans, and how each stands; those of the machine's plan count on whichever stage they were run. */
+  planned: PlannedRun[];
   /** Ends of an axis whose switch was not seen to stop it before the buffer since it was last moved; none of what has no ends. */
   unprovenEnds: ("low" | "high")[];
   /** The last reading of each side quantity. */
@@ -73,6 +80,8 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
   const counting = entries.filter((entry) => !voided.has(entry.id));
   const here = counting.filter((entry) => entry.stageId === stage.id);
   const { clamps, element } = stage.geometry;
+  const plans = stage.plans ?? [];
+  const own = plans.some(({ stageId }) => stageId === stage.id);
   const record = {
     ...readSoFar(here, null),
     gears: (gearNames(element) ?? []).map((gear) => ({ gear, ...readSoFar(here, gear) })),
@@ -80,7 +89,8 @@ export function jobRecord(entries: readonly Entry[], stage: StageOfJob): JobReco
     moves: here.filter(isKind("move")),
     clamps: clampsNow(here, clamps.points.length),
     proofs: here.filter(isKind("proof")),
-    unproven: unprovenRuns(here.filter(isKind("proof")), element),
+    unproven: own ? [] : unprovenRuns(here.filter(isKind("proof")), element),
+    planned: plannedRuns(plans, counting.filter(isKind("proof"))),
     unprovenEnds: unprovenEnds(here, element),
     sides: lastSides(here),
     shift: here.filter(isKind("shift")).at(-1) ?? null,
@@ -162,13 +172,6 @@ export function signedRecord(record: JobRecord, stage: StageOfJob): SignedRecord
 export const feltOfStage = (felt: EntryOf<"feel">, geometry: StageOfJob["geometry"]): FeltJudged =>
   feltOf(felt.body, geometry.element, geometry.arcDeg);
 
-/** Whether a run went as it should; of one of an earlier release nobody said otherwise. */
-export const ranWell = ({ body }: EntryOf<"proof">): boolean =>
-  (body.outcome === "ran" || body.outcome === null) && !touchedBuffer(body);
-
-/** Its end switch did not stop it before the buffer. */
-const touchedBuffer = ({ axis }: Bodies["proof"]): boolean => (axis?.leftToBuffer ?? 1) <= 0;
-
 /** To which end of an axis a run goes. */
 export const endOfRun = { forwards: "high", backwards: "low" } as const;
 
@@ -195,13 +198,6 @@ function unprovenRuns(proofs: readonly EntryOf<"proof">[], element: StageElement
       .filter((direction) => !good.some(({ body }) => body.direction === direction && (body.gear ?? null) === gear))
       .map((direction) => ({ gear, direction })),
   );
-}
-
-/** Runs that went wrong and were not run again well in the same way. */
-export function runsGoneWrong(proofs: readonly EntryOf<"proof">[]): EntryOf<"proof">[] {
-  const like = (a: EntryOf<"proof">["body"], b: EntryOf<"proof">["body"]) =>
-    a.way === b.way && a.direction === b.direction && a.speed === b.speed && a.gear === b.gear;
-  return proofs.filter((run, i) => !ranWell(run) && !proofs.slice(i + 1).some((later) => like(later.body, run.body)));
 }
 
 /** The round by feel that stands for what was left, where no measured one does. */
@@ -318,6 +314,7 @@ function whatIsProvisional(record: Omit<JobRecord, "provisional">, geometry: Sta
   if (clamped && record.clamps.some(isSlack)) result.push("clamps-not-firm");
   else if (clamped && record.clamps.some(({ state }) => state === "unknown")) result.push("clamps-not-known");
   else if (worked && compound && !record.clamps.every((clamp) => clamp.state === "dressed")) result.push("no-compound");
+  if (worked && outstandingRuns(record.planned).length > 0) result.push("plan-not-proven");
   if (runsGoneWrong(record.proofs).length > 0) result.push("run-went-wrong");
   if (worked && !record.proofs.some((run) => run.body.way === "powered" && ranWell(run))) result.push("not-proved");
   if (worked && record.unprovenEnds.length > 0) result.push("switch-not-proved");

@@ -16,6 +16,8 @@ import {
 import { bandFits, verdicts } from "../limits";
 import { fitWords } from "../making";
 import { printFindings, printKinds, printMoves } from "../prints";
+import { planRun, runLoad } from "../proving/schema";
+import { runMoves, runQuantities, speedFinds, speedWays } from "../proving/vocabulary";
 import type { FeelRound } from "../rounds";
 import { finite } from "../schemas";
 import { shaftPartRules } from "../shafts/part-rules";
@@ -329,6 +331,72 @@ const shaftStood = z.object({
 });
 
 /** What was to be proven and was not: a direction of a gear, null of a stage that has one. */
+/** What a run may have shown beside current, temperature and noise; left out: it was not looked at. */
+const provenMore = {
+  move: z.enum(runMoves).optional(),
+  load: runLoad.optional(),
+  peakA: finite.optional(),
+  voltageV: finite.optional(),
+  powerW: finite.optional(),
+  /** The supply gave all it can: what was read there may be more. */
+  atSupplyLimit: z.literal(true).optional(),
+  speedRead: z
+    .object({
+      how: z.enum(speedWays),
+      rpm: finite,
+      expandedUncertaintyPercent: finite,
+      motorRpm: finite.nullable(),
+      predictedRpm: finite.nullable(),
+      offPercent: finite.nullable(),
+      find: z.enum(speedFinds),
+      /** The gear that it ran in by its speed. */
+      gear: z.string().optional(),
+    })
+    .optional(),
+  /** By place; `minutes` since it began, null: at its end. */
+  temperatures: z.array(z.object({ place: z.string(), minutes: finite.nullable(), tempC: finite })).optional(),
+  /** A noise that was timed; `taps` null: its rate was typed. */
+  heard: z.object({ perMinute: finite, toleranceShare: finite, taps: count.nullable() }).optional(),
+  /** How long it ran; of a timer, by how much the tablet's clock was set meanwhile, and the longest stretch nobody saw it. */
+  ran: z
+    .object({
+      minutes: finite,
+      by: z.enum(["timer", "typed"]),
+      clockSetS: finite.optional(),
+      unwatchedS: finite.optional(),
+    })
+    .optional(),
+  /** Of the output, degrees from the mark: where it began, and where it stalled or was stopped. */
+  fromDeg: finite.optional(),
+  endedAtDeg: finite.optional(),
+  /** Against the limits of its plan. */
+  judged: z
+    .object({
+      verdict: verdict.nullable(),
+      each: z.array(
+        z.object({
+          of: z.enum(runQuantities),
+          place: z.string(),
+          value: finite.nullable(),
+          lo: finite.nullable(),
+          hi: finite.nullable(),
+          last: finite.nullable(),
+          expandedUncertainty: finite,
+          verdict: verdict.nullable(),
+          why: z.enum(["not-read", "no-last-time", "at-supply-limit"]).optional(),
+        }),
+      ),
+    })
+    .optional(),
+};
+
+/** A run that a plan asks for and no good one proved; `why`: none was logged, the last went wrong, or could not be decided. */
+const outstandingRun = z.object({
+  run: planRun.pick({ name: true, move: true, direction: true, speed: true, gear: true, load: true }),
+  why: z.enum(["not-run", "went-wrong", "undecided"]),
+});
+export type OutstandingRun = z.output<typeof outstandingRun>;
+
 const unprovenRun = z.object({ gear: z.string().nullable(), direction: z.enum(runDirections) });
 export type UnprovenRun = z.output<typeof unprovenRun>;
 
@@ -553,11 +621,15 @@ export const entryBodies = {
   proof: z.object({
     way: z.enum(runWays),
     outcome: z.enum(runOutcomes).nullable(),
-    direction: z.enum(runDirections),
-    speed: z.enum(runSpeeds),
+    /** null: either, as one whole turn. */
+    direction: z.enum(runDirections).nullable(),
+    speed: z.enum(runSpeeds).nullable(),
     currentA: finite.nullable(),
     temperatureC: finite.nullable(),
     noise: z.string(),
+    /** The run of a plan that it was, as that was called then. */
+    planned: z.object({ runId: id, revisionId: id, name: z.string() }).optional(),
+    ...provenMore,
     /** Of a switchable gear, which one ran. */
     gear: z.string().optional(),
     /** Of an axis, in its unit; null: not read. Forwards runs to the high end. */
@@ -581,6 +653,8 @@ export const entryBodies = {
     provisional: z.array(z.enum(provisionals)),
     saw: z.array(id).nullable(),
     unproven: z.array(unprovenRun),
+    /** Of its plan; left out where it has none. */
+    outstanding: z.array(outstandingRun).optional(),
     /** By what the signer showed that it is they; left out where nobody asked. */
     provenBy: z.enum(["pin", "password"]).optional(),
   }),

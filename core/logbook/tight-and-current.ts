@@ -1,6 +1,6 @@
 import { robustTrend } from "../statistics";
 import { type Entry, type EntryOf, isKind } from "./entry";
-import { ranWell } from "./job-record";
+import { ranWell } from "./ran-well";
 
 /** How tight a strand stood when a job left it, and what its drive drew then. */
 export type TightAndCurrent = { madeAt: string; tight: number; currentA: number };

@@ -5,14 +5,15 @@ export const clampStates = ["eased", "started", "snug", "firm", "dressed"] as co
 export type ClampState = (typeof clampStates)[number];
 export const senses = ["clockwise", "counter-clockwise"] as const;
 export type Sense = (typeof senses)[number];
-/** How a run ended. */
-export const runOutcomes = ["ran", "stalled", "stopped"] as const;
-export type RunOutcome = (typeof runOutcomes)[number];
-export const runWays = ["powered", "by-hand"] as const;
-export type RunWay = (typeof runWays)[number];
-export const runDirections = ["forwards", "backwards"] as const;
-export type RunDirection = (typeof runDirections)[number];
-export const runSpeeds = ["slow", "working", "fast"] as const;
+export {
+  type RunDirection,
+  type RunOutcome,
+  type RunWay,
+  runDirections,
+  runOutcomes,
+  runSpeeds,
+  runWays,
+} from "../proving/vocabulary";
 /** What a revision or a change of a machine touched. */
 export const changedThings = [
   "machine",
@@ -27,6 +28,7 @@ export const changedThings = [
   "guide",
   "upkeep",
   "shaft",
+  "proof-plan",
 ] as const;
 export type ChangedThing = (typeof changedThings)[number];
 /** What a signature leaves open, and acknowledges. */
@@ -52,6 +54,7 @@ export const provisionals = [
   "no-compound",
   "not-proved",
   "switch-not-proved",
+  "plan-not-proven",
 ] as const;
 export type Provisional = (typeof provisionals)[number];
 /** How it was felt, or tried by hand. */

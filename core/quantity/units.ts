@@ -59,6 +59,7 @@ export const units = [
   unit("h", "time", "h", 1, ["h", "hr", "hrs", "hour", "hours"]),
   unit("A", "current", "A", 1, ["a", "amp", "amps", "ampere", "amperes"]),
   unit("mA", "current", "mA", 0.001, ["ma", "milliamp", "milliamps"]),
+  unit("s", "time", "s", 1 / 3600, ["s", "sec", "secs", "second", "seconds"]),
   unit("min", "time", "min", 1 / 60, ["min", "mins", "minute", "minutes"]),
 ] as const satisfies readonly Unit[];
 

@@ -1,5 +1,6 @@
 import * as z from "zod";
 import { adjusterSchema } from "../advice/schema";
+import type { ProofPlan } from "../proving";
 import { text, words } from "../schemas";
 import { measuredQuantities, sideQuantities, stageKinds } from "../stages";
 import { elementSchema } from "../stages/schema";
@@ -130,6 +131,8 @@ export type Stage = z.output<typeof stageRecord> & {
   /** null: nobody has said them yet; what is read is kept and not judged. */
   limits: StageLimits | null;
   sideLimits: SideLimits[];
+  /** What proves it: its own plan, and that of its machine; one kept by an earlier release has none. */
+  plans?: readonly ProofPlan[];
 };
 
 /** What people say of a whole stage. */

@@ -63,6 +63,7 @@ export { normalPerCircumferential } from "./kinds/gear-pair/mesh";
 export type { RockedWheel } from "./kinds/kind";
 export { planetCircleMm } from "./kinds/planetary";
 export { wormFriction } from "./kinds/worm";
+export { drivingShaft, type LinePeriod, linePeriods } from "./line-periods";
 export { type MeasuringWay, relativeSpread, type ToJudged, usualPitches } from "./measured";
 export { meterShows } from "./meter-shows";
 export {
@@ -119,5 +120,6 @@ export { type ShaftPulls, shaftPulls } from "./runs/shaft-pull";
 export { pathLine } from "./runs/shapes";
 export { type Touching, touchingY } from "./runs/touching";
 export { handSquare, strandRead } from "./sensitivity";
+export { type StageTurns, stageTurns } from "./stage-turns";
 export type { Thrust } from "./thrust";
 export type { Unwise } from "./unwise";

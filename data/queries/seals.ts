@@ -10,6 +10,7 @@ export const sealedKinds = [
   "guide",
   "upkeep",
   "shaft",
+  "proof-plan",
   "attachment",
   "certificate",
   "movement",
@@ -68,6 +69,11 @@ const covered: Record<SealedKind, { from: string; id: string; columns: string }>
     from: "shaft_revision t",
     id: "t.id::text",
     columns: `shaft_id, machine_id, revision, shaft, made_by, ${ms("made_at")}`,
+  },
+  "proof-plan": {
+    from: "proof_plan_revision t",
+    id: "t.id::text",
+    columns: `machine_id, stage_id, revision, plan, made_by, ${ms("made_at")}`,
   },
   attachment: {
     from: "attachment t",

@@ -5,6 +5,7 @@ import { alsoMoves, clampPattern } from "../../core/records/stage";
 import type { StageElement, StageKind } from "../../core/stages";
 import { elementSchema } from "../../core/stages/schema";
 import { type Database, many, maybeOne, none, one, type Row, type Statement, sql, storedOnce } from "../postgres";
+import { toPlan } from "./proof-plans";
 
 /** Stages with their present revisions, in drive-line order. */
 const stagesWhere = (db: Database, condition: Statement, part: Statement = sql``) =>
@@ -16,7 +17,7 @@ const stagesWhere = (db: Database, condition: Statement, part: Statement = sql``
         a.id as adjuster_id, a.revision as adjuster_revision, a.name as adjuster_name, a.adjuster, a.step,
         a.positive_word, a.negative_word, a.hand, a.has_scale, a.seen_from, a.means, a.also_moves,
         l.id as limits_id, l.revision as limits_revision, l.quantity, l.held, l.lo, l.aim, l.hi, l.source_kind,
-        l.source, l.effective_from, k.sides
+        l.source, l.effective_from, k.sides, w.plans
       from stage s
       join lateral (select * from stage_geometry where stage_id = s.id order by revision desc limit 1) g on true
       join lateral (select * from stage_adjuster where stage_id = s.id order by revision desc limit 1) a on true
@@ -25,6 +26,12 @@ const stagesWhere = (db: Database, condition: Statement, part: Statement = sql``
         select coalesce(jsonb_agg(to_jsonb(one) order by one.quantity), '[]') as sides from (
           select distinct on (quantity) * from side_limits where stage_id = s.id order by quantity, revision desc) one
           where one.lo is not null or one.hi is not null) k on true
+      -- Its own plan, and that of its machine.
+      join lateral (
+        select coalesce(jsonb_agg(to_jsonb(own) - 'made_by' - 'made_at' order by own.stage_id nulls last), '[]') as plans from (
+          (select * from proof_plan_revision r where r.machine_id = s.machine_id and r.stage_id = s.id order by r.revision desc limit 1)
+          union all
+          (select * from proof_plan_revision r where r.machine_id = s.machine_id and r.stage_id is null order by r.revision desc limit 1)) own) w on true
       where ${condition}
       order by s.machine_id, s.position ${part}`,
     toStage,
@@ -89,6 +96,7 @@ const toStage = (row: Row): Stage => ({
     effectiveFrom: row.effective_from.toISOString(),
   },
   sideLimits: row.sides.map(toSideLimits),
+  plans: row.plans.map(toPlan),
 });
 
 const readElement = storedOnce(elementSchema, "the element of geometry");

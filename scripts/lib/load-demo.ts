@@ -17,6 +17,7 @@ import { exchangeGear } from "../../operations/exchange-gear";
 import { keepComputation } from "../../operations/keep-computation";
 import { keepGuide } from "../../operations/keep-guide";
 import { keepOption } from "../../operations/keep-option";
+import { keepProofPlan } from "../../operations/keep-proof-plan";
 import { keepShaft } from "../../operations/keep-shaft";
 import { keepUpkeep } from "../../operations/keep-upkeep";
 import { logTrial } from "../../operations/log-trial";
@@ -47,6 +48,7 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "log-usage": logUsage,
   "keep-guide": keepGuide,
   "keep-shaft": keepShaft,
+  "keep-proof-plan": keepProofPlan,
   "keep-upkeep": (context, input) => {
     const { list, ...said } = input as { list: string };
     return keepUpkeep(context, { ...said, list: JSON.parse(list) });
@@ -74,6 +76,7 @@ const idKeys = [
   "guideId",
   "shaftId",
   "itemId",
+  "planned",
 ];
 
 /** The carton works put into an empty database through the app's own operations, dated relative to `now`. */

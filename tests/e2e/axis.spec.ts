@@ -6,10 +6,11 @@ const nextMove = (page: Page) => page.getByRole("region", { name: "Next move" })
 
 /** One run into the switch at an end. */
 async function runInto(page: Page, direction: string, left: string): Promise<void> {
-  await page.getByRole("radiogroup", { name: "Direction" }).getByText(direction, { exact: true }).click();
+  const cell = page.getByRole("button", { name: new RegExp(`^${direction}, slow:`) });
+  await cell.click();
   await page.getByLabel("Left to the buffer, stopped").fill(left);
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("row", { name: new RegExp(`${direction}, slow`) })).toContainText("left to the buffer");
+  await expect(cell).toContainText("left to the buffer");
 }
 
 test("a lift whose upper switch stands behind its buffer: moved before it, run into at both ends, and signed", async ({
@@ -44,11 +45,11 @@ test("a lift whose upper switch stands behind its buffer: moved before it, run i
   for (const tick of await dialog.getByRole("checkbox").all()) await tick.click();
   await dialog.getByRole("button", { name: "Go live" }).click();
   await expect(page.getByRole("button", { name: "Live", exact: true })).toBeVisible();
-  await runInto(page, "forwards", "17,1");
+  await runInto(page, "Forwards", "17,1");
   await expect(page.getByRole("region", { name: "Runs so far" }).getByRole("status")).toContainText(
     "Switch not proven at the low end.",
   );
-  await runInto(page, "backwards", "18.9");
+  await runInto(page, "Backwards", "18.9");
   await expect(page.getByRole("region", { name: "Runs so far" }).getByRole("status")).not.toContainText(
     "Switch not proven",
   );

@@ -54,7 +54,7 @@ test("tight enough for no clunk: run by run with the current, and not against wh
   const search = page.getByRole("region", { name: "Tight enough for no clunk, and no tighter" });
   await expect(search).toContainText("No fast run had its noise noted yet");
   const fastRun = async (noise: string, current: string) => {
-    await page.getByRole("radio", { name: "fast" }).click();
+    await page.getByRole("button", { name: /^Forwards, fast:/ }).click();
     await page.getByLabel("Current").fill(current);
     await page
       .getByRole("radiogroup", { name: "Noises" })

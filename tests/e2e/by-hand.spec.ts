@@ -179,7 +179,7 @@ test("a new user without an instrument: a pinion exchanged, set with paper at th
   await page.getByRole("textbox", { name: "Noise, in words" }).click();
   await typeByHand(page, "even hum");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("row", { name: /forwards, slow/ })).toContainText("even hum");
+  await expect(page.getByRole("button", { name: /^Forwards, slow:/ })).toContainText("even hum");
   await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: "Sign off" }).click();
   const onePage = page.getByRole("article", { name: "The job on one page" });
   await expect(onePage).toContainText("Right by feel");

@@ -116,7 +116,7 @@ test("a whole job with only a keyboard: safe, read, moved, read, locked, checked
   await press("Tab");
   await typeByHand(page, "even hum");
   await press("Enter");
-  await expect(page.getByRole("row", { name: /forwards, slow/ })).toContainText("1.4 A, 30 °C, even hum");
+  await expect(page.getByRole("button", { name: /^Forwards, slow:/ })).toContainText("1.4 A, 30 °C, even hum");
 
   // Sign off: one page; nothing is left provisional.
   await tabTo(/^Sign off$/);

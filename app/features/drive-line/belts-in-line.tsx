@@ -1,16 +1,16 @@
 import { Link } from "react-router";
 import { pullsOf } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
+import { drivingShaft } from "~/core/stages";
 import { Fold } from "~/ui/fold";
 import type { SolvedLine } from "./shown-line";
-import { shaftThatDrives } from "./solve";
 
 /** What each belt and chain has to pull at its place: behind a reduction the torque has grown, and the belt with it. */
 export function BeltsInLine({ line, graph, stages }: SolvedLine) {
   const reader = useWords();
   const runs = graph.links.flatMap((link) => {
     const stage = stages.find(({ id }) => id === link.stageId);
-    const pulls = stage && pullsOf(reader, stage.element, shaftThatDrives(line, graph, link)?.torqueNm ?? null);
+    const pulls = stage && pullsOf(reader, stage.element, drivingShaft(line, graph, link)?.torqueNm ?? null);
     return pulls ? [{ id: stage.id, name: stage.name, ...pulls }] : [];
   });
   if (runs.length === 0) return null;

@@ -1,10 +1,9 @@
 import { formatNumber } from "~/app/features/words/figure";
 import type { Reader } from "~/app/features/words/reader";
 import { useWords } from "~/app/features/words/use-words";
-import { gearNamed, type RecurringPart, recurrencesOf, withGearIn } from "~/core/stages";
+import { linePeriods, type RecurringPart } from "~/core/stages";
 import { Fold } from "~/ui/fold";
 import type { SolvedLine } from "./shown-line";
-import { shaftThatDrives } from "./solve";
 
 export const recurringWords: Record<RecurringPart, string> = {
   "driver-turn": "its driving shaft",
@@ -23,22 +22,10 @@ export const recurringWords: Record<RecurringPart, string> = {
 /** How often everything comes round: a knock that is timed points to its cause. */
 export function Periods({ line, graph, stages }: SolvedLine) {
   const reader = useWords();
-  const rows = graph.links.flatMap((link) => {
-    const stage = stages.find(({ id }) => id === link.stageId);
-    const driver = shaftThatDrives(line, graph, link);
-    if (!stage || !driver?.rpm) return [];
-    const perSecond = Math.abs(driver.rpm) / 60;
-    // Of a switchable gear the one that is in.
-    const { element } = stage;
-    const gear = gearNamed(element, link.gear);
-    return recurrencesOf((gear && withGearIn(element, gear)) || element)
-      .filter(({ timesPerTurn }) => timesPerTurn > 0)
-      .map(({ part, timesPerTurn }, i) => ({
-        key: `${stage.id} ${part} ${i}`,
-        name: gear ? `${stage.name}, ${gear}` : stage.name,
-        part,
-        hz: perSecond * timesPerTurn,
-      }));
+  const elements = stages.map(({ id, element }) => ({ id, element }));
+  const rows = linePeriods(graph, elements, line).map(({ stageId, gear, part, perMinute }, i) => {
+    const name = stages.find(({ id }) => id === stageId)?.name ?? "";
+    return { key: `${stageId} ${part} ${i}`, name: gear ? `${name}, ${gear}` : name, part, hz: perMinute / 60 };
   });
   if (rows.length === 0) return null;
   rows.sort((a, b) => a.hz - b.hz);

@@ -1,7 +1,7 @@
 import type { Result } from "~/core/quantity";
 import type { Stage } from "~/core/records";
 import { driveGraph, type KeptDriveLine } from "~/core/stages";
-import { type DriveLine, driveLine, type ShaftState } from "~/core/trains";
+import { type DriveLine, driveLine } from "~/core/trains";
 import type { StageStanding } from "~/data/queries/standings";
 
 export type StageStands = { stage: Stage; standing: StageStanding | null };
@@ -19,16 +19,6 @@ export const solveDriveLine = (graph: KeptDriveLine, stages: readonly StageStand
       })),
     ),
   );
-
-/** The shaft on which a stage's driving member sits; undefined: nothing drives it. */
-export function shaftThatDrives(
-  { shafts }: DriveLine,
-  { links }: KeptDriveLine,
-  { from }: { from: string },
-): ShaftState | undefined {
-  const onto = links.find(({ stageId }) => stageId === from)?.onto;
-  return shafts.find(({ id }) => id === from || id === onto);
-}
 
 /** "First reduction's output", "Motor": what a shaft is called. */
 export function shaftName(id: string, graph: KeptDriveLine, stages: readonly { id: string; name: string }[]): string {

@@ -39,15 +39,17 @@ type Rows = {
   columns: readonly RowColumn[];
   most?: number;
   order?: RowOrder;
+  /** What a new row holds beside its columns: an id by which others name it. */
+  fresh?: () => Texts;
 };
 
 /** A list of the same thing, a row each. Lines that are pasted, from a sheet or a letter, become rows. */
-export function RowsField({ name, legend, hint, one, columns, most = 60, order }: Rows) {
+export function RowsField({ name, legend, hint, one, columns, most = 60, order, fresh }: Rows) {
   const { fields, append, remove, move, replace } = useFieldArray({ name });
   const { getValues } = useFormContext();
   const { errors } = useFormState({ name });
   const problem: FieldError | undefined = get(errors, `${name}.root`) ?? asError(get(errors, name));
-  const blank = (): Texts => Object.fromEntries(columns.map(({ name: column }) => [column, ""]));
+  const blank = (): Texts => ({ ...Object.fromEntries(columns.map(({ name: column }) => [column, ""])), ...fresh?.() });
   const paste = (row: number, from: number, event: ClipboardEvent) => {
     const lines = event.clipboardData
       .getData("text")

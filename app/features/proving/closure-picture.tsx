@@ -12,11 +12,11 @@ export function ClosurePicture({
 }) {
   // Seen from outside both ways lie on one scale: what falls short backwards stands beyond zero.
   const ways = [
-    { name: "forwards", at: forward.meanArcmin, u: forward.expandedUncertaintyArcmin, y: 62 },
-    ...(backward ? [{ name: "back", at: -backward.meanArcmin, u: backward.expandedUncertaintyArcmin, y: 108 }] : []),
+    { name: "Forwards", at: forward.meanArcmin, u: forward.expandedUncertaintyArcmin, y: 62 },
+    ...(backward ? [{ name: "Back", at: -backward.meanArcmin, u: backward.expandedUncertaintyArcmin, y: 108 }] : []),
   ];
   const most = 1.15 * Math.max(toleranceArcmin, ...ways.map(({ at, u }) => Math.abs(at) + u)) || 1;
-  const x = (arcmin: number) => 220 + (200 * arcmin) / most;
+  const x = (arcmin: number) => 265 + (165 * arcmin) / most;
   return (
     <svg viewBox="0 0 440 170" className="w-full bg-panel" role="img" aria-label="How far the mark misses zero">
       <rect
@@ -40,14 +40,8 @@ export function ClosurePicture({
         <g key={name}>
           <line x1={x(at - u)} x2={x(at + u)} y1={y} y2={y} className="stroke-ink" strokeWidth="3" />
           <circle cx={x(at)} cy={y} r="7" className="fill-ink" />
-          <text
-            x={x(at) + (at > 0 ? -14 : 14)}
-            y={y - 10}
-            textAnchor={at > 0 ? "end" : "start"}
-            fontSize="16"
-            className="fill-ink"
-          >
-            driven {name}
+          <text x="8" y={y + 5} fontSize="16" className="fill-ink">
+            {name}
           </text>
         </g>
       ))}

@@ -26,6 +26,7 @@ import { printEnds, printMoveWords } from "./print";
 import { axisRunWords, unprovenWords } from "./proof";
 import { judgedIn, placeWords, sideIn } from "./quantity";
 import { sideWords } from "./quantity-names";
+import { outstandingWords, runName, runShows, runVerdictWords } from "./run";
 import { shaftWords } from "./shafts";
 import { shiftWords } from "./shift";
 import { lengthWords } from "./spoken";
@@ -203,16 +204,21 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return { title: `Clamp ${clamp} of ${of} ${state}`, detail: torque };
     }
     case "proof": {
-      const { way, outcome, direction, speed, currentA, temperatureC, noise, gear } = entry.body;
+      const { way, outcome, direction, speed, gear, planned, move = "run", load = null, judged } = entry.body;
+      const name = { name: planned?.name ?? "", move, direction, speed, gear: gear ?? null, load };
       const measured = [
         outcome === null || outcome === "ran" ? "" : outcomeWords[outcome],
-        currentA === null ? "" : `${formatNumber(reader, currentA, 1)} A`,
-        temperatureC === null ? "" : `${formatNumber(reader, temperatureC, 0)} °C`,
+        judged?.verdict ? runVerdictWords[judged.verdict] : "",
+        ...runShows(reader, entry.body).filter((shown) => shown !== entry.body.noise),
         axisRunWords(reader, entry.body),
-        noise,
+        entry.body.noise,
       ];
       return {
-        title: `${way === "by-hand" ? "Turned by hand" : "Run"} ${direction}, ${speed}${gear ? `, ${gear}` : ""}`,
+        title: planned
+          ? runName(reader, name)
+          : [`${way === "by-hand" ? "Turned by hand" : "Run"} ${direction ?? ""}`.trim(), speed, gear]
+              .filter(Boolean)
+              .join(", "),
         detail: measured.filter(Boolean).join(", "),
       };
     }
@@ -223,7 +229,12 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
     case "signature": {
       return {
         title: "Signed",
-        detail: [signedWords(reader, entry.body.record), unprovenWords(entry.body.unproven), entry.body.comment]
+        detail: [
+          signedWords(reader, entry.body.record),
+          unprovenWords(entry.body.unproven),
+          outstandingWords(reader, entry.body.outstanding ?? []),
+          entry.body.comment,
+        ]
           .filter(Boolean)
           .join(". "),
       };
@@ -283,6 +294,7 @@ const changedWords = {
   guide: "a guide",
   upkeep: "what is greased and looked at",
   shaft: "a shaft",
+  "proof-plan": "what proves it",
 } as const;
 
 /** What an exchange of gears did, and what was looked at and what not. */

@@ -131,6 +131,8 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "root-not-below-tip": "The root lies above the tip; look at the shift, thinning and tip diameter.",
   "spans-over-equal-teeth": "The two spans are over the same number of teeth; measure over two that differ.",
   "too-few-taps": ({ facts }, number) => `Too few to tell: tap at least ${number(facts.least)} times, without a pause.`,
+  "run-twice": "The same run is in the plan already.",
+  "no-such-run": "That run is not in the plan.",
   "taps-astray": "These taps came too unevenly to tell a rate from. Tap again, or type it.",
   "too-few-readings": "More readings are needed for this.",
   "too-many-positions": "There are not so many teeth.",

@@ -32,6 +32,7 @@ export const provisionalWords: Record<Provisional, string> = {
   "run-went-wrong": "A run stalled or was stopped, and the same run has not gone well since",
   "no-compound": "No locking compound on the clamps yet",
   "not-proved": "No run under power went well",
+  "plan-not-proven": "Not every run that its plan asks for went well",
   "switch-not-proved": "Not both end switches were run into and seen to stop it before its buffer",
 };
 

@@ -1,8 +1,9 @@
 import { data } from "react-router";
 import { isId } from "~/app/session/is-id";
-import { lastStack, pastMoves } from "~/core/logbook";
+import { type Entry, lastGoodRun, lastStack, pastMoves } from "~/core/logbook";
+import type { ProofPlan } from "~/core/proving";
 import type { Stage } from "~/core/records";
-import { gearsWithStops } from "~/core/stages";
+import { gearsWithStops, stageTurns } from "~/core/stages";
 import type { Database } from "~/data/postgres";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
 import { earlierProofsOf, partsLeftOff, recentWorkOf } from "~/data/queries/entries";
@@ -14,10 +15,12 @@ import { machineShafts } from "~/data/queries/shafts";
 import { someStagesOfMachine, stagesById } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { type Context, mayWork } from "~/operations/context";
-import { lookBack, roundsBefore } from "~/operations/record-entry";
+import { machineLine } from "~/operations/machine-line";
+import { lookBack, roundsBefore, runsLookedAt } from "~/operations/record-entry";
 
 const learntFrom = 40;
 const mostMoves = 20;
+/** The last runs of a stage, whatever they were. */
 const proofsShown = 6;
 /** Stages of a machine that a tablet keeps for working without the server: the first of its drive line. */
 const mostInKit = 120;
@@ -69,16 +72,17 @@ export type Kit = Omit<Whole, "leftOff" | "guides" | "shafts"> & Partial<Pick<Wh
 /** What is known of stages from before a job: their moves, which teach the response, and their last powered runs. Three questions for all of them. */
 export async function stagesBefore(pool: Database, stages: readonly Stage[], jobId: string | null) {
   const ids = stages.map((stage) => stage.id);
-  const [works, proofs, positions] = await Promise.all([
+  const [works, proofs, line, positions] = await Promise.all([
     recentWorkOf(pool, ids, learntFrom, lookBack),
-    earlierProofsOf(pool, ids, jobId, proofsShown),
+    earlierProofsOf(pool, ids, jobId, runsLookedAt),
+    stages[0] ? machineLine(pool, stages[0].machineId, stages) : null,
     movedBeforeJob(
       pool,
       stages.map(({ adjuster }) => adjuster.id),
       jobId,
     ),
   ]);
-  return stages.map(({ id, adjuster, geometry }) => {
+  return stages.map(({ id, adjuster, geometry, plans }) => {
     const work = works.get(id) ?? [];
     const moved = positions.get(adjuster.id) ?? 0;
     const earlier = work.filter((entry) => jobId === null || entry.jobId !== jobId);
@@ -87,7 +91,8 @@ export async function stagesBefore(pool: Database, stages: readonly Stage[], job
       stageId: id,
       moves: moves.slice(-mostMoves),
       moved,
-      proofs: proofs.get(id) ?? [],
+      proofs: runsToCompare(proofs.get(id) ?? [], plans ?? []),
+      turns: line && stageTurns(line.kept, line.stages, id),
       known: roundsBefore(work, id, jobId),
       stack: lastStack(work, id),
       stops: gearsWithStops(geometry.element).map(({ gear }) => ({
@@ -97,4 +102,11 @@ export async function stagesBefore(pool: Database, stages: readonly Stage[], job
       })),
     };
   });
+}
+
+/** The last runs, and of every run of a plan the last good one. */
+function runsToCompare(proofs: readonly Entry[], plans: readonly ProofPlan[]): Entry[] {
+  const good = plans.flatMap(({ runs }) => runs.flatMap((run) => lastGoodRun(proofs, run.id) ?? []));
+  const wanted = new Set([...proofs.slice(0, proofsShown), ...good].map(({ id }) => id));
+  return proofs.filter(({ id }) => wanted.has(id));
 }

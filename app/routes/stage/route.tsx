@@ -12,6 +12,7 @@ import { GearPositions } from "~/app/features/stage/gear-positions";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
 import { LimitsHistory } from "~/app/features/stage/limits-history";
 import { PlanVisit } from "~/app/features/stage/plan-visit";
+import { ProofPane } from "~/app/features/stage/proof-pane";
 import { RetireStage } from "~/app/features/stage/retire-stage";
 import { RoundsCompared } from "~/app/features/stage/rounds-compared";
 import { StandingWhy } from "~/app/features/stage/standing-why";
@@ -135,6 +136,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
             {loaderData.friction && <FrictionPane found={loaderData.friction} spoken={stageUnit(reader, element)} />}
             <LimitsHistory stage={stage} revisions={loaderData.limits} mayEdit={loaderData.mayEdit} />
             <LearntPane stage={stage} learnt={loaderData.learnt} mayEdit={loaderData.mayEdit} />
+            <ProofPane stage={stage} mayEdit={loaderData.mayWork} />
             <GearPositions stage={stage} />
             <section aria-labelledby="geometry">
               <div className="flex gap-4 items-baseline justify-between">

@@ -64,7 +64,7 @@ function Fields() {
       <div className="grid grid-cols-2 sm:grid-cols-3 gap-4">
         <TextField name="divisions" label="Divisions of a turn" inputMode="numeric" />
         <TextField name="turns" label="Whole turns" hint="usually 1" inputMode="numeric" />
-        <TextField name="tolerance" label="May miss by ±" hint="′" />
+        <TextField name="tolerance" label="May miss by ±" hint="minutes of arc" />
         {onRim && <TextField name="radius" label="Radius there" hint="mm" />}
         <TextField name="u" label="A reading is good to ±" hint={`${unit}; empty: as read`} />
         <TextField name="steps" label="Motor steps a turn" hint="of the output; empty: none" />

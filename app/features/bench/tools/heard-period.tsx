@@ -57,6 +57,7 @@ export const tool = benchTool("heard-period", async () => (await import("~/calc/
           {
             name: "keeps",
             label: "Goes with",
+            wide: true,
             options: [
               { value: "drive", label: "the drive" },
               { value: "fixed", label: "its own rate" },

@@ -1,5 +1,5 @@
 import { v5 } from "uuid";
-import { type Entry, jobRecord, type MachineShaft, signedRecord } from "~/core/logbook";
+import { type Entry, jobRecord, type MachineShaft, outstandingOf, signedRecord } from "~/core/logbook";
 import { accept, type Result } from "~/core/quantity";
 import type { Instrument, Job, PersonId, Stage } from "~/core/records";
 import { buildEntry, workInput } from "~/operations/build-entry";
@@ -109,6 +109,7 @@ function signatures(payload: Waiting["payload"], entries: readonly Entry[], maki
         provisional: record.provisional,
         saw: payload.saw as string[],
         unproven: record.unproven,
+        ...outstandingOf(record),
       },
       geometryId: stage.geometry.id,
       adjusterId: stage.adjuster.id,

@@ -1,6 +1,7 @@
 import type { PastMove } from "~/core/advice";
 import type { Entry, KnownStack } from "~/core/logbook";
 import type { KnownRound } from "~/core/rounds";
+import type { StageTurns } from "~/core/stages";
 
 /** What is known of a stage from before a job: moves that teach its response, powered runs, its round as it was last known in each gear, the shims that lie in it. */
 export type StageBefore = {
@@ -9,6 +10,8 @@ export type StageBefore = {
   /** How far its adjuster was moved under its present revision. */
   moved: number;
   proofs: Entry[];
+  /** How its output turns; null: it stands in no drive line. */
+  turns?: StageTurns | null;
   known: KnownRound[];
   stack?: KnownStack | null;
   /** Of gears that rest against stops of their own: what moved each, and the spacer that lies under it. */

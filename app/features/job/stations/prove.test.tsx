@@ -3,6 +3,7 @@ import { cleanup, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import type { Entry } from "~/core/logbook";
+import type { ProofPlan } from "~/core/proving";
 import { bodiesOf, showJob } from "~/tests/job";
 import { testStage } from "~/tests/stage";
 import { liveQuestions } from "../../words/state";
@@ -38,10 +39,13 @@ const run = (jobId: string, madeAt: string, body: object) =>
     body: { way: "powered", outcome: "ran", currentA: null, temperatureC: null, noise: "", ...body },
   }) as unknown as Entry;
 
-const chosen = (legend: string) =>
-  within(screen.getByRole("radiogroup", { name: legend }))
-    .getAllByRole("radio")
-    .find((radio) => radio.getAttribute("aria-checked") === "true")?.textContent;
+/** The run in hand, by its cell. */
+const chosen = () =>
+  screen
+    .getAllByRole("button", { pressed: true })
+    .map((cell) => cell.textContent?.split(":")[0])
+    .join();
+const cell = (name: string) => screen.getByRole("button", { name: new RegExp(`^${name}:`) });
 const ran = () => screen.findByRole("button", { name: "Ran as it should" });
 const noise = () => screen.findByRole("textbox", { name: "Noise, in words" });
 /** Notes what was heard, without which a run says nothing, and that it went well. */
@@ -57,10 +61,10 @@ const runs = (entries: readonly Entry[]) =>
 
 test("isolated, only a turn by hand can be logged, and it proves nothing under power", async () => {
   const job = showJob(<Prove />, { entries: [power("isolated")] });
-  await runsWell();
-  await waitFor(() => expect(runs(job.entries)).toEqual(["by-hand forwards slow ran"]));
-  expect(within(screen.getByRole("list", { name: "Turned by hand" })).getByText(/forwards/)).toBeTruthy();
-  expect(screen.getByText(/forwards, backwards|both directions|Neither/i, { selector: "[role=status]" })).toBeTruthy();
+  await userEvent.type(await screen.findByRole("textbox", { name: "Felt or heard, in words" }), "quiet{Enter}");
+  await waitFor(() => expect(runs(job.entries)).toEqual(["by-hand forwards ran"]));
+  expect(cell("By hand, forwards").textContent).toContain("quiet");
+  expect(screen.getByText(/Not proven under power: forwards, backwards/)).toBeTruthy();
 });
 
 test("power comes on only once every question was acknowledged, word for word; Enter goes from one to the next", async () => {
@@ -85,13 +89,12 @@ test("one run after the other without choosing: directions by speeds; a run that
   const job = showJob(<Prove />, { entries: [power("live")] });
   await ran();
   for (let i = 0; i < 2; i++) await runsWell();
-  await waitFor(() => expect(chosen("Speed")).toBe("fast"));
+  await waitFor(() => expect(chosen()).toBe("Forwards, fast"));
   await userEvent.click(screen.getByRole("button", { name: /Stalled/i }));
   await waitFor(() => expect(job.entries).toHaveLength(4));
-  expect(chosen("Speed")).toBe("fast");
+  expect(chosen()).toBe("Forwards, fast");
   await runsWell();
-  await waitFor(() => expect(chosen("Direction")).toBe("backwards"));
-  expect(chosen("Speed")).toBe("slow");
+  await waitFor(() => expect(chosen()).toBe("Backwards, slow"));
   expect(runs(job.entries)).toEqual([
     "powered forwards slow ran",
     "powered forwards working ran",
@@ -120,7 +123,7 @@ test("a current that is none stays in its field with what is wrong; the same run
   await waitFor(() =>
     expect(bodiesOf(job.entries, "proof")).toMatchObject([{ currentA: expect.closeTo(3.8, 9), outcome: "ran" }]),
   );
-  expect(current.value).toBe("");
+  await waitFor(() => expect(screen.getByRole<HTMLInputElement>("textbox", { name: "Current" }).value).toBe(""));
 });
 
 test("beside each run stands that of the last job, not of the one before; of a repeated run the newest", async () => {
@@ -142,10 +145,9 @@ test("beside each run stands that of the last job, not of the one before; of a r
     ],
   });
   await ran();
-  const row = (name: string) => screen.getByRole("row", { name: new RegExp(`^${name}`) });
-  expect(row("forwards, slow").textContent).toContain("4.2 A");
-  expect(row("forwards, slow").textContent).not.toContain("6.0");
-  expect(row("backwards, slow").textContent).not.toContain("9.0");
+  expect(cell("Forwards, slow").textContent).toContain("last 4.2 A");
+  expect(cell("Forwards, slow").textContent).not.toContain("6.0");
+  expect(cell("Backwards, slow").textContent).not.toContain("9.0");
 });
 
 test("of a switchable stage every gear is to be run, and is named with each run", async () => {
@@ -159,16 +161,104 @@ test("of a switchable stage every gear is to be run, and is named with each run"
   };
   const job = showJob(<Prove />, { stages: [switchable], entries: [power("live")] });
   await runsWell();
-  await userEvent.click(within(screen.getByRole("radiogroup", { name: "Gear that is in" })).getByText("high"));
+  await userEvent.click(cell("High, forwards, working"));
   await runsWell();
   await waitFor(() =>
     expect(runs(job.entries)).toEqual(["low powered forwards slow ran", "high powered forwards working ran"]),
   );
-  expect(screen.getAllByRole("row")).toHaveLength(1 + 2 * 2 * 3);
+  // Both gears by hand and at three speeds, both ways.
+  expect(screen.getAllByRole("button", { name: /^(Low|High), .*(forwards|backwards)/ })).toHaveLength(2 * 4 * 2);
 });
 
 test("without a lock and without power nothing is run: it is made safe first", async () => {
   showJob(<Prove />);
   expect((await screen.findByRole("link", { name: "Make safe first" })).getAttribute("href")).toBe("/jobs/j/make-safe");
   expect(screen.queryByRole("button", { name: "Go live" })).toBeNull();
+});
+
+/** A plan of three runs: slow both ways within limits, and one turn. */
+const plan = (more: Partial<ProofPlan> = {}): ProofPlan => ({
+  id: "01934076-bd4b-711c-88af-73b8ad150010",
+  machineId: "m",
+  stageId: "one",
+  revision: 1,
+  runs: (["forwards", "backwards"] as const).map((direction, i) => ({
+    id: `01934076-bd4b-711c-88af-73b8ad15002${i}`,
+    ...{ name: "", move: "run" as const, direction, speed: "slow" as const, gear: null },
+    ...{ load: null, minutes: null, required: true },
+  })),
+  limits: [{ run: null, of: "current", place: "", lo: null, hi: 1.6, aroundLast: null }],
+  meters: [{ of: "current", expandedUncertainty: 0.05 }],
+  supplyLimitA: null,
+  asymmetryPercent: null,
+  motorRpm: null,
+  ...more,
+});
+const planned = (more?: Partial<ProofPlan>) => ({ ...testStage("one"), plans: [plan(more)] });
+
+/** Logs the run in hand with a current. */
+async function draws(amps: string): Promise<void> {
+  const current = await screen.findByRole("textbox", { name: "Current" });
+  await userEvent.clear(current);
+  await userEvent.type(current, `${amps}{Enter}`);
+}
+
+test("only a run that surely keeps its limits proves its row; what is near or beyond them stays asked for", async () => {
+  const job = showJob(<Prove />, { stages: [planned()], entries: [power("live")] });
+  await screen.findByText("0 of 2 runs proven.");
+  await draws("1.9");
+  await screen.findByText(/Not proven: Forwards, slow \(did not go well\)/);
+  // The same run again, for its current was too high.
+  await waitFor(() => expect(chosen()).toBe("Forwards, slow"));
+  await draws("1.57");
+  await screen.findByText(/Forwards, slow \(could not be decided\)/);
+  await draws("1.4");
+  await screen.findByText("1 of 2 runs proven.");
+  await waitFor(() => expect(chosen()).toBe("Backwards, slow"));
+  expect(bodiesOf(job.entries, "proof")).toMatchObject([
+    { planned: { name: "" }, judged: { verdict: "does-not-conform" } },
+    { judged: { verdict: "undecided", each: [{ value: 1.57, hi: 1.6, expandedUncertainty: 0.05 }] } },
+    { judged: { verdict: "conforms" } },
+  ]);
+});
+
+test("while it is typed it is judged already; unlike directions are said", async () => {
+  showJob(<Prove />, { stages: [planned({ limits: [] })], entries: [power("live")] });
+  await draws("1.2");
+  await waitFor(() => expect(chosen()).toBe("Backwards, slow"));
+  await draws("1.6");
+  await screen.findByText(/Backwards draws 29 % more than forwards \(1.60 and 1.20 A\)/);
+  cleanup();
+  showJob(<Prove />, { stages: [planned()], entries: [power("live")] });
+  await userEvent.type(await screen.findByRole("textbox", { name: "Current" }), "2");
+  const ahead = within(await screen.findByRole("list", { name: "Against its limits" }));
+  expect(ahead.getByText(/Current 2.00 A, at most 1.60 A/)).toBeTruthy();
+  expect(ahead.getByText("outside")).toBeTruthy();
+});
+
+test("a supply at its limit hides the rest: nothing read there proves anything", async () => {
+  const job = showJob(<Prove />, {
+    stages: [
+      planned({
+        supplyLimitA: 1.5,
+        limits: [{ run: null, of: "current", place: "", lo: null, hi: 2, aroundLast: null }],
+      }),
+    ],
+    entries: [power("live")],
+  });
+  await draws("1.5");
+  await screen.findByText(/the supply is at its limit and hides the rest/);
+  expect(bodiesOf(job.entries, "proof")).toMatchObject([{ atSupplyLimit: true, judged: { verdict: "undecided" } }]);
+});
+
+test("a stall says where to look, in order; each finding is logged, and it goes on from there", async () => {
+  const job = showJob(<Prove />, { stages: [planned()], entries: [power("live")] });
+  await userEvent.type(await screen.findByRole("textbox", { name: "Current" }), "2");
+  await userEvent.click(screen.getByRole("button", { name: "Stalled" }));
+  const list = within(await screen.findByRole("region", { name: "After the stall" }));
+  expect(list.queryAllByRole("button", { name: "Found it" })).toHaveLength(1);
+  await userEvent.click(list.getByRole("button", { name: "Nothing there" }));
+  await waitFor(() =>
+    expect(bodiesOf(job.entries, "note")).toMatchObject([{ text: expect.stringMatching(/hose.*: nothing there/) }]),
+  );
 });

@@ -1,93 +1,48 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { formatNumber } from "~/app/features/words/figure";
 import { useWords } from "~/app/features/words/use-words";
-import { clunkNoise, isKind, type RunOutcome, type RunWay, runOutcomes, whineNoise } from "~/core/logbook";
-import type { Refusal } from "~/core/quantity";
+import { isKind, outstandingOf, type RunWay, ranWell } from "~/core/logbook";
+import { asymmetries, usualAsymmetryPercent } from "~/core/proving";
 import type { Stage } from "~/core/records";
 import { frameOf, gearNames } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
-import { Choice } from "~/ui/choice";
-import { Field } from "~/ui/field";
-import { UsualWords } from "~/ui/usual-words";
 import { useDoNow } from "../../shell/use-arrival";
-import { capital } from "../../words/count";
-import { outcomeWords } from "../../words/entry";
-import { axisRunWords, unprovenEndsWords, unprovenWords } from "../../words/proof";
-import { refusalWords } from "../../words/refusal";
+import { unprovenEndsWords, unprovenWords } from "../../words/proof";
+import { asymmetryWords, outstandingWords } from "../../words/run";
 import { shortDay } from "../../words/times";
 import { onlyPushes } from "../advise/only-pushes";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
 import { SweepFold } from "../shift/sweep-fold";
-import { AxisRun } from "./axis-run";
 import { ClunkPane } from "./clunk-pane";
 import { GoingLive } from "./going-live";
+import { choicesOf, chosenRun, lastOf, runBlocks } from "./run-choice";
+import { RunForm } from "./run-form";
+import { RunFigures } from "./run-judged";
+import { RunMatrix } from "./run-matrix";
+import { StallList } from "./stall-list";
 
-const directions = ["forwards", "backwards"] as const;
-const speeds = ["slow", "working", "fast"] as const;
-const fieldNames = ["current", "temperature", "noise", "leftToBuffer", "overshoot"] as const;
-const noises = ["quiet", "even hum", "growl", whineNoise, "knock once a turn", clunkNoise];
-
-/** Powered runs, direction by speed, beside those of last time. */
+/** The runs that prove it: each touched, run, filled in and judged; what is still to be done is seen. */
 export function Prove() {
-  const reader = useWords();
-  const { job, stage, stationPath } = useJobScreen();
+  const { job, stage, stationPath, before: known } = useJobScreen();
   const [asking, setAsking] = useState(false);
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
   const texts = useTexts();
   useDoNow(job.record.power?.state);
-  const direction = directions.find((d) => d === texts["proof.direction"]) ?? "forwards";
-  const speed = speeds.find((s) => s === texts["proof.speed"]) ?? "slow";
-  const gears = gearsToProve(stage);
-  const gear = gears.find((name) => name === texts["proof.gear"]) ?? gears[0];
   const { ends } = frameOf(stage.geometry.element);
   const live = job.record.power?.state === "live";
   const way: RunWay = live ? "powered" : "by-hand";
-  const field = (name: string) => ({
-    value: texts[`proof.${name}`] ?? "",
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
-      setRefusal(null);
-      job.changeText(`proof.${name}`, event.target.value);
-    },
-    error: refusal?.path[0] === name ? refusalWords(reader, refusal) : undefined,
-    autoComplete: "off",
-  });
-  const put = async (outcome: RunOutcome) => {
-    const text = (name: string) => texts[`proof.${name}`] ?? "";
-    const result = await job.put({
-      kind: "proof",
-      way,
-      outcome,
-      direction,
-      speed,
-      gear,
-      current: text("current"),
-      temperature: text("temperature"),
-      noise: text("noise"),
-      ...(ends && {
-        leftToBuffer: text("leftToBuffer"),
-        overshoot: text("overshoot"),
-        guidesLubricated: text("guides") === "yes",
-      }),
-    });
-    if (!result.ok) return setRefusal(result.refusal);
-    for (const name of [...fieldNames, "guides"]) job.changeText(`proof.${name}`, "");
-    // The same run again until it goes well.
-    if (outcome !== "ran") return;
-    const runs = cellsOf(gears);
-    const at = runs.findIndex((run) => run.gear === gear && run.direction === direction && run.speed === speed);
-    const after = runs[at + 1];
-    if (after) {
-      job.changeText("proof.gear", after.gear ?? "");
-      job.changeText("proof.direction", after.direction);
-      job.changeText("proof.speed", after.speed);
-    }
-  };
+  const blocks = runBlocks(job.record.planned, stage.id, gearsToProve(stage));
+  const proofs = job.record.proofs;
+  const choice = chosenRun(blocks, texts["proof.run"] ?? "", way, proofs);
+  const earlier = known.proofs.filter(isKind("proof"));
+  const last = earlier[0];
+  // Each run of a plan beside when it was last run; without one, beside the last job.
+  const before = earlier.filter((run) => run.body.planned || run.jobId === last?.jobId).reverse();
+  const stall = proofs.at(-1)?.body.outcome === "stalled" ? proofs.at(-1) : undefined;
   return (
-    <div className="grow min-h-0 overflow-y-auto grid lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)] gap-6 p-5">
-      <section aria-label="Run">
-        <h2 className="text-2xl font-bold mb-2">
+    <div className="grow min-h-0 overflow-y-auto grid content-start lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] gap-6 p-5 max-sm:p-3.5">
+      <section aria-label="Run" className="grid gap-4 content-start lg:order-2">
+        <h2 className="text-2xl font-bold">
           {live
             ? "Run it, and note what it does"
             : ends
@@ -95,7 +50,7 @@ export function Prove() {
               : "Turn it by hand first, all the way round: the same drag everywhere"}
         </h2>
         {!live && (
-          <div className="mb-4 flex flex-wrap items-center gap-4">
+          <div className="flex flex-wrap items-center gap-4">
             <p className="text-lg">
               Then powered. It has to be live for that; a turn by hand is logged while it is isolated.
             </p>
@@ -111,161 +66,114 @@ export function Prove() {
             <GoingLive open={asking} onOpenChange={setAsking} />
           </div>
         )}
+        {stall && <StallList key={stall.id} stall={stall} />}
         {onlyPushes(stage) && (
-          <p className="mb-4 border-l-4 border-ink pl-3 text-lg">
-            Its screw only pushes: one whole turn of the output under power, watched for a stall, belongs to the proof .
+          <p className="border-l-4 border-ink pl-3 text-lg">
+            Its screw only pushes: one whole turn of the output under power, watched for a stall, belongs to the proof.
             A tight spot that a hand passes over stops it there.
           </p>
         )}
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            void put("ran");
-          }}
-          className="grid gap-4 max-w-2xl"
-        >
-          <div className="flex flex-wrap gap-x-8 gap-y-3">
-            {gears.length > 1 && (
-              <Choice
-                legend="Gear that is in"
-                name="gear"
-                value={gear ?? ""}
-                onChange={(value) => job.changeText("proof.gear", value)}
-                options={gears.flatMap((name) => (name ? [{ value: name, label: name }] : []))}
-              />
-            )}
-            <Choice
-              legend="Direction"
-              name="direction"
-              value={direction}
-              onChange={(v) => job.changeText("proof.direction", v)}
-              options={directions.map((value) => ({ value, label: value }))}
-            />
-            <Choice
-              legend="Speed"
-              name="speed"
-              value={speed}
-              onChange={(v) => job.changeText("proof.speed", v)}
-              options={speeds.map((value) => ({ value, label: value }))}
-            />
-          </div>
-          {ends && <AxisRun element={stage.geometry.element} direction={direction} field={field} />}
-          <div className="grid sm:grid-cols-2 gap-4">
-            <Field label="Current" hint="A, or mA" {...field("current")} />
-            <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
-          </div>
-          <div>
-            <Field label="Noise, in words" {...field("noise")} />
-            <UsualWords
-              label="Noises"
-              words={noises}
-              value={texts["proof.noise"] ?? ""}
-              onPick={(noise) => job.changeText("proof.noise", noise)}
-            />
-          </div>
-          {refusal && !fieldNames.some((name) => name === refusal.path[0]) && (
-            <p role="alert" className="text-outside font-semibold">
-              {refusalWords(reader, refusal)}
-            </p>
-          )}
-          <p className="font-semibold -mb-2">
-            {live ? "Log this run: how did it end?" : "Log this turn by hand: how did it end?"}
-          </p>
-          <div className="flex flex-wrap gap-3">
-            <Button kind={live ? "now" : "line"} large type="submit">
-              {capital(outcomeWords.ran)}
-            </Button>
-            {runOutcomes
-              .filter((outcome) => outcome !== "ran")
-              .map((outcome) => (
-                <Button key={outcome} kind="line" large onClick={() => put(outcome)}>
-                  {capital(outcomeWords[outcome])}
-                </Button>
-              ))}
-            {job.record.proofs.length > 0 && (
-              <Link to={stationPath("sign-off")} replace className={buttonClass("line", true)}>
-                Sign off
-              </Link>
-            )}
-          </div>
-        </form>
+        {choice && <RunForm key={choice.key} choice={choice} way={way} />}
         <SweepFold stage={stage} />
       </section>
-      <Runs />
+      <section aria-label="Runs so far" className="grid gap-4 content-start">
+        <Outstanding />
+        <RunMatrix
+          blocks={blocks}
+          chosen={choice}
+          proofs={proofs}
+          before={before}
+          onChoose={({ key }) => job.changeText("proof.run", key)}
+        />
+        {last && <LastTime at={last.madeAt} />}
+        <Judged />
+        <Asymmetry />
+        <OtherRuns keys={choicesOf(blocks).flatMap((one) => lastOf(one, proofs)?.id ?? [])} />
+        {(stage.plans ?? []).length === 0 && (
+          <p>
+            <Link to={`/stages/${stage.id}/proof-plan`}>Say what proves this stage, and within what limits</Link>
+          </p>
+        )}
+        <ClunkPane />
+      </section>
     </div>
   );
 }
 
 /** The gears of a switchable stage; of any other one that has no name. */
-const gearsToProve = ({ geometry: { element } }: Stage): (string | undefined)[] => gearNames(element) ?? [undefined];
+const gearsToProve = ({ geometry: { element } }: Stage): readonly (string | null)[] => gearNames(element) ?? [null];
 
-/** Gear by direction by speed: what is to be proved. */
-const cellsOf = (gears: readonly (string | undefined)[]) =>
-  gears.flatMap((gear) => directions.flatMap((direction) => speeds.map((speed) => ({ gear, direction, speed }))));
-
-function Runs() {
+/** What is not proven yet, as news. */
+function Outstanding() {
   const reader = useWords();
-  const { job, stage, before: known } = useJobScreen();
-  const earlier = known.proofs.filter(isKind("proof"));
-  const lastJob = earlier[0]?.jobId;
-  const before = earlier.filter((entry) => entry.jobId === lastJob);
-  const cells = cellsOf(gearsToProve(stage));
-  const find = (runs: typeof job.record.proofs, { gear, direction, speed }: (typeof cells)[number]) =>
-    runs.findLast(
-      ({ body }) =>
-        body.way === "powered" && body.gear === gear && body.direction === direction && body.speed === speed,
-    );
-  const words = (run: (typeof before)[number] | (typeof job.record.proofs)[number] | undefined) =>
-    run
-      ? [
-          run.body.outcome === null || run.body.outcome === "ran" ? "" : outcomeWords[run.body.outcome],
-          run.body.currentA === null ? "" : `${formatNumber(reader, run.body.currentA, 1)} A`,
-          run.body.temperatureC === null ? "" : `${formatNumber(reader, run.body.temperatureC, 0)} °C`,
-          axisRunWords(reader, run.body),
-          run.body.noise,
-        ]
-          .filter(Boolean)
-          .join(", ")
-      : "–";
+  const { job, stage } = useJobScreen();
+  const { planned, unproven, unprovenEnds } = job.record;
+  const asked = planned.filter(({ run }) => run.required);
+  const proven = asked.filter(({ state }) => state === "proven").length;
+  const own = planned.some(({ plan }) => plan.stageId === stage.id);
+  // What was not run yet is seen in its cell.
+  const looked = (outstandingOf(job.record).outstanding ?? []).filter(({ why }) => why !== "not-run");
   return (
-    <section aria-label="Runs so far">
-      <table className="w-full text-left">
-        <thead>
-          <tr className="border-b-2 border-ink">
-            <th className="py-2">Run</th>
-            <th className="pr-3">Now</th>
-            <th>{before[0] ? `Last time, ${shortDay(reader, before[0].madeAt)}` : "Last time"}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {cells.map((cell) => (
-            <tr key={`${cell.gear} ${cell.direction} ${cell.speed}`} className="border-b border-rule align-top">
-              <th scope="row" className="font-semibold py-2 pr-3 whitespace-nowrap">
-                {cell.gear && `${cell.gear}, `}
-                {cell.direction}, {cell.speed}
-              </th>
-              <td className="py-2 pr-3">{words(find(job.record.proofs, cell))}</td>
-              <td className="py-2 text-mid">{words(find([...before].reverse(), cell))}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className="text-lg mt-3" role="status">
-        {unprovenWords(job.record.unproven) || "Every direction is proven under power"}.{" "}
-        {job.record.unprovenEnds.length > 0 && `${unprovenEndsWords(job.record.unprovenEnds)}.`}
-      </p>
-      {job.record.proofs.some(({ body }) => body.way === "by-hand") && (
-        <ul aria-label="Turned by hand" className="text-lg">
-          {job.record.proofs
-            .filter(({ body }) => body.way === "by-hand")
-            .map((run) => (
-              <li key={run.id}>
-                By hand {run.body.gear ?? ""} {run.body.direction}: {words(run)}
-              </li>
-            ))}
-        </ul>
+    <p className="text-lg" role="status">
+      {planned.length > 0 && (
+        <>
+          <b>
+            {proven} of {asked.length} runs proven.
+          </b>{" "}
+          {outstandingWords(reader, looked)}{" "}
+        </>
       )}
-      <ClunkPane />
-    </section>
+      {!own && `${unprovenWords(unproven) || "Every direction is proven under power"}. `}
+      {unprovenEnds.length > 0 && `${unprovenEndsWords(unprovenEnds)}.`}
+    </p>
+  );
+}
+
+function LastTime({ at }: { at: string }) {
+  const reader = useWords();
+  return <p className="text-mid">Grey: what it showed last time; last run on {shortDay(reader, at)}.</p>;
+}
+
+/** The last run that was logged, against the limits of its plan. */
+function Judged() {
+  const { job } = useJobScreen();
+  const last = job.record.proofs.at(-1);
+  return last?.body.judged ? <RunFigures judged={last.body.judged} label="The last run against its limits" /> : null;
+}
+
+/** Directions that draw unlike. */
+function Asymmetry() {
+  const reader = useWords();
+  const { job, stage } = useJobScreen();
+  const limit = (stage.plans ?? []).find(({ stageId }) => stageId === stage.id)?.asymmetryPercent ?? null;
+  const drawn = job.record.proofs.filter(ranWell).flatMap((run) => {
+    const { way, direction, currentA, speed, gear, move, load } = run.body;
+    if (way !== "powered" || direction === null || currentA === null) return [];
+    return [{ id: run.id, alike: JSON.stringify([gear, speed, move, load]), direction, currentA }];
+  });
+  const unlike = asymmetries(drawn).filter(({ percent }) => percent > (limit ?? usualAsymmetryPercent));
+  if (unlike.length === 0) return null;
+  return (
+    <ul aria-label="Both directions" className="grid gap-1">
+      {unlike.map((one) => (
+        <li key={one.alike} className="border-l-4 border-near pl-3 text-lg">
+          {asymmetryWords(reader, one)}
+          {limit === null ? "" : `; ${limit} % are allowed`}. What binds one way only: end float, a thrust, a print on
+          one flank.
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Runs that stand in no cell: ran again meanwhile, or in a plan that was changed. */
+function OtherRuns({ keys }: { keys: readonly string[] }) {
+  const { job } = useJobScreen();
+  const others = job.record.proofs.filter(({ id }) => !keys.includes(id)).length;
+  if (others === 0) return null;
+  return (
+    <p className="text-mid">
+      {others} more {others === 1 ? "run stands" : "runs stand"} on the tape: run again since, or of no run shown here.
+    </p>
   );
 }
