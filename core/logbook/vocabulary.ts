@@ -88,6 +88,7 @@ export const measuredTools = [
   "frame-pull",
   "coupling",
   "shaft-align",
+  "closure",
 ] as const;
 export type MeasuredTool = (typeof measuredTools)[number];
 /** Before the work on it, or after. */

@@ -1,6 +1,7 @@
 import * as z from "zod";
 import { callTool } from "../../calc/call";
 import type { Tool } from "../../calc/tool";
+import { closureTool } from "../../calc/tools/closure";
 import { couplingTool } from "../../calc/tools/coupling";
 import { fitSeriesTool } from "../../calc/tools/fit-series";
 import { flatnessTool } from "../../calc/tools/flatness";
@@ -25,6 +26,7 @@ const tools: Readonly<Record<MeasuredTool, Tool>> = {
   "frame-pull": framePullTool,
   coupling: couplingTool,
   "shaft-align": shaftAlignTool,
+  closure: closureTool,
 };
 
 export const measuredInput = z.object({
@@ -93,6 +95,7 @@ function verdictOf(input: object, output: unknown): Bodies["measured"]["verdict"
 const u = z.number().gt(0);
 const uncertain = z.union([
   z.object({ expandedUncertaintyMm: u }),
+  z.object({ expandedUncertainty: u }),
   z.object({ expandedUncertainty: z.object({ offsetMm: u, angleDeg: u }) }),
   z.object({ pair: z.object({ expandedUncertaintyMm: u }) }),
 ]);

@@ -13,6 +13,7 @@ export const measuredToolWords: Record<MeasuredTool, string> = {
   "frame-pull": "Frame under tension",
   coupling: "Coupling",
   "shaft-align": "Coupled shafts",
+  closure: "Back to zero",
 };
 
 export const measuredCheckWords: Record<MeasuredCheck, string> = {

@@ -40,6 +40,7 @@ const called: Record<MeasuredTool, string> = {
   "frame-pull": "Which frame",
   coupling: "Which coupling",
   "shaft-align": "Which shafts",
+  closure: "Which drive",
 };
 
 /** Something measured with a tool of the calculation: its fields, its answer drawn, the shims that it asks from the drawers, and the entry. */
@@ -101,7 +102,7 @@ export function MeasurePane({ tool, bench }: { tool: MeasuredTool; bench: BenchT
   const withInstrument = (id: string) => {
     change("with", id);
     const chosen = instruments.find((one) => one.id === id);
-    if (chosen && form.getValues("u") !== undefined)
+    if (chosen && form.getValues("u") !== undefined && texts.unit !== "arcmin")
       form.setValue("u", numberText(reader, Number(widthUncertainty(chosen).toFixed(4))));
   };
   return (

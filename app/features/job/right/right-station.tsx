@@ -1,32 +1,25 @@
 import type { ComponentType } from "react";
 import { type MeasuredTool, measuredTools } from "~/core/logbook";
 import { Choice } from "~/ui/choice";
-import { deferred } from "~/ui/deferred";
-import type { BenchTool } from "../../bench/bench-tool";
 import { measuredToolWords } from "../../words/measured";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
+import { measurePane } from "./deferred-measure";
 import { ShaftPane } from "./shaft-pane";
 
-/** Each with its tool, fetched when it is chosen. */
-const pane = (tool: MeasuredTool, load: () => Promise<{ tool: BenchTool }>): ComponentType =>
-  deferred(async () => {
-    const [{ MeasurePane }, { tool: bench }] = await Promise.all([import("./measure-pane"), load()]);
-    return () => <MeasurePane tool={tool} bench={bench} />;
-  });
-
-const panes: Record<MeasuredTool, ComponentType> = {
-  "part-runout": pane("part-runout", () => import("../../bench/measures/part-runout")),
-  "fit-series": pane("fit-series", () => import("../../bench/measures/fit-series")),
-  "housing-line": pane("housing-line", () => import("../../bench/measures/housing-line")),
-  flatness: pane("flatness", () => import("../../bench/measures/flatness")),
-  "wheel-align": pane("wheel-align", () => import("../../bench/measures/wheel-align")),
-  "frame-pull": pane("frame-pull", () => import("../../bench/measures/frame-pull")),
-  coupling: pane("coupling", () => import("../../bench/measures/coupling")),
-  "shaft-align": pane("shaft-align", () => import("../../bench/measures/shaft-align")),
+const panes: Record<Exclude<MeasuredTool, "closure">, ComponentType> = {
+  "part-runout": measurePane("part-runout", () => import("../../bench/measures/part-runout")),
+  "fit-series": measurePane("fit-series", () => import("../../bench/measures/fit-series")),
+  "housing-line": measurePane("housing-line", () => import("../../bench/measures/housing-line")),
+  flatness: measurePane("flatness", () => import("../../bench/measures/flatness")),
+  "wheel-align": measurePane("wheel-align", () => import("../../bench/measures/wheel-align")),
+  "frame-pull": measurePane("frame-pull", () => import("../../bench/measures/frame-pull")),
+  coupling: measurePane("coupling", () => import("../../bench/measures/coupling")),
+  "shaft-align": measurePane("shaft-align", () => import("../../bench/measures/shaft-align")),
 };
 
-const whats = ["shaft", ...measuredTools] as const;
+/** Whether a drive comes back to zero belongs to its proof. */
+const whats = ["shaft", ...measuredTools.filter((tool) => tool !== "closure")] as const;
 
 /** What is put right while it is apart: shafts measured and filled up, fits, runout, housings, frames and couplings. */
 export function RightStation() {

@@ -6,6 +6,7 @@ import { asymmetries, usualAsymmetryPercent } from "~/core/proving";
 import type { Stage } from "~/core/records";
 import { frameOf, gearNames } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
+import { Fold } from "~/ui/fold";
 import { useDoNow } from "../../shell/use-arrival";
 import { unprovenEndsWords, unprovenWords } from "../../words/proof";
 import { asymmetryWords, outstandingWords } from "../../words/run";
@@ -13,6 +14,7 @@ import { shortDay } from "../../words/times";
 import { onlyPushes } from "../advise/only-pushes";
 import { useJobScreen } from "../entries/job-context";
 import { useTexts } from "../entries/use-draft";
+import { measurePane } from "../right/deferred-measure";
 import { SweepFold } from "../shift/sweep-fold";
 import { ClunkPane } from "./clunk-pane";
 import { GoingLive } from "./going-live";
@@ -21,6 +23,8 @@ import { RunForm } from "./run-form";
 import { RunFigures } from "./run-judged";
 import { RunMatrix } from "./run-matrix";
 import { StallList } from "./stall-list";
+
+const Closure = measurePane("closure", () => import("../../bench/measures/closure"));
 
 /** The runs that prove it: each touched, run, filled in and judged; what is still to be done is seen. */
 export function Prove() {
@@ -75,6 +79,12 @@ export function Prove() {
         )}
         {choice && <RunForm key={choice.key} choice={choice} way={way} />}
         <SweepFold stage={stage} />
+        <Fold summary="Does it come back to zero?">
+          <p className="mb-3">
+            Bring the mark to zero driving forwards. Drive whole turns, read by how much it misses; the same way back.
+          </p>
+          <Closure />
+        </Fold>
       </section>
       <section aria-label="Runs so far" className="grid gap-4 content-start">
         <Outstanding />

@@ -79,6 +79,7 @@ export function RunForm({ choice, way }: { choice: RunChoice; way: RunWay }) {
     <RunTimer
       minutes={run?.minutes ?? null}
       outputRpm={outputRpm}
+      wholeTurn={run?.move === "full-turn"}
       error={(name) => (name === "minutes" ? problem("ran", "minutes") : problem(name))}
     />
   );

@@ -14,12 +14,15 @@ const keptEveryMs = 60_000;
 export function RunTimer({
   minutes,
   outputRpm,
+  wholeTurn,
   error,
 }: {
   /** So long at least; null: as long as it takes. */
   minutes: number | null;
   /** What the train gives; null: not known. */
   outputRpm: number | null;
+  /** One turn watched for a stall: where that was belongs to it. */
+  wholeTurn: boolean;
   error: (name: string) => string | undefined;
 }) {
   const reader = useWords();
@@ -96,7 +99,7 @@ export function RunTimer({
           another watch.
         </p>
       )}
-      {slow && (
+      {(slow || wholeTurn) && (
         <div className="flex flex-wrap gap-5 items-center">
           <TurnDial
             expectedDeg={expected}
