@@ -31,3 +31,4 @@ export { type ThermalMesh, thermalMesh } from "./thermal-mesh";
 export { type GearBlank, toothCircles } from "./tooth-circles";
 export { type GearParts, type Unwise, unwiseContact, unwiseIn } from "./unwise";
 export { usableContactRatio } from "./usable-contact";
+export { type MemberGrowth, type WarmMesh, warmMesh } from "./warm-mesh";

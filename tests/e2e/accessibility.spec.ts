@@ -115,7 +115,7 @@ for (const room of rooms) {
     await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
     await check("stage");
     const stage = new URL(page.url()).pathname;
-    for (const what of ["geometry", "adjuster", "limits", "stage", "swap"]) {
+    for (const what of ["geometry", "adjuster", "limits", "stage", "swap", "proof-plan"]) {
       await visit(page, `${stage}/${what}`);
       await check(`revise ${what}`);
     }

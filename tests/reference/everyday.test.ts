@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { spurPair, thermalMesh, warmMesh } from "~/core/gears";
+import { mustHold } from "~/core/quantity";
 import { refusalOf, run } from "./run";
 
 describe("fit (ISO 286-2)", () => {
@@ -186,5 +188,31 @@ describe("warm-up", () => {
   });
   test("three points are refused", () => {
     expect(refusalOf("warm-up", { points: points([0, 5, 10]) })).toBe("too-few points");
+  });
+});
+
+describe("warm mesh", () => {
+  const still = { perK: 0, byK: 0, moisture: 0 };
+  const pair = spurPair([20, 40], 1, 30);
+
+  test("PA 66 grown by 0.5 % with water, module 1, 20 : 40: −2·tan 20°·30·0.005 = −0.109 mm of backlash (handbook of limits)", () => {
+    const wet = { ...still, moisture: 0.005 };
+    const warm = mustHold(warmMesh(pair, still, [wet, wet]));
+    expect(warm.backlashChangeMm).toBeCloseTo(-0.109, 3);
+    expect(warm.centreDistanceChangeMm).toBe(0);
+  });
+
+  test("what heat does is what the thermal mesh says; each member’s part adds up to the whole", () => {
+    const [housing, driver, driven] = [
+      { perK: 23e-6, byK: 25, moisture: 0 },
+      { perK: 11.5e-6, byK: 35, moisture: 0 },
+      { perK: 110e-6, byK: 40, moisture: 0 },
+    ];
+    const warm = mustHold(warmMesh(pair, housing, [driver, driven]));
+    const heat = mustHold(thermalMesh(pair, 23e-6, [11.5e-6, 110e-6], 25, [35, 40]));
+    expect(warm.backlashChangeMm).toBeCloseTo(heat.backlashChangeMm, 12);
+    expect(warm.shares[0] + warm.shares[1] + warm.shares[2]).toBeCloseTo(warm.backlashChangeMm, 12);
+    expect(warm.shares[0]).toBeGreaterThan(0);
+    expect(warm.shares[2]).toBeLessThan(warm.shares[1]);
   });
 });

@@ -4,7 +4,7 @@ import type { KindPanes } from "./kind-panes";
 
 /** null: it shows nothing beyond what all kinds do. */
 const panes: { readonly [K in StageKind]: Later<KindPanes<K>> | null } = {
-  "gear-pair": null,
+  "gear-pair": later(async () => (await import("./gear-pair/panes")).gearPair),
   worm: later(async () => (await import("./worm/panes")).worm),
   bevel: later(async () => (await import("./bevel/panes")).bevel),
   planetary: later(async () => (await import("./planetary/panes")).planetary),

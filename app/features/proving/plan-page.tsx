@@ -50,14 +50,7 @@ export function PlanPage({ machine, stage, gears, plan, revisions, proposed, may
           </p>
         </header>
         {mayWork ? (
-          <PlanForm
-            key={plan?.id ?? "new"}
-            of={stage?.id ?? machine.id}
-            plan={plan}
-            proposed={proposed}
-            gears={gears}
-            back={back}
-          />
+          <PlanForm of={stage?.id ?? machine.id} plan={plan} proposed={proposed} gears={gears} back={back} />
         ) : (
           <ul>
             {(plan?.runs ?? []).map((run) => (

@@ -227,6 +227,15 @@ function StagePart({ stage, entries }: { stage: Stage; entries: readonly Entry[]
         );
       })}
       {record.moves.length === 0 && <Text>Nothing was moved.</Text>}
+      {record.planned.map(({ last }) => {
+        if (!last) return null;
+        const { title, detail } = entryWords(reader, last, stage);
+        return (
+          <Text key={last.id}>
+            {title}. {detail}
+          </Text>
+        );
+      })}
       {clampLines(reader, clampsTouched(entries, stage.id)).map((line, i) => (
         <Text key={`${i} ${line}`} style={look.mid}>
           {line}

@@ -18,6 +18,7 @@ import { RoundsCompared } from "~/app/features/stage/rounds-compared";
 import { StandingWhy } from "~/app/features/stage/standing-why";
 import { ThrustPane } from "~/app/features/stage/thrust-pane";
 import { TriedPane } from "~/app/features/stage/tried-pane";
+import { WarmPane } from "~/app/features/stage/warm-pane";
 import { WearPane } from "~/app/features/stage/wear-pane";
 import { TrendPane } from "~/app/features/trend/trend-pane";
 import { capital } from "~/app/features/words/count";
@@ -136,6 +137,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
             {loaderData.friction && <FrictionPane found={loaderData.friction} spoken={stageUnit(reader, element)} />}
             <LimitsHistory stage={stage} revisions={loaderData.limits} mayEdit={loaderData.mayEdit} />
             <LearntPane stage={stage} learnt={loaderData.learnt} mayEdit={loaderData.mayEdit} />
+            <WarmPane stage={stage} result={standing?.result ?? null} />
             <ProofPane stage={stage} mayEdit={loaderData.mayWork} />
             <GearPositions stage={stage} />
             <section aria-labelledby="geometry">

@@ -1,5 +1,5 @@
 import { useWords } from "~/app/features/words/use-words";
-import { clampsTouched, type Entry, type JobRecord, ranWell } from "~/core/logbook";
+import { clampsTouched, type Entry, type JobRecord, outstandingOf, ranWell } from "~/core/logbook";
 import type { Stage } from "~/core/records";
 import { aimOf, judgedBy } from "~/core/stages";
 import { BeforeAfter } from "~/ui/band-gauge/before-after";
@@ -10,6 +10,8 @@ import { entryWords, sideValueWords } from "../../words/entry";
 import { noLimits } from "../../words/limit-words";
 import { unprovenEndsWords, unprovenWords } from "../../words/proof";
 import { stageUnit } from "../../words/quantity";
+import type { Reader } from "../../words/reader";
+import { outstandingWords } from "../../words/run";
 import { verdictState } from "../../words/state";
 
 /** A stage of a job: as found and as left on one scale, and between them what was done. */
@@ -50,9 +52,9 @@ export function StageOnPage({
             </li>
           ))}
           <li>
-            {clampWords(record)} {proofWords(record)}
+            {clampWords(record)} {proofWords(reader, record)}
           </li>
-          {[record.shift, ...record.sweeps].map((entry) => {
+          {[record.shift, ...record.sweeps, ...record.planned.map(({ last }) => last)].map((entry) => {
             if (!entry) return null;
             const { title, detail } = entryWords(reader, entry, stage);
             return (
@@ -104,13 +106,23 @@ function clampWords({ clamps }: JobRecord): string {
   return `${firm} of ${clamps.length} clamps firm${compound}${unknown > 0 ? `, ${unknown} not known` : ""}.`;
 }
 
-function proofWords({ proofs, unproven, unprovenEnds }: JobRecord): string {
+function proofWords(reader: Reader, record: JobRecord): string {
+  const { proofs, unproven, unprovenEnds } = record;
   const powered = proofs.filter(({ body }) => body.way === "powered");
   const good = powered.filter(ranWell).length;
   if (powered.length === 0) return "No powered run.";
   const bad = powered.length - good;
-  const runs = `${powered.length} powered ${powered.length === 1 ? "run" : "runs"}${bad > 0 ? `, ${bad} of them stalled or stopped` : ""}.`;
-  return [runs, [unprovenWords(unproven), unprovenEndsWords(unprovenEnds)].filter(Boolean).join(". ")]
+  const runs = `${powered.length} powered ${powered.length === 1 ? "run" : "runs"}${bad > 0 ? `, ${bad} of them did not go well` : ""}.`;
+  return [
+    runs,
+    [
+      unprovenWords(unproven),
+      outstandingWords(reader, outstandingOf(record).outstanding ?? []),
+      unprovenEndsWords(unprovenEnds),
+    ]
+      .filter(Boolean)
+      .join(". "),
+  ]
     .filter(Boolean)
     .join(" ")
     .replace(/([^.])$/, "$1.");
