@@ -106,7 +106,9 @@ export function RunForm({ choice, way }: { choice: RunChoice; way: RunWay }) {
       {ends && choice.direction && <AxisRun element={element} direction={choice.direction} field={field} />}
       <div className="grid sm:grid-cols-2 gap-4">
         {powered && <Field label="Current" hint="A, or mA" {...field("current")} />}
-        {powered && <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />}
+        {powered && placed.length === 0 && (
+          <Field label="Temperature" hint="°C, or with °F" {...field("temperature")} />
+        )}
         {supplyFields
           .filter(({ of }) => asked.has(of))
           .map(({ of, name, unit }) => (

@@ -119,8 +119,13 @@ export function WarmMesh({
       </p>
       {warm?.ok && (
         <p className="text-mid">
-          {members.map(({ name }, i) => `${name} ${mm.figure(warm.value.shares[i] ?? 0)} ${mm.unit}`).join(", ")}.
-          Growth of materials and what water does to them from memory; a maker’s figures overrule them.
+          {members
+            .map(
+              ({ name }, i) =>
+                `${name} ${(warm.value.shares[i] ?? 0) > 0 ? "+" : ""}${mm.figure(warm.value.shares[i] ?? 0)} ${mm.unit}`,
+            )
+            .join(", ")}
+          . Growth of materials and what water does to them from memory; a maker’s figures overrule them.
         </p>
       )}
     </section>
