@@ -1,7 +1,7 @@
 import { seededRandom } from "../core/practice";
 import { carriageFound, carriageSet } from "./carriage";
 import { gearboxApart, gearboxGuide } from "./gearbox";
-import { proofPlanActs } from "./proofs";
+import { proofPlanActs } from "./proof-plans";
 import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
 import { pluckedRounds, reTensioned } from "./strands";
