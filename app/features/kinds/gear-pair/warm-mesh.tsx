@@ -1,15 +1,15 @@
 import { type MemberGrowth, warmMesh } from "~/core/gears";
 import { judge, worstVerdict } from "~/core/limits";
-import { parseQuantity, type Refusal } from "~/core/quantity";
 import { type GrowingMaterial, growingMaterials, growthOf } from "~/core/reference";
 import type { Elements } from "~/core/stages";
-import { Field, Select } from "~/ui/field";
+import { Select } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
 import { materialWords } from "../../words/material";
 import { Refused } from "../../words/refused";
 import { spoken } from "../../words/spoken";
 import { verdictState } from "../../words/state";
 import { useWords } from "../../words/use-words";
+import { DegreesField, degreesIn } from "../degrees-field";
 
 const members = [
   { key: "housing", name: "Housing" },
@@ -63,7 +63,7 @@ export function WarmMesh({
   return (
     <section aria-label="When it runs warm" className="grid gap-3 py-2">
       <div className="max-w-56">
-        <Degrees label="Set at" name="warm.from" {...{ texts, onText }} />
+        <DegreesField label="Set at" name="warm.from" {...{ texts, onText }} />
       </div>
       {members.map(({ key, name }) => (
         <div key={key} className="grid grid-cols-3 gap-3 items-start">
@@ -79,7 +79,7 @@ export function WarmMesh({
               </option>
             ))}
           </Select>
-          <Degrees label="works at" name={`warm.${key}.to`} {...{ texts, onText }} />
+          <DegreesField label="works at" name={`warm.${key}.to`} {...{ texts, onText }} />
           {key !== "housing" && (
             <Select
               label="in"
@@ -139,34 +139,3 @@ const materialNamed = (text: string | undefined): GrowingMaterial | null => {
   const plain = text?.trim().toLowerCase();
   return growingMaterials.find((material) => materialWords[material] === plain || material === plain) ?? null;
 };
-
-function Degrees({
-  label,
-  name,
-  texts,
-  onText,
-}: {
-  label: string;
-  name: string;
-  texts: Readonly<Record<string, string>>;
-  onText: (name: string, text: string) => void;
-}) {
-  const { problem } = degreesIn(texts[name]);
-  return (
-    <Field
-      label={label}
-      hint="°C"
-      inputMode="decimal"
-      autoComplete="off"
-      value={texts[name] ?? ""}
-      onChange={(event) => onText(name, event.target.value)}
-      error={problem ? <Refused refusal={problem} /> : undefined}
-    />
-  );
-}
-
-function degreesIn(text: string | undefined): { value: number | null; problem: Refusal | null } {
-  if (!text?.trim()) return { value: null, problem: null };
-  const read = parseQuantity(text, "temperature", "C");
-  return read.ok ? { value: read.value.value, problem: null } : { value: null, problem: read.refusal };
-}

@@ -9,11 +9,10 @@ import {
   warmTension,
 } from "~/core/belts";
 import { judge, worstVerdict } from "~/core/limits";
-import { parseQuantity, type Refusal } from "~/core/quantity";
-import { Field, Select } from "~/ui/field";
+import { Select } from "~/ui/field";
 import { StateMark } from "~/ui/state-mark";
-import { Refused } from "../../words/refused";
 import { verdictState } from "../../words/state";
+import { DegreesField, degreesIn } from "../degrees-field";
 
 const frameWords: Record<FrameMaterial, string> = { steel: "steel", "cast-iron": "cast iron", aluminium: "aluminium" };
 const cordWords: Record<CordMaterial, string> = { glass: "glass cord", steel: "steel cord", aramid: "aramid cord" };
@@ -72,17 +71,6 @@ export function WarmBelt({
       ))}
     </Select>
   );
-  const degrees = (name: string, label: string, refusal: Refusal | null) => (
-    <Field
-      label={label}
-      hint="°C"
-      inputMode="decimal"
-      autoComplete="off"
-      value={texts[name] ?? ""}
-      onChange={(event) => onText(name, event.target.value)}
-      error={refusal ? <Refused refusal={refusal} /> : undefined}
-    />
-  );
   return (
     <section aria-labelledby="warm-belt">
       <h4 id="warm-belt" className="font-bold">
@@ -91,8 +79,8 @@ export function WarmBelt({
       <div className="grid grid-cols-2 gap-3">
         {pick("warm.frame", "The frame is of", frameWords)}
         {pick("warm.cord", "The belt pulls by", cordWords)}
-        {degrees("warm.from", "Now it is", from.problem)}
-        {degrees("warm.to", "Running it gets", to.problem)}
+        <DegreesField label="Now it is" name="warm.from" {...{ texts, onText }} />
+        <DegreesField label="Running it gets" name="warm.to" {...{ texts, onText }} />
       </div>
       <p role="status" className="text-lg mt-2">
         {warm === null || tensionN === null ? (
@@ -125,9 +113,3 @@ const warmRange = (
   warmTension({ ...belt, tensionN: least }),
   warmTension({ ...belt, tensionN: greatest }),
 ];
-
-function degreesIn(text: string | undefined): { value: number | null; problem: Refusal | null } {
-  if (!text?.trim()) return { value: null, problem: null };
-  const read = parseQuantity(text, "temperature", "C");
-  return read.ok ? { value: read.value.value, problem: null } : { value: null, problem: read.refusal };
-}
