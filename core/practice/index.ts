@@ -6,6 +6,8 @@ export {
   type Shown,
   shownIn,
 } from "./instrument-units";
+export { type KnockingCase, knockingCase } from "./knocking-case";
+export { type KnockingPart, type TurnedStage, tapAlong, turnLine } from "./knocking-line";
 export {
   lowestPartial,
   type PluckedString,

@@ -1,0 +1,19 @@
+export { type Cause, type Ground, rankSuspects, type Suspect, type Symptom } from "./rank";
+export { type CauseRule, causeRules } from "./rules";
+export {
+  type CauseCode,
+  causeCodes,
+  type SuspectState,
+  type SymptomKind,
+  type SymptomWhen,
+  suspectStates,
+  symptomDirections,
+  symptomKinds,
+  symptomLoads,
+  symptomPlaces,
+  symptomSpeeds,
+  symptomWarmths,
+  type TestCode,
+  testCodes,
+  type WhenSaid,
+} from "./vocabulary";

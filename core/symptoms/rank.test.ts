@@ -1,0 +1,60 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { knockingCase, seededRandom } from "../practice";
+import { tappedRate } from "../proving";
+import { linePeriods } from "../stages";
+import { rankSuspects, type Symptom } from "./rank";
+import { causeRules } from "./rules";
+import { causeCodes } from "./vocabulary";
+
+const unsaid: Symptom["when"] = { direction: null, load: null, warmth: null, place: null, speed: null };
+const symptom = (more: Partial<Symptom>): Symptom => ({ kinds: [], when: unsaid, heard: null, ...more });
+const pair = [{ id: "a", kind: "gear-pair" as const }];
+const periods = [
+  { stageId: "a", gear: null, part: "driver-turn" as const, perMinute: 90 },
+  { stageId: "a", gear: null, part: "driven-turn" as const, perMinute: 30 },
+  { stageId: "a", gear: null, part: "tooth" as const, perMinute: 1800 },
+];
+const first = (of: Symptom) => rankSuspects(of, pair, periods)[0];
+
+test("lines turned tooth by tooth and tapped by a hand: the part at fault is among the first three", () => {
+  const random = seededRandom(17);
+  const found = Array.from({ length: 200 }, () => {
+    const { kept, stages, taps, cause } = knockingCase(random);
+    const rate = tappedRate(taps);
+    if (!rate.ok) return false;
+    const suspects = rankSuspects(symptom({ kinds: ["knock"], heard: rate.value }), stages, linePeriods(kept, stages));
+    return suspects.slice(0, 3).some(({ stageId, part }) => stageId === cause.stageId && part === cause.part);
+  });
+  expect(found.filter(Boolean).length / found.length).toBeGreaterThan(0.95);
+});
+
+test("a knock once a wheel turn is the wheel, with the tooth before the runout; what speaks for and against stands beside it", () => {
+  const suspect = first(symptom({ kinds: ["knock"], heard: { perMinute: 30.2, toleranceShare: 0.03 } }));
+  expect(suspect).toMatchObject({ part: "driven-turn", perMinute: 30 });
+  expect(suspect?.causes[0]).toMatchObject({ code: "tooth-damaged", test: "mark-and-watch" });
+  expect(suspect?.causes[0]?.speaksFor.map(({ code }) => code)).toEqual(["comes-as-often", "shows-so"]);
+  const pinion = rankSuspects(
+    symptom({ kinds: ["knock"], heard: { perMinute: 30.2, toleranceShare: 0.03 } }),
+    pair,
+    periods,
+  ).find(({ part }) => part === "driver-turn");
+  expect(pinion?.causes[0]?.against).toContainEqual({ code: "comes-otherwise", perMinute: 90 });
+});
+
+test("a clunk at reversal without a rhythm is play of the mesh, not a tooth", () => {
+  const suspect = first(symptom({ kinds: ["clunk"], when: { ...unsaid, direction: "at-reversal" } }));
+  expect(suspect?.causes[0]?.code).toBe("mesh-loose");
+});
+
+test("with nothing said every cause that the stage can have is still there, and none is of another kind", () => {
+  fc.assert(
+    fc.property(fc.constantFrom("gear-pair", "worm", "toothed-belt", "chain", "coupling", "gap" as const), (kind) => {
+      const all = rankSuspects(symptom({}), [{ id: "a", kind }], periods).flatMap(({ causes }) => causes);
+      expect(all.every(({ score }) => score <= 0 && score > -1)).toBe(true);
+      for (const { code } of all)
+        expect(causeRules.find((rule) => rule.code === code)?.kinds ?? [kind]).toContain(kind);
+    }),
+  );
+  expect(new Set(causeRules.map(({ code }) => code))).toEqual(new Set(causeCodes));
+});

@@ -1,0 +1,142 @@
+import { heardPeriod } from "../proving";
+import type { LinePeriod, RecurringPart, StageKind } from "../stages";
+import { type CauseRule, causeRules } from "./rules";
+import type { CauseCode, SymptomKind, SymptomWhen, TestCode, WhenSaid } from "./vocabulary";
+
+export type Symptom = {
+  kinds: readonly SymptomKind[];
+  when: SymptomWhen;
+  /** How often it comes, at the speed for which the periods were worked out; null: it was not timed, or has no rhythm. */
+  heard: { perMinute: number; toleranceShare: number } | null;
+};
+
+/** What speaks for a cause, or against it. */
+export type Ground =
+  | { code: "comes-as-often" | "comes-nearly"; times: number; deviationPercent: number }
+  | { code: "comes-otherwise"; perMinute: number }
+  | { code: "has-no-rhythm" }
+  | { code: "not-timed" }
+  | { code: "shows-so"; kind: SymptomKind }
+  | { code: "shows-otherwise" }
+  | { code: "when"; said: WhenSaid };
+
+export type Cause = { code: CauseCode; score: number; speaksFor: Ground[]; against: Ground[]; test: TestCode };
+
+/** A part of a stage, or the stage as a whole, with what may be wrong with it, likeliest first. */
+export type Suspect = {
+  key: string;
+  stageId: string;
+  gear: string | null;
+  part: RecurringPart | null;
+  perMinute: number | null;
+  causes: Cause[];
+  score: number;
+};
+
+const weights = {
+  /** A noise that was timed is worth more than any word for it. */
+  period: 5,
+  nearness: 1,
+  anotherTime: 0.75,
+  otherPeriod: -6,
+  noRhythm: -2,
+  /** Just enough that a part whose period was not looked at stands behind what has none. */
+  notTimed: -0.25,
+  shows: 2,
+  showsOtherwise: -3,
+  when: 1,
+} as const;
+
+/**
+ * Everything of a line that may be behind a symptom, likeliest first. Each part is one suspect, whatever may be wrong with it: what sits on one
+ * shaft comes equally often, and is told apart by hands. Ranked by a sum of what speaks for and against; the weights are common practice.
+ *
+ * @param stages of the line, in its order
+ * @param periods at the speed at which the symptom was timed
+ */
+export function rankSuspects(
+  symptom: Symptom,
+  stages: readonly { id: string; kind: StageKind }[],
+  periods: readonly LinePeriod[],
+  rules: readonly CauseRule[] = causeRules,
+): Suspect[] {
+  const suspects = new Map<string, Suspect>();
+  for (const { id, kind } of stages)
+    for (const rule of rules) {
+      if (rule.kinds && !rule.kinds.includes(kind)) continue;
+      const of =
+        rule.parts.length === 0 ? [null] : periods.filter((one) => one.stageId === id && rule.parts.includes(one.part));
+      for (const period of of) {
+        const key = [id, period?.gear ?? "", period?.part ?? ""].join(" ");
+        const suspect = suspects.get(key) ?? {
+          ...{ key, stageId: id, gear: period?.gear ?? null, part: period?.part ?? null },
+          ...{ perMinute: period?.perMinute ?? null, causes: [], score: 0 },
+        };
+        suspect.causes.push(judgeCause(rule, period, symptom));
+        suspects.set(key, suspect);
+      }
+    }
+  for (const suspect of suspects.values()) {
+    suspect.causes.sort((a, b) => b.score - a.score);
+    suspect.score = suspect.causes[0]?.score ?? 0;
+  }
+  // Of equal ones the first of the line: sorting keeps their order.
+  return [...suspects.values()].sort((a, b) => b.score - a.score);
+}
+
+function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom): Cause {
+  const grounds = [
+    ...periodGrounds(rule, period, symptom),
+    ...showsGrounds(rule, symptom),
+    ...whenGrounds(rule, symptom),
+  ];
+  return {
+    code: rule.code,
+    score: grounds.reduce((sum, { score }) => sum + score, 0),
+    speaksFor: grounds.flatMap(({ ground, score }) => (score > 0 ? [ground] : [])),
+    against: grounds.flatMap(({ ground, score }) => (score < 0 ? [ground] : [])),
+    test: rule.test,
+  };
+}
+
+type Weighed = { ground: Ground; score: number };
+
+function periodGrounds({ times }: CauseRule, period: LinePeriod | null, { heard }: Symptom): Weighed[] {
+  if (!heard) return period ? [{ ground: { code: "not-timed" }, score: weights.notTimed }] : [];
+  if (!period) return [{ ground: { code: "has-no-rhythm" }, score: weights.noRhythm }];
+  const matchWithin = (toleranceShare: number) =>
+    heardPeriod({
+      sources: [{ id: "", perMinute: period.perMinute, fixed: false }],
+      heardPerMinute: heard.perMinute,
+      toleranceShare,
+      maxTimes: Math.max(...times),
+    }).matches.find((one) => times.includes(one.times));
+  const match = matchWithin(heard.toleranceShare);
+  // One timing in twenty lies outside of its own interval: nobody is let off for that.
+  const near = match ?? matchWithin(Math.min(0.49, nearTimes * heard.toleranceShare));
+  if (!near) return [{ ground: { code: "comes-otherwise", perMinute: period.perMinute }, score: weights.otherPeriod }];
+  const { deviationPercent } = near;
+  const ground: Ground = { code: match ? "comes-as-often" : "comes-nearly", times: near.times, deviationPercent };
+  const off = heard.toleranceShare > 0 ? Math.abs(deviationPercent) / (100 * heard.toleranceShare) : 0;
+  return [{ ground, score: weights.period - weights.nearness * off - weights.anotherTime * times.indexOf(near.times) }];
+}
+
+/** Within so many times its tolerance a timing still speaks for a part. */
+const nearTimes = 2.5;
+
+function showsGrounds({ shows }: CauseRule, { kinds }: Symptom): Weighed[] {
+  const shown = kinds.filter((kind) => shows[kind] !== undefined);
+  if (kinds.length === 0) return [];
+  if (shown.length === 0) return [{ ground: { code: "shows-otherwise" }, score: weights.showsOtherwise }];
+  return shown.map((kind) => ({
+    ground: { code: "shows-so", kind },
+    score: (weights.shows * (shows[kind] ?? 0)) / kinds.length,
+  }));
+}
+
+function whenGrounds(rule: CauseRule, { when }: Symptom): Weighed[] {
+  return Object.values(when).flatMap((said) => {
+    const speaks = said === null ? undefined : rule.when[said];
+    return said !== null && speaks ? [{ ground: { code: "when" as const, said }, score: weights.when * speaks }] : [];
+  });
+}
