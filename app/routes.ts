@@ -53,6 +53,7 @@ export default [
     route("guides/new", "routes/guide/new-guide.tsx"),
     route("options", "routes/options/machine-options.tsx"),
     route("proof-plan", "routes/proof-plan/machine-plan.tsx"),
+    route("why", "routes/why/route.tsx"),
     route("shafts", "routes/shaft/machine-shafts.tsx"),
     route("shafts/new", "routes/shaft/new-shaft.tsx"),
   ]),

@@ -5,6 +5,7 @@ import { proofPlanActs } from "./proof-plans";
 import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
 import { pluckedRounds, reTensioned } from "./strands";
+import { symptomActs } from "./symptoms";
 import type { DemoMachine, DemoStage } from "./types";
 import { upkeepActs } from "./upkeep";
 import { type Act, Visits } from "./visits";
@@ -40,6 +41,7 @@ export function scenario(now: Date): Act[] {
     ...machines.flatMap((item) => meterReadings(item, now)),
     ...upkeepActs(now),
     ...proofPlanActs(now),
+    ...symptomActs(now),
   ].sort((a, b) => a.at.getTime() - b.at.getTime());
 }
 

@@ -42,6 +42,7 @@ export type Act = {
     | "keep-guide"
     | "keep-shaft"
     | "keep-proof-plan"
+    | "log-symptom"
     | "keep-upkeep"
     | "log-upkeep"
     | "attach-photograph";

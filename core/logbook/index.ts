@@ -93,6 +93,7 @@ export type {
 } from "./schema";
 export { type Drift, gearOfTrend, type StageTrend, stageTrend, type TrendAxis, type TrendPointAt } from "./stage-trend";
 export { type StageState, type Standing, standingOf } from "./standing";
+export { foundBehind, type SymptomKept, stateOfSuspect, suspectsNow, symptomsOf } from "./symptoms";
 export { type TightAgainstCurrent, type TightAndCurrent, tightAgainstCurrent } from "./tight-and-current";
 export { type TriedPart, triedParts } from "./tried-parts";
 export { firstDue, type UpkeepDue, upkeepDue } from "./upkeep-due";

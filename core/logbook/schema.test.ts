@@ -212,6 +212,23 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
   },
   greased: { points: [{ id: "p", name: "Main bearing", kind: "lithium NLGI 2", grams: 4 }], spread: true, note: "" },
   looked: { items: [{ id: "l", name: "Belt edges", found: "damage", note: "frayed" }], note: "" },
+  symptom: {
+    kinds: ["knock"],
+    when: { direction: "one-way", load: null, warmth: "cold", place: null, speed: null },
+    words: "since the new belt",
+    heard: { perMinute: 84, toleranceShare: 0.02, taps: 12 },
+    motorRpm: 700,
+  },
+  suspect: {
+    key: "s driven-turn",
+    stageId: "s",
+    part: "driven-turn",
+    gear: null,
+    cause: "tooth-damaged",
+    state: "found",
+    test: "mark-and-watch",
+    note: "tooth 14",
+  },
   "loose-thing": { thing: "pin", state: "in", where: "" },
   clamp: { clamp: 1, of: 4, pass: 1, passes: 2, state: "snug", torqueNm: null },
   proof: {

@@ -22,7 +22,18 @@ import type { FeelRound } from "../rounds";
 import { finite } from "../schemas";
 import { shaftPartRules } from "../shafts/part-rules";
 import { shaftPhases } from "../shafts/vocabulary";
-import { feels, judgedQuantities, measuredQuantities, placeWords, sideQuantities } from "../stages";
+import { feels, judgedQuantities, measuredQuantities, placeWords, recurringParts, sideQuantities } from "../stages";
+import {
+  causeCodes,
+  suspectStates,
+  symptomDirections,
+  symptomKinds,
+  symptomLoads,
+  symptomPlaces,
+  symptomSpeeds,
+  symptomWarmths,
+  testCodes,
+} from "../symptoms/vocabulary";
 import {
   changedThings,
   clampStates,
@@ -643,6 +654,31 @@ export const entryBodies = {
         guidesLubricated: z.boolean(),
       })
       .optional(),
+  }),
+  /** What a machine does that it should not, when, and how often; `motorRpm` at which it was timed, null: as the drive line has it. */
+  symptom: z.object({
+    kinds: z.array(z.enum(symptomKinds)),
+    when: z.object({
+      direction: z.enum(symptomDirections).nullable(),
+      load: z.enum(symptomLoads).nullable(),
+      warmth: z.enum(symptomWarmths).nullable(),
+      place: z.enum(symptomPlaces).nullable(),
+      speed: z.enum(symptomSpeeds).nullable(),
+    }),
+    words: z.string(),
+    heard: z.object({ perMinute: finite, toleranceShare: finite, taps: count.nullable() }).nullable(),
+    motorRpm: finite.nullable(),
+  }),
+  /** Names a symptom: what a test of one of its suspects came to. `key` of the suspect; `cause` null: of all that it may be. */
+  suspect: z.object({
+    key: z.string(),
+    stageId: id,
+    part: z.enum(recurringParts).nullable(),
+    gear: z.string().nullable(),
+    cause: z.enum(causeCodes).nullable(),
+    state: z.enum(suspectStates),
+    test: z.enum(testCodes).nullable(),
+    note: z.string(),
   }),
   note: z.object({ text: z.string() }),
   /** `saw`: the ids of the entries that the signer saw; null: nobody noted them. */

@@ -22,4 +22,6 @@ export const voidable: ReadonlySet<EntryKind> = new Set([
   "measured",
   "greased",
   "looked",
+  "symptom",
+  "suspect",
 ]);

@@ -63,7 +63,7 @@ export { normalPerCircumferential } from "./kinds/gear-pair/mesh";
 export type { RockedWheel } from "./kinds/kind";
 export { planetCircleMm } from "./kinds/planetary";
 export { wormFriction } from "./kinds/worm";
-export { drivingShaft, type LinePeriod, linePeriods } from "./line-periods";
+export { drivingShaft, type LinePeriod, linePeriods, linePeriodsAt } from "./line-periods";
 export { type MeasuringWay, relativeSpread, type ToJudged, usualPitches } from "./measured";
 export { meterShows } from "./meter-shows";
 export {
@@ -111,7 +111,7 @@ export {
   slackEndOf,
 } from "./quantities";
 export type { StageRatio } from "./ratio";
-export type { Recurrence, RecurringPart } from "./recurrence";
+export { type Recurrence, type RecurringPart, recurringParts } from "./recurrence";
 export type { AskedFor, Recommended, RuleCode } from "./rule";
 export { beltStiffness } from "./runs/belt";
 export { pathPull, readSpan, runDiameters, type StagePath, stagePath } from "./runs/path";

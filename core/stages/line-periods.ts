@@ -47,3 +47,22 @@ function solve(kept: KeptDriveLine, stages: readonly { id: string; element: Stag
   );
   return line.ok ? line.value : null;
 }
+
+/**
+ * The same while the first source turns otherwise than the line says, and the others with it.
+ *
+ * @param motorRpm null: as the line says
+ */
+export function linePeriodsAt(
+  kept: KeptDriveLine,
+  stages: readonly { id: string; element: StageElement }[],
+  motorRpm: number | null,
+): LinePeriod[] {
+  if (motorRpm === null) return linePeriods(kept, stages);
+  const usual = kept.sources[0]?.rpm ?? null;
+  const sources = kept.sources.map((source, i) => ({
+    ...source,
+    rpm: i === 0 ? motorRpm : source.rpm === null || !usual ? null : (source.rpm * motorRpm) / usual,
+  }));
+  return linePeriods({ ...kept, sources }, stages);
+}

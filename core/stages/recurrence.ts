@@ -1,17 +1,19 @@
 import { lcm } from "../numerics";
 
-export type RecurringPart =
-  | "driver-turn"
-  | "driven-turn"
-  | "tooth"
-  | "same-teeth"
-  | "belt-round"
-  | "chain-round"
-  | "link"
-  | "sun-tooth"
-  | "ring-tooth"
-  | "carrier-turn"
-  | "worm-turn";
+export const recurringParts = [
+  "driver-turn",
+  "driven-turn",
+  "tooth",
+  "same-teeth",
+  "belt-round",
+  "chain-round",
+  "link",
+  "sun-tooth",
+  "ring-tooth",
+  "carrier-turn",
+  "worm-turn",
+] as const;
+export type RecurringPart = (typeof recurringParts)[number];
 
 /** Something of a stage that comes round, and how often; `timesPerTurn` of its driving shaft. */
 export type Recurrence = { part: RecurringPart; timesPerTurn: number };

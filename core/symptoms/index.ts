@@ -1,4 +1,4 @@
-export { type Cause, type Ground, rankSuspects, type Suspect, type Symptom } from "./rank";
+export { type Cause, type Ground, rankSuspects, type Suspect, type Symptom, suspectKey } from "./rank";
 export { type CauseRule, causeRules } from "./rules";
 export {
   type CauseCode,

@@ -67,7 +67,7 @@ export function rankSuspects(
       const of =
         rule.parts.length === 0 ? [null] : periods.filter((one) => one.stageId === id && rule.parts.includes(one.part));
       for (const period of of) {
-        const key = [id, period?.gear ?? "", period?.part ?? ""].join(" ");
+        const key = suspectKey(id, period?.gear ?? null, period?.part ?? null);
         const suspect = suspects.get(key) ?? {
           ...{ key, stageId: id, gear: period?.gear ?? null, part: period?.part ?? null },
           ...{ perMinute: period?.perMinute ?? null, causes: [], score: 0 },
@@ -83,6 +83,10 @@ export function rankSuspects(
   // Of equal ones the first of the line: sorting keeps their order.
   return [...suspects.values()].sort((a, b) => b.score - a.score);
 }
+
+/** By what a suspect is known again. */
+export const suspectKey = (stageId: string, gear: string | null, part: RecurringPart | null): string =>
+  [stageId, gear ?? "", part ?? ""].join(" ");
 
 function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom): Cause {
   const grounds = [

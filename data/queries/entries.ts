@@ -198,6 +198,15 @@ export const upkeepWork = (db: Database, machineId: string, size: number) =>
         order by e.seq desc limit ${size}`,
   );
 
+/** What a machine did that it should not, and what came of its suspects, newest first. */
+export const symptomWork = (db: Database, machineId: string, size: number) =>
+  namedEntries(
+    db,
+    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+        where e.machine_id = ${machineId} and e.kind in ('symptom', 'suspect') and ${notVoided(sql`e.id`)}
+        order by e.seq desc limit ${size}`,
+  );
+
 /** Photographs that name one of these entries, oldest first. */
 export const photographsNaming = (db: Database, entryIds: readonly string[]) =>
   entryIds.length === 0

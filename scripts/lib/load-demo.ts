@@ -3,6 +3,8 @@ import { v7 } from "uuid";
 import { seededRandom, usualInstruments } from "../../core/practice";
 import { mustHold, type Result } from "../../core/quantity";
 import type { InstrumentId, Person, PersonId, WorkshopId } from "../../core/records";
+import type { RecurringPart } from "../../core/stages";
+import { suspectKey } from "../../core/symptoms";
 import type { Pool } from "../../data/postgres";
 import { people } from "../../demo/people";
 import { photographs } from "../../demo/photographs";
@@ -20,6 +22,7 @@ import { keepOption } from "../../operations/keep-option";
 import { keepProofPlan } from "../../operations/keep-proof-plan";
 import { keepShaft } from "../../operations/keep-shaft";
 import { keepUpkeep } from "../../operations/keep-upkeep";
+import { logSymptom } from "../../operations/log-symptom";
 import { logTrial } from "../../operations/log-trial";
 import { logUpkeep } from "../../operations/log-upkeep";
 import { logUsage } from "../../operations/log-usage";
@@ -49,6 +52,16 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "keep-guide": keepGuide,
   "keep-shaft": keepShaft,
   "keep-proof-plan": keepProofPlan,
+  // A suspect is known by its stage and part.
+  "log-symptom": (context, input) => {
+    const {
+      stageId,
+      gear = null,
+      part = null,
+      ...said
+    } = input as { stageId: string; gear?: string; part?: RecurringPart };
+    return logSymptom(context, { ...said, stageId, gear, part, key: suspectKey(stageId, gear, part) });
+  },
   "keep-upkeep": (context, input) => {
     const { list, ...said } = input as { list: string };
     return keepUpkeep(context, { ...said, list: JSON.parse(list) });

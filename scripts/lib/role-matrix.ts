@@ -124,6 +124,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/machines/:machineId/guides/new": { look: "work", send: "work" },
   "/stores/orders": { look: "signed-in", send: null },
   "/machines/:machineId/options": { look: "signed-in", send: "work" },
+  "/machines/:machineId/why": { look: "signed-in", send: "work" },
   "/machines/:machineId/proof-plan": { look: "signed-in", send: "work" },
   "/stages/:stageId/proof-plan": { look: "signed-in", send: "work" },
   "/machines/:machineId/shafts": { look: "signed-in", send: null },

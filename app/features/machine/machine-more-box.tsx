@@ -31,6 +31,9 @@ export function MachineMoreBox({
           <Link to={`/machines/${id}/guides`} className={line}>
             Guides
           </Link>
+          <Link to={`/machines/${id}/why`} className={line}>
+            Why does it do that?
+          </Link>
           <Link to={`/machines/${id}/proof-plan`} className={line}>
             What proves it as a whole
           </Link>

@@ -42,6 +42,10 @@ export function contentWords(payload: Waiting["payload"], stages: readonly Pick<
         return `Greased: ${(payload.points as { name: string }[]).map((point) => point.name).join(", ")}`;
       case "looked":
         return `Looked at: ${(payload.items as { name: string; found: string }[]).map((item) => `${item.name}, ${item.found}`).join("; ")}`;
+      case "symptom":
+        return `What it does: ${(payload.kinds as string[]).join(", ")}`;
+      case "suspect":
+        return `A suspect: ${payload.state}`;
       case "part-off":
         return `Off: ${name}`;
       case "part-on":

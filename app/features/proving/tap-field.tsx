@@ -3,15 +3,17 @@ import { useWords } from "~/app/features/words/use-words";
 import { formatNumber } from "../words/figure";
 import { TapKey } from "./tap-key";
 
-/** Fills the rate, and how far it may be off, from taps. */
-export function TapField({ name, off }: { name: string; off: string }) {
+/** Fills the rate, how far it may be off, and where it is asked the number of taps. */
+export function TapField({ name, off, taps }: { name: string; off: string; taps?: string }) {
   const reader = useWords();
   const { setValue } = useFormContext();
   return (
     <TapKey
-      onRate={({ perMinute, toleranceShare }) => {
-        setValue(name, formatNumber(reader, perMinute, 2), { shouldDirty: true, shouldValidate: true });
-        setValue(off, formatNumber(reader, 100 * toleranceShare, 1), { shouldDirty: true, shouldValidate: true });
+      onRate={(rate) => {
+        const said = { shouldDirty: true, shouldValidate: true };
+        setValue(name, formatNumber(reader, rate.perMinute, 2), said);
+        setValue(off, formatNumber(reader, 100 * rate.toleranceShare, 1), said);
+        if (taps) setValue(taps, String(rate.taps), said);
       }}
     />
   );

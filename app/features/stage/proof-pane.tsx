@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import type { Stage } from "~/core/records";
+import { buttonClass } from "~/ui/button";
 import { runName } from "../words/run";
 import { useWords } from "../words/use-words";
 
@@ -31,6 +32,11 @@ export function ProofPane({ stage, mayEdit }: { stage: Stage; mayEdit: boolean }
       ) : (
         <p>Nobody has said which runs: every direction under power.</p>
       )}
+      <p className="mt-2">
+        <Link to={`/machines/${stage.machineId}/why`} className={buttonClass("quiet")}>
+          Why does it do that?
+        </Link>
+      </p>
       {ofMachine && <p className="text-mid">Beside it {ofMachine.runs.length} runs of the machine as a whole.</p>}
     </section>
   );

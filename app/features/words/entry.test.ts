@@ -109,6 +109,47 @@ test.each([
     "Turned by hand backwards, slow | was stopped",
   ],
   [
+    "proof",
+    {
+      way: "powered",
+      outcome: "ran",
+      direction: null,
+      speed: "slow",
+      currentA: 1.7,
+      temperatureC: null,
+      noise: "quiet",
+      move: "full-turn",
+      planned: { runId: "r", revisionId: "p", name: "" },
+      load: { kind: "brake", forceN: 12, armMm: 150 },
+      speedRead: {
+        ...{ how: "turns", rpm: 90, expandedUncertaintyPercent: 2, motorRpm: 1000 },
+        ...{ predictedRpm: 100, offPercent: -10, find: "slips" },
+      },
+      ran: { minutes: 3.4, by: "timer", clockSetS: -120 },
+      judged: { verdict: "undecided", each: [] },
+    },
+    "One whole turn under power, slow, 12.0 N at 150 mm: 1.80 N·m | not decided, 1.7 A, 90.0 turns a minute, 10.0 % slower than the train gives (100.0): it slips, or the ratio is another, 3.4 min; the tablet’s clock was set meanwhile, by −2.0 min, quiet",
+  ],
+  [
+    "symptom",
+    {
+      kinds: ["knock", "rattle"],
+      when: { direction: "one-way", load: null, warmth: "cold", place: null, speed: null },
+      words: "since the new belt",
+      heard: { perMinute: 84, toleranceShare: 0.02, taps: 12 },
+      motorRpm: 700,
+    },
+    "Knock, rattle | one way only, cold, 84.0 times a minute, 12 taps, the motor at 700 a minute, since the new belt",
+  ],
+  [
+    "suspect",
+    {
+      ...{ key: "s driven-turn", stageId: "s", part: "driven-turn", gear: null, cause: "tooth-damaged" },
+      ...{ state: "found", test: null, note: "tooth 14" },
+    },
+    "Found: a damaged or dirty tooth | tooth 14",
+  ],
+  [
     "clamp",
     { clamp: 1, of: 2, state: "firm", torqueNm: 1.2, pass: 2, passes: 2 },
     "Clamp 1 of 2 firm | 1.2 N·m, pass 2 of 2",

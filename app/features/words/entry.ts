@@ -32,6 +32,7 @@ import { shiftWords } from "./shift";
 import { lengthWords } from "./spoken";
 import { shortCautions, verdictState } from "./state";
 import { sweepCauseWords, sweepWords } from "./sweep";
+import { causeWords, partWords, suspectStateWords, symptomDetail, symptomTitle, testWords } from "./symptom";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
 import { trialWords } from "./trial";
@@ -222,6 +223,13 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
         detail: measured.filter(Boolean).join(", "),
       };
     }
+    case "symptom":
+      return { title: symptomTitle(entry.body), detail: symptomDetail(reader, entry.body) };
+    case "suspect":
+      return {
+        title: `${capital(suspectStateWords[entry.body.state])}: ${entry.body.cause ? causeWords[entry.body.cause].toLowerCase() : partWords[entry.body.part ?? "whole"]}`,
+        detail: [entry.body.test ? testWords[entry.body.test] : "", entry.body.note].filter(Boolean).join(". "),
+      };
     case "note":
       return { title: "Note", detail: entry.body.text };
     case "countersignature":

@@ -28,7 +28,7 @@ const Closure = measurePane("closure", () => import("../../bench/measures/closur
 
 /** The runs that prove it: each touched, run, filled in and judged; what is still to be done is seen. */
 export function Prove() {
-  const { job, stage, stationPath, before: known } = useJobScreen();
+  const { data, job, stage, stationPath, before: known } = useJobScreen();
   const [asking, setAsking] = useState(false);
   const texts = useTexts();
   useDoNow(job.record.power?.state);
@@ -99,6 +99,11 @@ export function Prove() {
         <Judged />
         <Asymmetry />
         <OtherRuns keys={choicesOf(blocks).flatMap((one) => lastOf(one, proofs)?.id ?? [])} />
+        <p>
+          <Link to={`/machines/${data.job.machineId}/why?job=${data.job.id}`}>
+            It does something it should not: why?
+          </Link>
+        </p>
         {(stage.plans ?? []).length === 0 && (
           <p>
             <Link to={`/stages/${stage.id}/proof-plan`}>Say what proves this stage, and within what limits</Link>

@@ -1,0 +1,124 @@
+import { useState } from "react";
+import { useController } from "react-hook-form";
+import { v7 } from "uuid";
+import { symptomKinds } from "~/core/symptoms";
+import { SeveralWords } from "~/ui/several-words";
+import { ChoiceField } from "../form/choice-field";
+import { FormEnd } from "../form/form-end";
+import { SavedForm } from "../form/saved-form";
+import { TextField } from "../form/text-field";
+import { useFormTexts } from "../form/use-form-texts";
+import { useSavedForm } from "../form/use-saved-form";
+import { TapField } from "../proving/tap-field";
+import { formatNumber } from "../words/figure";
+import { symptomWords, whenWords } from "../words/symptom";
+import { useWords } from "../words/use-words";
+import { type LineKnown, suspectsOn } from "./line-known";
+import { SuspectList } from "./suspect-list";
+import { readSymptom, whens } from "./symptom-texts";
+
+/** What it does, when, and how often; the suspects stand beside it from the first word on. */
+export function SymptomForm({
+  machineId,
+  jobId,
+  line,
+  back,
+}: {
+  machineId: string;
+  jobId: string | null;
+  line: LineKnown;
+  back: string;
+}) {
+  const reader = useWords();
+  const [id] = useState(() => v7());
+  const usual = line.kept?.sources[0]?.rpm ?? null;
+  const saved = useSavedForm({
+    key: `symptom ${machineId}`,
+    initial: { kinds: "", words: "", perMinute: "", offPercent: "", motorRpm: "" },
+    read: readSymptom,
+    send: ({ said }) => ({ kind: "symptom", id, jobId, ...said }),
+  });
+  return (
+    <SavedForm
+      of={saved}
+      label="What does it do?"
+      className="grid lg:grid-cols-[minmax(0,36rem)_minmax(0,1fr)] gap-x-10 gap-y-6 items-start"
+    >
+      <div className="grid gap-5">
+        <KindsField />
+        <TextField name="words" label="In words of your own" hint="since when, after what" />
+        <div className="grid gap-3">
+          <TapField name="perMinute" off="offPercent" taps="taps" />
+          <div className="grid sm:grid-cols-3 gap-4">
+            <TextField name="perMinute" label="Comes so often" hint="times a minute; empty: no rhythm" />
+            <TextField name="offPercent" label="May be off by" hint="%, usually 5" />
+            <TextField
+              name="motorRpm"
+              label="The motor turns"
+              hint={usual === null ? "a minute" : `a minute; empty: ${formatNumber(reader, usual, 0)}`}
+            />
+          </div>
+          <p className="text-mid">
+            Too fast to tap? Run it slower, and say how fast its motor turns then. Guards on, hands off.
+          </p>
+        </div>
+        {whens.map(({ name, legend, options }) => (
+          <ChoiceField
+            key={name}
+            name={name}
+            legend={legend}
+            usual="unsaid"
+            options={[
+              { value: "unsaid", label: "not looked at" },
+              ...options.map((value) => ({ value, label: whenWords[value] })),
+            ]}
+          />
+        ))}
+        <FormEnd save="Keep it, and go after it" busy={saved.busy} back={back} />
+      </div>
+      <Ahead line={line} />
+    </SavedForm>
+  );
+}
+
+function KindsField() {
+  const { field, fieldState } = useController({ name: "kinds", defaultValue: "" });
+  const chosen = symptomKinds.filter((kind) => String(field.value).split(",").includes(kind));
+  return (
+    <div>
+      <SeveralWords
+        legend="What does it do?"
+        words={symptomKinds}
+        value={chosen}
+        onChange={(kinds) => field.onChange(kinds.join(","))}
+        said={(kind) => symptomWords[kind]}
+      />
+      {fieldState.error && (
+        <p role="alert" className="text-outside font-semibold mt-1">
+          {fieldState.error.message}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Who is suspected by what was said so far. */
+function Ahead({ line }: { line: LineKnown }) {
+  const { value } = readSymptom(useFormTexts());
+  const said = value && (value.symptom.kinds.length > 0 || value.symptom.heard !== null);
+  return (
+    <section aria-label="Suspects" className="grid gap-3">
+      {said ? (
+        <SuspectList suspects={suspectsOn(line, value.symptom, value.motorRpm).slice(0, 4)} line={line} />
+      ) : (
+        <p className="text-lg text-mid">Say what it does, or tap along with it: its suspects stand here.</p>
+      )}
+      {line.kept === null && (
+        <p className="border-l-4 border-near pl-3 text-lg">
+          Nobody has said what drives what on this machine: how often anything comes round is not known, and a noise
+          that is timed tells nothing yet.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,66 @@
+import {
+  type Symptom,
+  type SymptomKind,
+  symptomDirections,
+  symptomKinds,
+  symptomLoads,
+  symptomPlaces,
+  symptomSpeeds,
+  symptomWarmths,
+} from "~/core/symptoms";
+import { type Read, TextReader } from "../form/text-reader";
+import type { Texts } from "../form/texts";
+
+/** When it does it: what may be said of each. */
+export const whens = [
+  { name: "direction", legend: "Which way", options: symptomDirections },
+  { name: "place", legend: "Where in the turn", options: symptomPlaces },
+  { name: "load", legend: "Under load", options: symptomLoads },
+  { name: "warmth", legend: "Cold or warm", options: symptomWarmths },
+  { name: "speed", legend: "With the speed", options: symptomSpeeds },
+] as const;
+
+export const kindsIn = (text: string | undefined): SymptomKind[] => {
+  const said = (text ?? "").split(",");
+  return symptomKinds.filter((kind) => said.includes(kind));
+};
+
+/** What is sent of it: figures as they were typed. */
+export type SymptomSaid = Pick<Symptom, "kinds" | "when"> & {
+  words: string;
+  perMinute: string;
+  offPercent: string;
+  taps: number | null;
+  motorRpm: string;
+};
+
+/** The symptom as typed, and what is sent of it. */
+export function readSymptom(texts: Texts): Read<{ symptom: Symptom; motorRpm: number | null; said: SymptomSaid }> {
+  const read = new TextReader(texts);
+  const over0 = (name: string): number | null => {
+    if (!read.has(name)) return null;
+    const value = read.number(name);
+    read.want(name, !(value <= 0), "too-small");
+    return value;
+  };
+  const when = Object.fromEntries(
+    whens.map(({ name, options }) => [name, options.find((option) => option === read.text(name)) ?? null]),
+  ) as Symptom["when"];
+  const kinds = kindsIn(read.text("kinds"));
+  const perMinute = over0("perMinute");
+  const off = read.has("offPercent") ? read.number("offPercent") : 5;
+  read.want("offPercent", !(off < 0), "too-small");
+  read.want("offPercent", !(off >= 50), "too-large");
+  const motorRpm = over0("motorRpm");
+  read.want("words", kinds.length > 0 || perMinute !== null || read.has("words"), "nothing-noted");
+  const taps = Number(read.text("taps"));
+  return read.done({
+    symptom: { kinds, when, heard: perMinute === null ? null : { perMinute, toleranceShare: off / 100 } },
+    motorRpm,
+    said: {
+      ...{ kinds, when, words: read.text("words"), perMinute: read.text("perMinute") },
+      ...{ offPercent: read.text("offPercent"), motorRpm: read.text("motorRpm") },
+      taps: Number.isInteger(taps) && taps > 0 ? taps : null,
+    },
+  });
+}

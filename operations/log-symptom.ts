@@ -1,0 +1,136 @@
+import * as z from "zod";
+import type { Entry } from "../core/logbook";
+import { accept, parseNumber, type Result, refuse } from "../core/quantity";
+import { recurringParts } from "../core/stages";
+import {
+  causeCodes,
+  suspectStates,
+  symptomDirections,
+  symptomKinds,
+  symptomLoads,
+  symptomPlaces,
+  symptomSpeeds,
+  symptomWarmths,
+  testCodes,
+} from "../core/symptoms";
+import { transaction } from "../data/postgres";
+import { entryById } from "../data/queries/entries";
+import { jobById } from "../data/queries/jobs";
+import { lockHead, machineById } from "../data/queries/machines";
+import { stageById } from "../data/queries/stages";
+import { alreadyThere, submissionOf } from "./already-there";
+import { appendEntry } from "./append-entry";
+import { type Context, checkRole, mayWork } from "./context";
+import { checkInput, id, text, words } from "./input";
+
+const head = { id, machineId: id, jobId: id.nullable().default(null) };
+const symptomInput = z.discriminatedUnion("kind", [
+  z.object({
+    kind: z.literal("symptom"),
+    ...head,
+    kinds: z.array(z.enum(symptomKinds)).max(symptomKinds.length),
+    when: z.object({
+      direction: z.enum(symptomDirections).nullable(),
+      load: z.enum(symptomLoads).nullable(),
+      warmth: z.enum(symptomWarmths).nullable(),
+      place: z.enum(symptomPlaces).nullable(),
+      speed: z.enum(symptomSpeeds).nullable(),
+    }),
+    words: text(400).trim(),
+    /** As typed; empty: not timed. */
+    perMinute: text(40).trim(),
+    offPercent: text(40).trim(),
+    taps: z.int().gte(1).lte(10_000).nullable().default(null),
+    motorRpm: text(40).trim(),
+  }),
+  z.object({
+    kind: z.literal("suspect"),
+    ...head,
+    names: id,
+    key: words(120),
+    stageId: id,
+    part: z.enum(recurringParts).nullable(),
+    gear: text(40).nullable(),
+    cause: z.enum(causeCodes).nullable(),
+    state: z.enum(suspectStates),
+    test: z.enum(testCodes).nullable(),
+    note: text(400).trim(),
+  }),
+]);
+type Input = z.output<typeof symptomInput>;
+
+/** What a rate that was typed may be off by, where nobody said, %. */
+const usualOff = 5;
+
+/** What a machine does that it should not, or what a test of one of its suspects came to; in a job that is open on it, or between jobs. */
+export async function logSymptom({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
+  const allowed = checkRole(person, mayWork);
+  if (!allowed.ok) return allowed;
+  const checked = checkInput(symptomInput, input);
+  if (!checked.ok) return checked;
+  const { value } = checked;
+  const body = bodyOf(value);
+  if (!body.ok) return body;
+  const submission = submissionOf(person.id, value);
+  return transaction(pool, async (db): Promise<Result<Entry>> => {
+    const machine = await machineById(db, person.workshopId, value.machineId);
+    if (!machine) return refuse("no-such-machine", ["machineId"]);
+    const chain = await lockHead(db, machine.id);
+    const there = await alreadyThere(db, value.id, submission);
+    if (there) return there;
+    const job = value.jobId === null ? null : await jobById(db, person.workshopId, value.jobId);
+    if (value.jobId !== null && job?.machineId !== machine.id) return refuse("no-such-job", ["jobId"]);
+    if (job?.signedEntry) return refuse("job-signed", ["jobId"]);
+    const names = value.kind === "suspect" ? await entryById(db, value.names) : null;
+    if (value.kind === "suspect" && (names?.machineId !== machine.id || names.kind !== "symptom"))
+      return refuse("no-such-entry", ["names"]);
+    if (value.kind === "suspect" && (await stageById(db, value.stageId))?.machineId !== machine.id)
+      return refuse("no-such-stage", ["stageId"]);
+    return accept(
+      await appendEntry(db, chain, {
+        id: value.id,
+        machineId: machine.id,
+        jobId: value.jobId,
+        stageId: value.kind === "suspect" ? value.stageId : null,
+        kind: value.kind,
+        body: body.value,
+        namesEntry: names?.id ?? null,
+        madeBy: person.id,
+        submission,
+        madeAt: now.toISOString(),
+        recordedAt: now,
+      }),
+    );
+  });
+}
+
+function bodyOf(value: Input) {
+  if (value.kind === "suspect") {
+    const { key, stageId, part, gear, cause, state, test, note } = value;
+    return accept({ key, stageId, part, gear, cause, state, test, note });
+  }
+  const { kinds, when, words: said, perMinute, offPercent, taps, motorRpm } = value;
+  const heard = positive(perMinute, "perMinute");
+  if (!heard.ok) return heard;
+  const off = offPercent === "" ? accept(usualOff) : parseNumber(offPercent);
+  if (!off.ok) return refuse(off.refusal.code, ["offPercent"], off.refusal.facts);
+  if (off.value < 0) return refuse("too-small", ["offPercent"]);
+  if (off.value >= 50) return refuse("too-large", ["offPercent"]);
+  const motor = positive(motorRpm, "motorRpm");
+  if (!motor.ok) return motor;
+  if (kinds.length === 0 && said === "" && heard.value === null) return refuse("nothing-noted", ["words"]);
+  return accept({
+    kinds,
+    when,
+    words: said,
+    heard: heard.value === null ? null : { perMinute: heard.value, toleranceShare: off.value / 100, taps },
+    motorRpm: motor.value,
+  });
+}
+
+function positive(typed: string, field: string): Result<number | null> {
+  if (typed === "") return accept(null);
+  const read = parseNumber(typed);
+  if (!read.ok) return refuse(read.refusal.code, [field], read.refusal.facts);
+  return read.value > 0 ? accept(read.value) : refuse("too-small", [field]);
+}

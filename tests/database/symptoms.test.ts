@@ -1,0 +1,71 @@
+import { v7 } from "uuid";
+import { expect, test } from "vitest";
+import { foundBehind, symptomsOf } from "~/core/logbook";
+import { mustHold } from "~/core/quantity";
+import { symptomWork } from "~/data/queries/entries";
+import { correctEntry } from "~/operations/correct-entry";
+import { logSymptom } from "~/operations/log-symptom";
+import { freshWorks } from "./fixture";
+
+const works = freshWorks();
+const unsaid = { direction: null, load: null, warmth: null, place: null, speed: null };
+const symptom = (more: object = {}) =>
+  logSymptom(works.as(), {
+    ...{ kind: "symptom", id: v7(), machineId: works.machineId, kinds: ["knock"], when: unsaid },
+    ...{ words: "", perMinute: "84,5", offPercent: "", taps: 12, motorRpm: "" },
+    ...more,
+  });
+const suspect = (names: string, state: string, more: object = {}) =>
+  logSymptom(works.as(), {
+    ...{ kind: "suspect", id: v7(), machineId: works.machineId, names, key: "a driven-turn", stageId: works.stageId },
+    ...{ part: "driven-turn", gear: null, cause: null, state, test: "mark-and-watch", note: "" },
+    ...more,
+  });
+const kept = async () => symptomsOf(await symptomWork(works.pool, works.machineId, 100));
+
+test("kept with what came of its suspects; what is found last stands, what was taken back does not", async () => {
+  const knock = mustHold(await symptom());
+  expect(knock.body).toMatchObject({ heard: { perMinute: 84.5, toleranceShare: 0.05, taps: 12 }, motorRpm: null });
+  mustHold(await suspect(knock.id, "ruled-out", { key: "a driver-turn", part: "driver-turn" }));
+  const wrong = mustHold(await suspect(knock.id, "found", { cause: "wheel-not-round" }));
+  expect(foundBehind((await kept())[0] as never)?.body.cause).toBe("wheel-not-round");
+  mustHold(
+    await correctEntry(works.as(), {
+      kind: "correction",
+      id: v7(),
+      namesEntry: wrong.id,
+      text: "It was the other one",
+      voids: true,
+      madeAt: new Date().toISOString(),
+    }),
+  );
+  const [now] = await kept();
+  expect(now?.said).toHaveLength(1);
+  expect(now && foundBehind(now)).toBeNull();
+});
+
+test("what says nothing, figures that are none, another machine's symptom or stage, and who only reads are refused", async () => {
+  const nothing = { kinds: [], perMinute: "" };
+  expect(await symptom(nothing)).toMatchObject({ refusal: { code: "nothing-noted", path: ["words"] } });
+  expect(await symptom({ perMinute: "often" })).toMatchObject({
+    refusal: { code: "not-a-number", path: ["perMinute"] },
+  });
+  expect(await symptom({ offPercent: "50" })).toMatchObject({ refusal: { code: "too-large", path: ["offPercent"] } });
+  expect(await symptom({ motorRpm: "-3" })).toMatchObject({ refusal: { code: "too-small", path: ["motorRpm"] } });
+  expect(await symptom({ machineId: v7() })).toMatchObject({ refusal: { code: "no-such-machine" } });
+  expect(await symptom({ jobId: v7() })).toMatchObject({ refusal: { code: "no-such-job" } });
+  const real = mustHold(await symptom());
+  expect(await suspect(v7(), "found")).toMatchObject({ refusal: { code: "no-such-entry" } });
+  expect(await suspect(real.id, "found", { stageId: v7() })).toMatchObject({ refusal: { code: "no-such-stage" } });
+  const reader = works.as(await works.addPerson("reader"));
+  expect(await logSymptom(reader, {})).toMatchObject({ ok: false });
+});
+
+test("sent twice it is kept once, and in a job it is the job's", async () => {
+  const jobId = await works.openJob();
+  const id = v7();
+  mustHold(await symptom({ id, jobId }));
+  mustHold(await symptom({ id, jobId }));
+  const mine = (await kept()).filter(({ symptom: one }) => one.id === id);
+  expect(mine.map(({ symptom: one }) => one.jobId)).toEqual([jobId]);
+});
