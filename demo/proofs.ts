@@ -71,6 +71,20 @@ export const demoProofs: readonly DemoProof[] = [
     },
   },
   {
+    machine: "gluer",
+    stage: "delivery",
+    since: 40,
+    why: "To be worked by from the next overhaul on",
+    rows: [
+      { id: "hand", move: "hand-turn" },
+      ...both("working"),
+      { id: "fast", speed: "fast", direction: "forwards", required: false },
+    ],
+    limits: [atMost("current", 2.4), { of: "speed-off", lo: -3, hi: 3 }],
+    meters: clampMeter,
+    shows: {},
+  },
+  {
     machine: "slitter",
     stage: "knife",
     since: 300,
