@@ -31,11 +31,11 @@ export function SuspectList({
             key={suspect.key}
             className={`border-t-2 pt-2 ${suspect.state === "ruled-out" ? "border-rule text-mid" : "border-ink"}`}
           >
-            <h3 className="text-xl font-bold">
+            <h2 className="text-xl font-bold">
               {i + 1}. {capital(partWords[suspect.part ?? "whole"])} of {stage?.name ?? "a stage that is gone"}
               {suspect.gear && `, ${suspect.gear}`}
               {suspect.state && `: ${suspectStateWords[suspect.state]}`}
-            </h3>
+            </h2>
             {suspect.perMinute !== null && (
               <p className="text-mid">
                 comes round {formatNumber(reader, suspect.perMinute, suspect.perMinute < 100 ? 1 : 0)} times a minute
