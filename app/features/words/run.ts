@@ -102,7 +102,8 @@ export function figureWords(reader: Reader, figure: FigureJudged): string {
   if (figure.why === "not-read") return `${what} was not read${limits && `; wanted ${limits}`}`;
   if (figure.why === "no-last-time") return `${what} ${f(figure.value ?? 0)}, no last time to hold it against`;
   const hidden = figure.why === "at-supply-limit" ? "; the supply is at its limit and hides the rest" : "";
-  return `${what} ${f(figure.value ?? 0)}, ${[limits, last].filter(Boolean).join("; ")}${hidden}`;
+  const good = figure.expandedUncertainty > 0 ? "" : "; taken as read, how well is not known";
+  return `${what} ${f(figure.value ?? 0)}, ${[limits, last].filter(Boolean).join("; ")}${hidden}${figure.of === "minutes" ? "" : good}`;
 }
 
 /** What the speed says: "Turns 2.1 % slower than the train gives"; empty where nobody knows what it gives. */

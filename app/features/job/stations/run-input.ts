@@ -76,7 +76,11 @@ export function proofWork(
       offPercent: text("heardOff"),
       taps: text("taps") === "" ? null : Number(text("taps")),
     },
-    ran: { minutes: text("minutes"), by: clock && text("minutesBy") === "timer" ? "timer" : "typed", ...clock },
+    // What the clock did says nothing of minutes that were typed instead.
+    ran:
+      clock && text("minutesBy") === "timer"
+        ? { minutes: text("minutes"), by: "timer", ...clock }
+        : { minutes: text("minutes"), by: "typed" },
     from: text("from"),
     endedAt: text("endedAt"),
   };

@@ -30,11 +30,12 @@ export function RunTimer({
   const texts = useTexts();
   const { timer, now } = useTimer(texts["proof.timer"] ?? "", (text) => job.changeText("proof.timer", text));
   const set = (name: string, text: string) => job.changeText(`proof.${name}`, text);
-  const [fromTyped] = [Number((texts["proof.from"] ?? "").replace(",", ".").replace(/[°\s]|deg/g, "")) || 0];
+  // Where it began is known only where somebody read it.
+  const from = degreesIn(texts["proof.from"]);
   const ms = timer ? ranMs(timer, now) : 0;
   const forgotten = timer !== null && isForgotten(timer, now, minutes);
   const slow = outputRpm !== null && outputRpm > 0 && outputRpm <= slowRpm;
-  const expected = timer && slow ? turnedTo(fromTyped, outputRpm, ms) : null;
+  const expected = timer && slow && from !== null ? turnedTo(from, outputRpm, ms) : null;
   const stop = () => {
     if (!timer) return;
     set("minutes", formatNumber(reader, ms / 60_000, 2));
