@@ -35,6 +35,7 @@ module.exports = {
     door("shafts", "^core/shafts/", [shared, "^core/(limits|stacks|guides|schemas|shafts)/"]),
     door("frames", "^core/frames/", [shared, "^core/(limits|frames)/"]),
     door("symptoms", "^core/symptoms/", [shared, `^core/(${elements}|stages|limits|proving|schemas|symptoms)/`]),
+    door("plan", "^core/plan/", [shared, "^core/(logbook|plan)/"]),
     door("proving", "^core/proving/", [shared, `^core/(${elements}|stages|limits|schemas|proving)/`]),
     door("advice, practice, logbook", "^core/(advice|practice|logbook)/", "^core/"),
     door("calc", "^calc/", ["^calc/", "^core/"]),

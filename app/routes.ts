@@ -17,6 +17,10 @@ export default [
   route("offline", "routes/offline/route.tsx"),
   route("points", "routes/points.ts"),
   route("trials", "routes/trials.ts"),
+  route("plan", "routes/plan/route.tsx"),
+  route("plan/walk", "routes/plan/walk.tsx"),
+  route("plan/give", "routes/plan/give.ts"),
+  route("calendar.ics", "routes/plan/calendar.ts"),
   route("jobs", "routes/jobs/route.tsx"),
   route("jobs/open", "routes/jobs/open.ts"),
   ...prefix("jobs/:jobId", [

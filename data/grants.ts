@@ -33,6 +33,8 @@ const rights = {
     "device",
     "device_person",
     "attempt",
+    "assignment",
+    "calendar_key",
   ],
   reads: ["migration"],
 } as const;

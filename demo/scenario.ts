@@ -1,6 +1,7 @@
 import { seededRandom } from "../core/practice";
 import { carriageFound, carriageSet } from "./carriage";
 import { gearboxApart, gearboxGuide } from "./gearbox";
+import { planActs } from "./plan";
 import { proofPlanActs } from "./proof-plans";
 import { couplingRight, framePullsIn } from "./put-right";
 import { feedShaft, feedShaftFitted, feedShaftFound, motorShaft } from "./shafts";
@@ -42,6 +43,7 @@ export function scenario(now: Date): Act[] {
     ...upkeepActs(now),
     ...proofPlanActs(now),
     ...symptomActs(now),
+    ...planActs(now),
   ].sort((a, b) => a.at.getTime() - b.at.getTime());
 }
 

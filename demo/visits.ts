@@ -43,6 +43,8 @@ export type Act = {
     | "keep-shaft"
     | "keep-proof-plan"
     | "log-symptom"
+    | "plan-visit"
+    | "assign"
     | "keep-upkeep"
     | "log-upkeep"
     | "attach-photograph";

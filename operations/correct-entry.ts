@@ -10,7 +10,7 @@ import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, words } from "./input";
 import { refreshStanding } from "./refresh-standing";
-import { refreshUpkeep } from "./refresh-upkeep";
+import { refreshByMeter, refreshUpkeep } from "./refresh-upkeep";
 
 const correctionInput = z.object({
   kind: z.literal("correction"),
@@ -54,8 +54,8 @@ export async function correctEntry({ pool, person, now }: Context, input: unknow
       adjusterId,
       limitsId,
     });
-    if (value.voids && (named.kind === "greased" || named.kind === "looked" || named.kind === "usage"))
-      await refreshUpkeep(db, machine.id, now);
+    if (value.voids && (named.kind === "greased" || named.kind === "looked")) await refreshUpkeep(db, machine.id, now);
+    if (value.voids && named.kind === "usage") await refreshByMeter(db, machine.id, now);
     if (value.voids && stageId) await refreshStanding(db, stageId);
     // The stop of one gear is none of the stage's adjuster.
     const movedIt = isKind("move")(named) && named.body.gear === undefined;

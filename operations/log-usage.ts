@@ -7,7 +7,7 @@ import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant } from "./input";
 import { transactionOn } from "./on-machine";
-import { refreshUpkeep } from "./refresh-upkeep";
+import { refreshByMeter } from "./refresh-upkeep";
 import { trueTime } from "./true-time";
 
 const usageInput = z.object({
@@ -56,7 +56,7 @@ export async function logUsage({ pool, person, now }: Context, input: unknown): 
       recordedAt: now,
     });
     await keepUsage(db, machine.id, value.reading, total);
-    await refreshUpkeep(db, machine.id, now);
+    await refreshByMeter(db, machine.id, now);
     return accept(entry);
   });
 }

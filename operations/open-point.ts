@@ -10,7 +10,14 @@ import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text, words } from "./input";
 
-const openInput = z.object({ id, machineId: id, stageId: id.nullable(), text: words(400), madeAt: instant });
+const openInput = z.object({
+  id,
+  machineId: id,
+  stageId: id.nullable(),
+  text: words(400),
+  by: z.iso.date().nullable().default(null),
+  madeAt: instant,
+});
 
 /** Something that must not be forgotten, said in words. */
 export async function openPoint({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
@@ -33,7 +40,7 @@ export async function openPoint({ pool, person, now }: Context, input: unknown):
       machineId: machine.id,
       stageId: value.stageId,
       kind: "open-point",
-      body: { text: value.text },
+      body: value.by ? { text: value.text, by: value.by } : { text: value.text },
       madeBy: person.id,
       submission,
       madeAt: value.madeAt,
@@ -48,6 +55,7 @@ export async function openPoint({ pool, person, now }: Context, input: unknown):
       openedEntry: entry.id,
       openedBy: person.id,
       openedAt: entry.madeAt,
+      dueOn: value.by,
     });
     return accept(entry);
   });

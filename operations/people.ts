@@ -3,6 +3,7 @@ import * as z from "zod";
 import { accept, type Result, refuse } from "../core/quantity";
 import { readFirsts } from "../core/records/person";
 import { transaction } from "../data/postgres";
+import { takeBackFrom } from "../data/queries/assignments";
 import {
   type Account,
   insertAccountEvent,
@@ -92,7 +93,10 @@ export async function letLeave(context: Context, input: unknown): Promise<Result
     if (before.struckAt) return refuse("struck", ["id"]);
     if (left && isLastLead(all, before)) return refuse("last-lead", ["id"]);
     await setLeft(db, whom, left ? now : null);
-    if (left) await deleteSessionsOf(db, whom, null);
+    if (left) {
+      await deleteSessionsOf(db, whom, null);
+      await takeBackFrom(db, whom);
+    }
     return accept({ id: whom });
   });
 }

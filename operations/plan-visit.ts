@@ -2,23 +2,29 @@ import * as z from "zod";
 import type { Entry } from "../core/logbook";
 import { accept, type Result, refuse } from "../core/quantity";
 import { transaction } from "../data/postgres";
-import { lockHead } from "../data/queries/machines";
+import { lockHead, machineById } from "../data/queries/machines";
 import { machineOfStage, stageById } from "../data/queries/stages";
-import { keepNextDate } from "../data/queries/standings";
+import { keepNextVisit } from "../data/queries/standings";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork } from "./context";
 import { checkInput, id, instant, text } from "./input";
+import { usageDay } from "./refresh-upkeep";
 
 const planInput = z.object({
   id,
   stageId: id,
   date: z.iso.date().nullable(),
+  /** When the machine has run so much more, in what its meter counts; from what it last showed. */
+  afterUsage: z.number().gt(0).lte(1e9).nullable().default(null),
   text: text(400).trim(),
   madeAt: instant,
 });
 
-/** When a stage is to be looked at next, and what for; without a date, that nothing is planned. The next signature sets it anew. */
+/**
+ * When a stage is to be looked at next, by day or after so much running, and what for; without either, that nothing is planned. The next
+ * signature sets it anew. A machine whose meter was never read has nothing to count from (`meter-never-read`).
+ */
 export async function planVisit({ pool, person, now }: Context, input: unknown): Promise<Result<Entry>> {
   const allowed = checkRole(person, mayWork);
   if (!allowed.ok) return allowed;
@@ -33,18 +39,22 @@ export async function planVisit({ pool, person, now }: Context, input: unknown):
     const head = await lockHead(db, machineId);
     const known = await alreadyThere(db, value.id, submission);
     if (known) return known;
+    const machine = value.afterUsage === null ? null : await machineById(db, person.workshopId, machineId);
+    if (machine && machine.usageTotal === null) return refuse("meter-never-read", ["afterUsage"]);
+    const usage = value.afterUsage === null ? null : (machine?.usageTotal ?? 0) + value.afterUsage;
     const entry = await appendEntry(db, head, {
       id: value.id,
       machineId,
       stageId: value.stageId,
       kind: "plan",
-      body: { date: value.date, text: value.text },
+      body: { date: value.date, text: value.text, ...(usage === null ? {} : { atUsage: usage }) },
       madeBy: person.id,
       submission,
       madeAt: value.madeAt,
       recordedAt: now,
     });
-    await keepNextDate(db, value.stageId, value.date, value.text);
+    const usageOn = usage === null ? null : await usageDay(db, machineId, usage);
+    await keepNextVisit(db, value.stageId, { date: value.date, usage, usageOn }, value.text);
     return accept(entry);
   });
 }

@@ -14,12 +14,13 @@ import {
 import { accept, type Result, refuse } from "../core/quantity";
 import type { Stage } from "../core/records";
 import type { Database } from "../data/postgres";
+import { takeBack } from "../data/queries/assignments";
 import { entriesOfJob, partsLeftOff } from "../data/queries/entries";
 import { jobById, markSigned } from "../data/queries/jobs";
 import { lockHead } from "../data/queries/machines";
 import { closePartsOff, closePoints, insertPoint, openPointsOfStage } from "../data/queries/open-points";
 import { stagesById } from "../data/queries/stages";
-import { keepNextDate } from "../data/queries/standings";
+import { keepNextVisit } from "../data/queries/standings";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
 import { type Context, checkRole, mayWork, signatureAsks } from "./context";
@@ -136,12 +137,13 @@ export async function signJob(context: Context, input: unknown): Promise<Result<
       first ??= entry;
       await settlePoints(db, stage, record, entry);
       await refreshStanding(db, stage.id);
-      await keepNextDate(db, stage.id, nextDate, "");
+      await keepNextVisit(db, stage.id, { date: nextDate, usage: null, usageOn: null }, "");
     }
     if (!first) return refuse("no-such-stage", ["stages"]);
     // Whichever stage it was said of: nothing of the machine is off any more.
     if (parts.every(({ record }) => record.apart.off.length === 0)) await closePartsOff(db, job.machineId, first.id);
     if (parts[0]) await settlePutRight(db, job.machineId, parts[0].record, first);
+    await takeBack(db, { jobId: job.id, stageIds: job.stageIds });
     await markSigned(db, job.id, first.id);
     return accept(first);
   });

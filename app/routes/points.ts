@@ -16,6 +16,7 @@ export async function action({ request, context }: Route.ActionArgs) {
             ...shared,
             machineId: form.get("machineId"),
             stageId: form.get("stageId") || null,
+            by: form.get("by") || null,
           });
     return result.ok ? Response.json({ done: true }) : Response.json({ refusal: result.refusal }, { status: 422 });
   });

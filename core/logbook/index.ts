@@ -57,7 +57,7 @@ export { knownIn, knownRounds, sameTeeth } from "./known-round";
 export { type KnownStack, lastStack } from "./last-stack";
 export { knownShafts, type MachineShaft, shaftsNotRight, shaftsRight } from "./machine-shafts";
 export { measuredBefore, measuredOpen, measuredRight } from "./measured";
-export { type MeterReading, meterOf, usageAbout, usageAt, usagePerDay } from "./meter";
+export { dayOfUsage, type MeterReading, meterOf, usageAbout, usageAt, usagePerDay } from "./meter";
 export { movedBy } from "./moved";
 export { optionsOf } from "./options";
 export { isOverdue } from "./overdue";

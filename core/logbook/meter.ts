@@ -51,3 +51,20 @@ export function usagePerDay(meter: readonly MeterReading[]): number | null {
   const [first, last] = [meter[0], meter[meter.length - 1]];
   return first && last && last.day - first.day >= 1 ? (last.total - first.total) / (last.day - first.day) : null;
 }
+
+/**
+ * When the meter gets to a total: between two readings on the straight line, beyond the last at the rate so far.
+ *
+ * @returns days since 1970; null where the rate is not known, or the meter stood higher from the first
+ */
+export function dayOfUsage(meter: readonly MeterReading[], total: number): number | null {
+  const last = meter[meter.length - 1];
+  if (!last) return null;
+  if (total <= last.total) {
+    const after = meter.findIndex((reading) => reading.total >= total);
+    const [a, b] = [meter[after - 1], meter[after]];
+    return a && b ? a.day + ((b.day - a.day) * (total - a.total)) / (b.total - a.total) : null;
+  }
+  const perDay = usagePerDay(meter);
+  return perDay === null || perDay <= 0 ? null : last.day + (total - last.total) / perDay;
+}

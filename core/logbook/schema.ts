@@ -697,7 +697,8 @@ export const entryBodies = {
   /** Of a lead, beside the signature that it names. */
   countersignature: z.object({ comment: z.string(), provenBy: z.literal("password").optional() }),
   correction: z.object({ text: z.string(), voids: z.boolean() }),
-  "open-point": z.object({ text: z.string() }),
+  /** `by` the day it is to be done, where somebody gave one. */
+  "open-point": z.object({ text: z.string(), by: day.optional() }),
   /** Names the entry that opened it. */
   "point-closed": z.object({ text: z.string() }),
   /** What the meter shows; `total` over all meters the machine has had. */
@@ -729,7 +730,10 @@ export const entryBodies = {
   }),
   /** A computation of the Bench kept on a stage: what went in and what came out. */
   computation: z.object({ tool: z.string(), input: z.unknown(), output: z.unknown(), text: z.string() }),
-  plan: z.object({ date: day.nullable(), text: z.string() }),
+  /** `atUsage`: the total of the machine's meter at which it is due, where that is what was asked. */
+  plan: z.object({ date: day.nullable(), text: z.string(), atUsage: z.number().optional() }),
+  /** An open job, or the next visit to a stage, is somebody's; null: nobody's any more. */
+  assigned: z.object({ to: z.object({ id: z.string(), name: z.string() }).nullable(), note: z.string() }),
 };
 
 export type Bodies = { [K in keyof typeof entryBodies]: z.output<(typeof entryBodies)[K]> };

@@ -21,6 +21,7 @@ export type RefusalFacts = {
   "shaft-overlaps-faces": { widthsMm: number; lengthMm: number };
   "ties-in-ring": { names: string };
   "to-be-kept-dry": { name: string };
+  "does-no-jobs": { name: string };
   "adjuster-revised": { name: string };
   "meter-backwards": { last: number; unit: string; reading: number };
   "file-too-large": { megabytes: number; most: number };

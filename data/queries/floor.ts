@@ -10,7 +10,7 @@ export type FloorFilter = {
   site: string | null;
   hall: string | null;
   kind: StageKind | null;
-  /** The person whose they are. */
+  /** The person whose they are: who has a job open there, or was given work. */
   mine: string | null;
 };
 /** Everything there is. */
@@ -60,6 +60,7 @@ const ranked = (
       and (${kind}::text is null
         or exists (select 1 from stage s where s.machine_id = m.id and s.kind = ${kind} and s.retired_at is null))
       and (${mine}::uuid is null or exists (
+        select 1 from assignment a where a.machine_id = m.id and a.person_id = ${mine}) or exists (
         select 1 from job w where w.machine_id = m.id and w.signed_entry is null and (w.opened_by = ${mine}
           or exists (select 1 from entry e where e.job_id = w.id and e.made_by = ${mine}))))
       and (${words} = '' or m.name ilike ${like} or m.tag ilike ${like} or m.site ilike ${like} or m.hall ilike ${like}

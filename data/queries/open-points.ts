@@ -10,6 +10,8 @@ export type OpenPoint = {
   text: string;
   openedEntry: string;
   openedAt: string;
+  /** The day it is to be done, where somebody gave one. */
+  dueOn: string | null;
 };
 /** With who opened it, and what was left where a signature did. */
 export type NamedPoint = OpenPoint & {
@@ -25,6 +27,7 @@ const toPoint = (row: Row): OpenPoint => ({
   text: row.text,
   openedEntry: row.opened_entry,
   openedAt: row.opened_at.toISOString(),
+  dueOn: row.due,
 });
 
 const toNamed = (row: Row): NamedPoint => ({
@@ -42,7 +45,7 @@ const signature = sql`left join entry e on e.id = o.opened_entry and e.kind = 's
 export const openPointsOf = (db: Database, machineIds: readonly string[]) =>
   many(
     db,
-    sql`select o.*, p.name as opened_by_name, ${asLeft} from open_point o join person p on p.id = o.opened_by ${signature}
+    sql`select o.*, o.due_on::text as due, p.name as opened_by_name, ${asLeft} from open_point o join person p on p.id = o.opened_by ${signature}
         where o.machine_id = any(${machineIds}) and o.closed_entry is null order by o.opened_at, o.id limit 2000`,
     toNamed,
   );
@@ -50,12 +53,12 @@ export const openPointsOf = (db: Database, machineIds: readonly string[]) =>
 export const openPointsOfStage = (db: Database, stageId: string) =>
   many(
     db,
-    sql`select * from open_point where stage_id = ${stageId} and closed_entry is null order by opened_at`,
+    sql`select *, due_on::text as due from open_point where stage_id = ${stageId} and closed_entry is null order by opened_at`,
     toPoint,
   );
 
 export const openPointById = (db: Database, id: string) =>
-  maybeOne(db, sql`select * from open_point where id = ${id} and closed_entry is null`, toPoint);
+  maybeOne(db, sql`select *, due_on::text as due from open_point where id = ${id} and closed_entry is null`, toPoint);
 
 export type WorkshopPoint = NamedPoint & { machineName: string; stageName: string | null };
 
@@ -68,7 +71,7 @@ export const openPointsOfWorkshop = (
 ) =>
   many(
     db,
-    sql`select o.*, p.name as opened_by_name, m.name as machine_name, s.name as stage_name, ${asLeft}
+    sql`select o.*, o.due_on::text as due, p.name as opened_by_name, m.name as machine_name, s.name as stage_name, ${asLeft}
         from open_point o join machine m on m.id = o.machine_id join person p on p.id = o.opened_by
         left join stage s on s.id = o.stage_id ${signature}
         where m.workshop_id = ${workshopId} and m.retired_at is null and o.closed_entry is null
@@ -81,7 +84,7 @@ export const openPointsOfWorkshop = (
 export const ordersOfWorkshop = (db: Database, workshopId: string) =>
   many(
     db,
-    sql`select o.*, p.name as opened_by_name, m.name as machine_name, s.name as stage_name, null as as_left, null as as_left_by_feel
+    sql`select o.*, o.due_on::text as due, p.name as opened_by_name, m.name as machine_name, s.name as stage_name, null as as_left, null as as_left_by_feel
         from open_point o join machine m on m.id = o.machine_id join person p on p.id = o.opened_by
         left join stage s on s.id = o.stage_id
         where m.workshop_id = ${workshopId} and m.retired_at is null and o.closed_entry is null and o.code = 'order'
@@ -89,11 +92,11 @@ export const ordersOfWorkshop = (db: Database, workshopId: string) =>
     (row): WorkshopPoint => ({ ...toNamed(row), machineName: row.machine_name, stageName: row.stage_name }),
   );
 
-export const insertPoint = (db: Database, p: OpenPoint & { openedBy: string }) =>
+export const insertPoint = (db: Database, p: Omit<OpenPoint, "dueOn"> & { openedBy: string; dueOn?: string | null }) =>
   none(
     db,
-    sql`insert into open_point (id, machine_id, stage_id, code, text, opened_entry, opened_by, opened_at)
-        values (${p.id}, ${p.machineId}, ${p.stageId}, ${p.code}, ${p.text}, ${p.openedEntry}, ${p.openedBy}, ${p.openedAt})`,
+    sql`insert into open_point (id, machine_id, stage_id, code, text, opened_entry, opened_by, opened_at, due_on)
+        values (${p.id}, ${p.machineId}, ${p.stageId}, ${p.code}, ${p.text}, ${p.openedEntry}, ${p.openedBy}, ${p.openedAt}, ${p.dueOn ?? null})`,
   );
 
 /** Closes what says of a machine that parts of it are off. */

@@ -10,7 +10,8 @@ export const accountData = (db: Database, workshopId: string, id: string) =>
           (select coalesce(jsonb_agg(jsonb_build_object('jobId', job_id, 'savedAt', saved_at, 'body', body)), '[]')
            from draft where person_id = person.id) as drafts,
           (select coalesce(jsonb_agg(jsonb_build_object('what', what, 'at', at)), '[]')
-           from account_event where person_id = person.id) as events
+           from account_event where person_id = person.id) as events,
+          (select jsonb_build_object('mine', mine, 'madeAt', made_at, 'lastFetchedAt', used_at) from calendar_key where person_id = person.id) as calendar
         from person where id = ${id} and workshop_id = ${workshopId}`,
     (row) => ({
       id: row.id as string,
@@ -26,6 +27,7 @@ export const accountData = (db: Database, workshopId: string, id: string) =>
       sessions: row.sessions as object[],
       drafts: row.drafts as object[],
       events: row.events as object[],
+      calendar: row.calendar as object | null,
     }),
   );
 

@@ -12,6 +12,7 @@ import { scenario } from "../../demo/scenario";
 import { storeItems } from "../../demo/stores";
 import { calibrations, lead, machines, workshop } from "../../demo/works";
 import { addMachine } from "../../operations/add-machine";
+import { assign } from "../../operations/assign";
 import { attachFile } from "../../operations/attach-file";
 import type { Context } from "../../operations/context";
 import { correctEntry } from "../../operations/correct-entry";
@@ -30,6 +31,7 @@ import { openJob } from "../../operations/open-job";
 import { openPoint } from "../../operations/open-point";
 import { changePin } from "../../operations/own-account";
 import { addPerson } from "../../operations/people";
+import { planVisit } from "../../operations/plan-visit";
 import { recordEntry } from "../../operations/record-entry";
 import { reviseStage } from "../../operations/revise-stage";
 import { saveDriveLine } from "../../operations/save-drive-line";
@@ -49,6 +51,8 @@ const operations: Record<string, (context: Context, input: unknown) => Promise<R
   "log-trial": logTrial,
   "keep-option": keepOption,
   "log-usage": logUsage,
+  "plan-visit": planVisit,
+  assign,
   "keep-guide": keepGuide,
   "keep-shaft": keepShaft,
   "keep-proof-plan": keepProofPlan,
@@ -81,6 +85,7 @@ const idKeys = [
   "jobId",
   "stageId",
   "machineId",
+  "personId",
   "instrumentId",
   "namesEntry",
   "saw",

@@ -81,6 +81,13 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
           signed={signed}
           pathOf={screen.stationPath}
         />
+        {!signed && data.given && (
+          <p className="bg-panel border-b border-rule px-5 max-sm:px-3.5 py-2 text-lg shrink-0">
+            <b>{data.given.to.id === data.person.id ? "Yours" : `${data.given.to.name} has it`}</b>, from{" "}
+            {data.given.givenByName}
+            {data.given.note && `: ${data.given.note}`}
+          </p>
+        )}
         <ClockStrip />
         <UnkeptStrip />
         {job.refused.map((waiting) => (

@@ -8,7 +8,7 @@ import { Button } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { pointWords } from "../words/point";
 import { Refused } from "../words/refused";
-import { agoWords } from "../words/times";
+import { agoWords, dateWords } from "../words/times";
 
 /** An open point: what, where, who, since when; and the way to say that it is done. */
 export function OpenPointLine({
@@ -36,6 +36,7 @@ export function OpenPointLine({
             {where && (to ? <Link to={to}>{where}</Link> : where)}
             {where && ", "}
             {point.openedByName}, {agoWords(reader, point.openedAt, now)}
+            {point.dueOn && `; by ${dateWords(reader, point.dueOn)}`}
           </span>
         </p>
         {mayClose && !closing && (

@@ -3,6 +3,7 @@ import { useFetcher } from "react-router";
 import { v7 } from "uuid";
 import type { Refusal } from "~/core/quantity";
 import { Button } from "~/ui/button";
+import { DateField } from "~/ui/date-field";
 import { Field, Select } from "~/ui/field";
 import { Refused } from "../words/refused";
 
@@ -16,10 +17,14 @@ export function NewPoint({
 }) {
   const fetcher = useFetcher<{ refusal?: Refusal; done?: boolean }>();
   const [id, setId] = useState(() => v7());
+  const [by, setBy] = useState("");
   const [seen, setSeen] = useState(fetcher.data);
   if (fetcher.data !== seen) {
     setSeen(fetcher.data);
-    if (fetcher.data?.done) setId(v7());
+    if (fetcher.data?.done) {
+      setId(v7());
+      setBy("");
+    }
   }
   return (
     <fetcher.Form key={id} method="post" action="/points" className="flex flex-wrap gap-3 items-end mt-2">
@@ -43,6 +48,7 @@ export function NewPoint({
           ))}
         </Select>
       )}
+      <DateField label="By" name="by" value={by} onChange={setBy} />
       <Button type="submit" large disabled={fetcher.state !== "idle"}>
         Note it
       </Button>

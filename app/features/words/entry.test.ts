@@ -267,6 +267,9 @@ test.each([
   ["attachment", { mediaType: "application/pdf", caption: "Drawing", name: "d.pdf" }, "File | Drawing"],
   ["computation", { tool: "gear-pair", text: "0.07 mm" }, "Kept from the bench: gear-pair | 0.07 mm"],
   ["plan", { date: "2027-03-04", text: "Grease" }, "Planned for 4 March 2027 | Grease"],
+  ["plan", { date: null, text: "", atUsage: 12_400 }, "Planned for when the meter shows 12400 in all | "],
+  ["assigned", { to: { id: "p", name: "Ines" }, note: "Lock 14 is still on" }, "Given to Ines | Lock 14 is still on"],
+  ["assigned", { to: null, note: "" }, "Nobody’s any more | "],
   ["plan", { date: null, text: "" }, "Nothing planned any more | "],
   ["correction", { text: "Wrong gear", voids: true }, "Correction: does not count | Wrong gear"],
 ])("%s %j", (kind, body, line) => {

@@ -283,10 +283,21 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
     case "computation":
       return { title: `Kept from the bench: ${entry.body.tool}`, detail: entry.body.text };
     case "plan":
-      return entry.body.date
-        ? { title: `Planned for ${dateWords(reader, entry.body.date)}`, detail: entry.body.text }
-        : { title: "Nothing planned any more", detail: entry.body.text };
+      return { title: plannedTitle(reader, entry.body), detail: entry.body.text };
+    case "assigned":
+      return {
+        title: entry.body.to ? `Given to ${entry.body.to.name}` : "Nobody’s any more",
+        detail: entry.body.note,
+      };
   }
+}
+
+function plannedTitle(reader: Reader, { date, atUsage }: Bodies["plan"]): string {
+  const by = [
+    date ? `for ${dateWords(reader, date)}` : "",
+    atUsage === undefined ? "" : `for when the meter shows ${formatNumber(reader, atUsage, 0)} in all`,
+  ].filter(Boolean);
+  return by.length > 0 ? `Planned ${by.join(", and ")}` : "Nothing planned any more";
 }
 
 const changedWords = {

@@ -86,6 +86,9 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
     `The adjuster was changed to ${facts.name} while this job was open. Look at the move again; the amount may mean something else now.`,
   "meter-backwards": ({ facts }, number) =>
     `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`,
+  "meter-never-read":
+    "The meter of this machine was never read: there is nothing to count from. Read it first, or give a day.",
+  "does-no-jobs": ({ facts }) => `${facts.name} only looks: give it to somebody who does jobs.`,
   "below-new-meter": "The meter cannot show less than it began with.",
   "part-already-off": ({ facts }) =>
     `${facts.name} is off already${facts.by ? `, by ${facts.by}` : ""}. A second one of the kind needs a name of its own, as “${facts.name}, far end”.`,

@@ -1,3 +1,4 @@
+import { calendarKeyOf } from "~/data/queries/calendar-keys";
 import { peopleWithPin } from "~/data/queries/people";
 import { sessionsOf } from "~/data/queries/sessions";
 import type { Context } from "~/operations/context";
@@ -7,11 +8,13 @@ export const peopleAtHand = ({ pool, person }: Context) => peopleWithPin(pool, p
 
 /** One's own account: what one prefers, and where one is signed in. */
 export async function loadAccount({ pool, person, now, how, shared }: Context, sessionId: string) {
-  const [sessions, withPin] = await Promise.all([
+  const [sessions, withPin, calendar] = await Promise.all([
     sessionsOf(pool, person.id, now),
     peopleWithPin(pool, person.workshopId),
+    calendarKeyOf(pool, person.id),
   ]);
   return {
+    calendar,
     name: person.name,
     role: person.role,
     now: now.toISOString(),

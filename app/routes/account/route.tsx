@@ -1,13 +1,16 @@
 import { data } from "react-router";
 import { GivePassword } from "~/app/features/identity/give-password";
 import { AccountForm } from "~/app/features/people/account-form";
+import { CalendarKeyPane } from "~/app/features/plan/calendar-key-pane";
 import { PlaceHead } from "~/app/features/shell/head";
 import { agoWords, clockOrDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
+import { originContext } from "~/app/session/request-context";
 import { asPerson, everyRole, sessionIdOf, statusOf } from "~/app/session/session.server";
 import { deviceIdIn } from "~/app/session/session-cookie";
 import { accept, type Result } from "~/core/quantity";
+import { dropKey, makeCalendarKey } from "~/operations/calendar-key";
 import { changePassword, changePin, endSessions, prefer, shareDevice } from "~/operations/own-account";
 import { buttonClass } from "~/ui/button";
 import { Field, Select } from "~/ui/field";
@@ -39,6 +42,14 @@ export async function action({ context, request }: Route.ActionArgs) {
       }
       case "session":
         return answer(endSessions(asked, here, input), "Ended.");
+      case "calendar": {
+        const made = await makeCalendarKey(asked, input);
+        return made.ok
+          ? data({ calendar: `${context.get(originContext)}/calendar.ics?key=${made.value.key}` })
+          : data({ refusal: made.refusal }, { status: 400 });
+      }
+      case "no-calendar":
+        return answer(dropKey(asked), "Taken back.");
       case "prefer": {
         const kept = await prefer(asked, input);
         if (!kept.ok) return data({ refusal: kept.refusal }, { status: 400 });
@@ -148,6 +159,7 @@ export default function AccountPage({ loaderData }: Route.ComponentProps) {
             </a>
           )}
         </section>
+        <CalendarKeyPane known={loaderData.calendar} byPin={byPin} now={now} />
         <section aria-labelledby="pin" className="grid gap-4 content-start">
           <h2 id="pin" className="text-xl font-bold">
             {hasPin ? "Your PIN on shared tablets" : "A PIN for shared tablets"}

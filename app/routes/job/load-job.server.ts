@@ -7,6 +7,7 @@ import { stagesBefore } from "~/app/routes/machine/load-kit.server";
 import { isId } from "~/app/session/is-id";
 import type { Entry } from "~/core/logbook";
 import type { Job } from "~/core/records";
+import { assignmentsOfJob } from "~/data/queries/assignments";
 import { draftsOf } from "~/data/queries/drafts";
 import { entriesOfJob, partsLeftOff, photographsNaming } from "~/data/queries/entries";
 import { guidesOfMachine } from "~/data/queries/guides";
@@ -55,6 +56,7 @@ export async function loadJob(asked: Context, jobId: string): Promise<JobLoaded>
     stock: await itemsOfKinds(pool, person.workshopId, ["shim", "spacer"], mostStock),
     // What this job itself teaches is added on the screen, as it comes.
     before: await stagesBefore(pool, stages, job.id),
+    given: (await assignmentsOfJob(pool, job.id, job.stageIds))[0] ?? null,
     person: { id: person.id, name: person.name },
     liftLimitKg: person.liftLimitKg,
     readFirst: person.readFirst,

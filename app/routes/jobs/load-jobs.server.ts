@@ -1,3 +1,5 @@
+import { workersOf } from "~/app/routes/plan/load-plan.server";
+import { assignmentsOfJobs } from "~/data/queries/assignments";
 import { dueStages, openJobsOfWorkshop, signedJobs } from "~/data/queries/jobs";
 import { openPointsOfWorkshop } from "~/data/queries/open-points";
 import { type Context, mayWork } from "~/operations/context";
@@ -13,7 +15,8 @@ export type JobsAsked = {
 };
 
 /** Jobs open, planned and done, and every open point of the workshop. */
-export async function loadJobs({ pool, person, now }: Context, { words, before, points }: JobsAsked) {
+export async function loadJobs(context: Context, { words, before, points }: JobsAsked) {
+  const { pool, person, now } = context;
   const [open, due, done, pointsPage] = await Promise.all([
     openJobsOfWorkshop(pool, person.workshopId, openShown),
     dueStages(pool, person.workshopId, dueShown),
@@ -22,8 +25,16 @@ export async function loadJobs({ pool, person, now }: Context, { words, before, 
   ]);
   const lastDone = done[pageSize - 1];
   const lastPoint = pointsPage[pageSize - 1];
+  const [given, people] = await Promise.all([
+    assignmentsOfJobs(
+      pool,
+      open.map(({ id }) => id),
+    ),
+    workersOf(context),
+  ]);
   return {
-    open,
+    open: open.map((job) => ({ ...job, given: given.find(({ jobId }) => jobId === job.id) ?? null })),
+    people,
     due,
     done: done.slice(0, pageSize),
     older: done.length > pageSize && lastDone ? { at: lastDone.openedAt, id: lastDone.id } : null,

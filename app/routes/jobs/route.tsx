@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
+import { GiveTo } from "~/app/features/plan/give-to";
 import { PlaceHead } from "~/app/features/shell/head";
 import { Search } from "~/app/features/shell/search";
 import { capital, countWords } from "~/app/features/words/count";
@@ -52,15 +53,33 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
               {open.map((job) => (
                 <JobLine key={job.id} job={job} to={`/jobs/${job.id}`}>
                   {jobNowWords(job.now)}. Since {day(reader, job.openedAt)}, {job.openedByName}
+                  {job.given && (
+                    <span className="block text-ink">
+                      {job.given.to.name} has it{job.given.note && `: ${job.given.note}`}
+                    </span>
+                  )}
+                  {loaderData.people.length > 0 && (
+                    <GiveTo
+                      of={{ jobId: job.id }}
+                      label={`${job.machineName}, ${job.reason}`}
+                      to={job.given?.to ?? null}
+                      people={loaderData.people}
+                    />
+                  )}
                 </JobLine>
               ))}
               {open.length === 0 && <li className="text-mid">No job is open.</li>}
             </ul>
           </section>
           <section aria-labelledby="planned">
-            <h2 id="planned" className="text-xl font-bold mb-1">
-              Planned
-            </h2>
+            <div className="flex flex-wrap gap-4 items-center justify-between mb-1">
+              <h2 id="planned" className="text-xl font-bold">
+                Planned
+              </h2>
+              <Link to="/plan" className={buttonClass("line")}>
+                All that falls due
+              </Link>
+            </div>
             <ul>
               {due.map((item) => (
                 <li key={item.stageId} className="py-2 border-t border-rule flex flex-wrap gap-x-6">

@@ -31,6 +31,7 @@ import { unwiseWords } from "~/app/features/words/unwise";
 import { useWords } from "~/app/features/words/use-words";
 import { formOf } from "~/app/session/form-of";
 import { asPerson, everyRole } from "~/app/session/session.server";
+import { accept, parseNumber } from "~/core/quantity";
 import { checkElement, thrustsOf } from "~/core/stages";
 import { mayWork } from "~/operations/context";
 import { planVisit } from "~/operations/plan-visit";
@@ -57,6 +58,9 @@ export async function action({ params, context, request }: Route.ActionArgs) {
   const form = await formOf(request);
   return asPerson(context, request, mayWork, async (asked) => {
     const text = form.get("text") ?? "";
+    const typed = String(form.get("afterUsage") ?? "").trim();
+    const afterUsage = typed === "" ? accept(null) : parseNumber(typed);
+    if (!afterUsage.ok) return data({ refusal: { ...afterUsage.refusal, path: ["afterUsage"] } }, { status: 400 });
     const done =
       form.get("what") === "retired"
         ? await reviseStage(asked, { what: "retired", stageId: params.stageId, entryId: form.get("id"), text })
@@ -64,6 +68,7 @@ export async function action({ params, context, request }: Route.ActionArgs) {
             id: form.get("id"),
             stageId: params.stageId,
             date: form.get("date") || null,
+            afterUsage: afterUsage.value,
             text,
             madeAt: asked.now.toISOString(),
           });
@@ -207,7 +212,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               </ul>
             </section>
             <TriedPane stageId={stage.id} parts={loaderData.tried} mayWork={loaderData.mayWork} />
-            {loaderData.mayWork && <PlanVisit nextDate={standing?.nextDate ?? null} plan={standing?.plan ?? ""} />}
+            {loaderData.mayWork && <PlanVisit planned={standing} unit={machine.usageUnit} />}
             {loaderData.mayEdit && <RetireStage stageId={stage.id} />}
           </div>
         </div>

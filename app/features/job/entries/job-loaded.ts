@@ -27,6 +27,8 @@ export type JobLoaded = {
   shafts?: MachineShaft[];
   drafts: StoredDraft[];
   before: StageBefore[];
+  /** Whose it is, and what they have to know; null: nobody gave it to anybody. One kept by an earlier release has none. */
+  given?: { to: { id: string; name: string }; note: string; givenByName: string } | null;
   person: { id: PersonId; name: string };
   /** Above it two people lift, kg; one kept by an earlier release has none. */
   liftLimitKg?: number;
