@@ -39,6 +39,7 @@ export { type FeelerStack, feelerFromSet } from "./feeler";
 export { type LearntResponse, learnFromMoves, type MoveEvidence, type PastMove } from "./learn";
 export { priorResponse, priorWidth, stiffnessGuessed } from "./prior";
 export { learnResponse, type ObservedMove, type Response } from "./response";
+export { type ResponseChange, responseChange } from "./response-change";
 export { type RollerSetting, rollerSettings } from "./roller-settings";
 export { type RoundedMove, roundedMove, type Setting } from "./rounded-move";
 export { type SlackMove, slackMove } from "./slack-move";

@@ -23,6 +23,9 @@ export type MoveEvidence = ObservedMove & {
   used: boolean;
   /** What was read went the other way than the move should have sent it, by more than the readings' doubt. */
   opposite: boolean;
+  /** What a unit of it did, and the standard deviation of that by the readings alone; null: no tooth was read before and after, or it moved nothing. */
+  per: number | null;
+  perSd: number;
   why: "used" | "no-common-tooth" | "not-teaching" | "reversal" | "surprising";
 };
 
@@ -64,7 +67,9 @@ export function learnFromMoves(
       : whyNot(move, change, reversed, response, amount, sd);
     const expected = response.perUnit * amount;
     const opposite = change !== null && change * expected < 0 && Math.abs(change) > 2 * Math.SQRT2 * sd;
-    evidence.push({ amount: move.amount, change: change ?? 0, used: why === "used", opposite, why });
+    const per = change === null || amount === 0 ? null : change / amount;
+    const perSd = amount === 0 ? 0 : (Math.SQRT2 * sd) / Math.abs(amount);
+    evidence.push({ amount: move.amount, change: change ?? 0, used: why === "used", opposite, per, perSd, why });
     if (why !== "used" || change === null) continue;
     if (!guessed) response = learnResponse(response, [{ amount, change }], sd);
     else {

@@ -1,14 +1,21 @@
 import { Link } from "react-router";
 import { nothingToAdjust, sensitivityWords } from "~/app/features/kinds";
 import { useWords } from "~/app/features/words/use-words";
-import { type LearntResponse, type MoveEvidence, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
+import {
+  type LearntResponse,
+  type MoveEvidence,
+  priorWidth,
+  responseChange,
+  stiffnessGuessed,
+  unitOf,
+} from "~/core/advice";
 import type { Stage } from "~/core/records";
 import { middleOf, sensitivityOf } from "~/core/stages";
 import { Fold } from "~/ui/fold";
 import { Term } from "../shell/term";
 import { movedWords } from "../words/amount";
 import { stageUnit } from "../words/quantity";
-import { responseWords } from "../words/response";
+import { responseChangeWords, responseWords } from "../words/response";
 
 const whyWords: Record<MoveEvidence["why"], string> = {
   used: "counts",
@@ -47,6 +54,7 @@ export function LearntPane({
       </section>
     );
   const unit = unitOf(adjuster.adjuster);
+  const change = responseChange(learnt.evidence);
   const eccentric = adjuster.adjuster.type === "eccentric";
   return (
     <section aria-labelledby="adjuster">
@@ -59,6 +67,7 @@ export function LearntPane({
       <p className="text-lg">
         <span className="figure">{responseWords(reader, stage, learnt)}</span>.
       </p>
+      {change && <p className="text-lg text-near font-semibold">{responseChangeWords(reader, stage, change)}.</p>}
       <p className="text-mid">
         + is {adjuster.positiveWord}, − is {adjuster.negativeWord}
         {adjuster.seenFrom && `, seen from ${adjuster.seenFrom}`}

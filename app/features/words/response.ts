@@ -1,5 +1,12 @@
 import type { Reader } from "~/app/features/words/reader";
-import { type LearntResponse, type MoveUnit, priorWidth, stiffnessGuessed, unitOf } from "~/core/advice";
+import {
+  type LearntResponse,
+  type MoveUnit,
+  priorWidth,
+  type ResponseChange,
+  stiffnessGuessed,
+  unitOf,
+} from "~/core/advice";
 import type { Stage } from "~/core/records";
 import { judgedBy, judgedUnit } from "~/core/stages";
 import { formatNumber } from "./figure";
@@ -39,6 +46,14 @@ export function responseWords(reader: Reader, stage: Stage, learnt: LearntRespon
         ? "by calculation from a guessed stiffness; nothing learnt yet"
         : `by calculation; nothing learnt yet, taken as ±${formatNumber(reader, 100 * priorWidth(element), 0)} % (common practice)`;
   return `${said} ± ${percent} % (1 sd), ${from}`;
+}
+
+/** That an adjuster does not do what it did, and what to look for. */
+export function responseChangeWords(reader: Reader, stage: Stage, change: ResponseChange): string {
+  const [before, now] = [change.before, change.now].map((per) => responsePerUnit(reader, stage, per));
+  return change.kind === "step"
+    ? `Its last ${change.moves} moves did ${now}, those before them ${before}: look for a loose screw or lock, something that gives, or a part that was changed (common practice)`
+    : `What it does drifts: from ${before} to ${now} over ${change.moves} moves. Look for a worn thread, or a seat that beds in (common practice)`;
 }
 
 /** "a mm of shim", "an in of shim". */

@@ -1,6 +1,7 @@
 import { nothingToAdjust, notRound } from "~/app/features/kinds";
 import { traitsOf } from "~/app/features/kinds/traits";
 import { useWords } from "~/app/features/words/use-words";
+import { responseChange } from "~/core/advice";
 import { Fold } from "~/ui/fold";
 import { later } from "~/ui/use-later";
 import { WhenHere } from "~/ui/when-here";
@@ -13,6 +14,7 @@ export function WhyMove(props: WhyProps) {
   const reader = useWords();
   const { stage, view } = props;
   const { limits } = stage;
+  const change = props.learnt && responseChange(props.learnt.evidence);
   if (!limits) return null;
   const { element } = stage.geometry;
   const unit = stageUnit(reader, element);
@@ -50,6 +52,7 @@ export function WhyMove(props: WhyProps) {
           judged.holds !== "too-wide" &&
           " The adjuster does not reach far enough; it goes as far as it can."}
       </p>
+      {change && <WhenHere part={changed} props={{ stage, change }} />}
       <Fold summary="Numbers behind this" className="mt-2">
         <WhenHere part={numbers} props={props} />
       </Fold>
@@ -57,4 +60,5 @@ export function WhyMove(props: WhyProps) {
   );
 }
 
+const changed = later(async () => (await import("./response-changed")).ResponseChanged);
 const numbers = later(async () => (await import("./why-numbers")).WhyNumbers);
