@@ -21,6 +21,9 @@ export default [
   route("plan/walk", "routes/plan/walk.tsx"),
   route("plan/give", "routes/plan/give.ts"),
   route("calendar.ics", "routes/plan/calendar.ts"),
+  route("records", "routes/records/route.tsx"),
+  route("records.csv", "routes/records/as-csv.ts"),
+  route("records.json", "routes/records/as-json.ts"),
   route("jobs", "routes/jobs/route.tsx"),
   route("jobs/open", "routes/jobs/open.ts"),
   ...prefix("jobs/:jobId", [
@@ -68,6 +71,7 @@ export default [
   route("guides/:guideId/edit", "routes/guide/edit-guide.tsx"),
   route("stages/:stageId", "routes/stage/route.tsx"),
   route("stages/:stageId/proof-plan", "routes/proof-plan/stage-plan.tsx"),
+  route("stages/:stageId/twins", "routes/twins/route.tsx"),
   route("stages/:stageId/swap", "routes/swap/route.tsx"),
   route("stages/:stageId/options", "routes/options/route.tsx"),
   route("stages/:stageId/:what", "routes/stage-form/revise.tsx"),

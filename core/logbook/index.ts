@@ -32,6 +32,7 @@ export { daysToIso, isoToDays } from "./days";
 export { type Entry, type EntryKind, type EntryOf, isKind, type ReadingRecord, type WrittenEntry } from "./entry";
 export { canBeFelt, feltArc, feltOf, feltPlaces, feltSaid, type GradeAt, judgeFelt, judgeGrades } from "./feel";
 export { feltMoves, gradesOf } from "./felt-moves";
+export { type FleetDrift, fleetDrift, type OwnDrift, reachesIn } from "./fleet-drift";
 export { type Held, type HeldFor, heldFor } from "./held-for";
 export {
   type ClampNow,

@@ -20,7 +20,7 @@ export type StoredEntry = { entry: WrittenEntry; previousHash: Buffer; hash: Buf
 const thisFormat = 3;
 
 /** What is shown and judged of an entry: not its hashes, which only the chain needs. */
-const shown = sql`e.id, e.machine_id, e.seq, e.job_id, e.stage_id, e.kind, e.body, e.names_entry, e.made_by, e.made_at, e.recorded_at,
+export const shown = sql`e.id, e.machine_id, e.seq, e.job_id, e.stage_id, e.kind, e.body, e.names_entry, e.made_by, e.made_at, e.recorded_at,
   e.usage, e.geometry_id, e.adjuster_id, e.limits_id, e.made_by_name, e.format`;
 
 /** The readings of a round, in one value: a page of rounds costs one question and little to take in. */
@@ -101,7 +101,7 @@ export const readingsOf = async (
 const notVoided = (entryId: Statement): Statement => sql`not exists (
     select 1 from entry v where v.names_entry = ${entryId} and v.kind = 'correction' and (v.body->>'voids')::boolean)`;
 
-const namedEntries = (db: Database, statement: Statement): Promise<Entry[]> => many(db, statement, toEntry);
+export const namedEntries = (db: Database, statement: Statement): Promise<Entry[]> => many(db, statement, toEntry);
 
 export const entriesOfJob = (db: Database, jobId: string) =>
   namedEntries(
@@ -440,3 +440,28 @@ const readingColumns = (r: ReadingRecord) => ({
   live: r.live,
   held: r.held,
 });
+
+/** The last runs of the like stages of a machine's twins: the same kind under the same name, newest first, with whose they are. */
+export const twinRuns = (db: Database, stageIds: readonly string[], size: number) =>
+  many(
+    db,
+    sql`select e.*, s.id as of_stage, t.name as twin, coalesce(p.signed_as, p.name) as account_name
+        from stage s join machine m on m.id = s.machine_id
+        join machine t on t.workshop_id = m.workshop_id and t.id <> m.id and t.retired_at is null
+          and ((t.model <> '' and lower(t.model) = lower(m.model)) or t.twin_of = m.id or t.id = m.twin_of)
+        join stage o on o.machine_id = t.id and o.kind = s.kind and lower(o.name) = lower(s.name) and o.retired_at is null
+        cross join lateral (select ${shown} from entry e where e.stage_id = o.id and e.kind = 'proof' and ${notVoided(sql`e.id`)}
+          order by e.seq desc limit ${size}) e
+        join person p on p.id = e.made_by
+        where s.id = any(${stageIds}) order by t.name, e.seq desc`,
+    (row) => ({ stageId: row.of_stage as string, twin: row.twin as string, entry: toEntry(row) }),
+  );
+
+/** When the parts of stages were last revised. */
+export const lastRevised = (db: Database, stageIds: readonly string[]) =>
+  many(
+    db,
+    sql`select distinct on (e.stage_id) e.stage_id, e.made_at from entry e
+        where e.stage_id = any(${stageIds}) and e.kind = 'change' and e.body->>'what' = 'geometry' order by e.stage_id, e.seq desc`,
+    (row) => ({ stageId: row.stage_id as string, at: row.made_at.toISOString() as string }),
+  );

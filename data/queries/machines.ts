@@ -24,6 +24,9 @@ export const toMachine = (row: Row): Machine => ({
 export const machineById = (db: Database, workshopId: string, id: string) =>
   maybeOne(db, sql`select * from machine where id = ${id} and workshop_id = ${workshopId}`, toMachine);
 
+export const machinesById = (db: Database, workshopId: string, ids: readonly string[]) =>
+  many(db, sql`select * from machine where workshop_id = ${workshopId} and id = any(${ids})`, toMachine);
+
 /** The machine that a stage belongs to, in service or not. */
 export const machineWithStage = (db: Database, workshopId: string, stageId: string) =>
   maybeOne(

@@ -109,6 +109,9 @@ export default function Jobs({ loaderData }: Route.ComponentProps) {
               <h2 id="done" className="text-xl font-bold">
                 Done
               </h2>
+              <Link to="/records" className={buttonClass("line")}>
+                Search every logbook
+              </Link>
               <Search
                 label="Find a job done by machine, tag or reason"
                 placeholder="Machine, tag or reason"

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import type { RunsBeside } from "~/app/features/job/entries/stage-before";
 import { isId } from "~/app/session/is-id";
 import { type Entry, lastGoodRun, lastStack, pastMoves } from "~/core/logbook";
 import type { ProofPlan } from "~/core/proving";
@@ -6,7 +7,7 @@ import type { Stage } from "~/core/records";
 import { gearsWithStops, stageTurns } from "~/core/stages";
 import type { Database } from "~/data/postgres";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
-import { earlierProofsOf, partsLeftOff, recentWorkOf } from "~/data/queries/entries";
+import { earlierProofsOf, lastRevised, partsLeftOff, recentWorkOf, twinRuns } from "~/data/queries/entries";
 import { guidesOfMachine } from "~/data/queries/guides";
 import { instrumentsOfWorkshop } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
@@ -22,6 +23,8 @@ const learntFrom = 40;
 const mostMoves = 20;
 /** The last runs of a stage, whatever they were. */
 const proofsShown = 6;
+/** Of each twin, and of the parts that were in before. */
+const runsOfTwin = 8;
 /** Stages of a machine that a tablet keeps for working without the server: the first of its drive line. */
 const mostInKit = 120;
 
@@ -72,10 +75,12 @@ export type Kit = Omit<Whole, "leftOff" | "guides" | "shafts"> & Partial<Pick<Wh
 /** What is known of stages from before a job: their moves, which teach the response, and their last powered runs. Three questions for all of them. */
 export async function stagesBefore(pool: Database, stages: readonly Stage[], jobId: string | null) {
   const ids = stages.map((stage) => stage.id);
-  const [works, proofs, line, positions] = await Promise.all([
+  const [works, proofs, line, twins, revised, positions] = await Promise.all([
     recentWorkOf(pool, ids, learntFrom, lookBack),
     earlierProofsOf(pool, ids, jobId, runsLookedAt),
     stages[0] ? machineLine(pool, stages[0].machineId, stages) : null,
+    twinRuns(pool, ids, runsOfTwin),
+    lastRevised(pool, ids),
     movedBeforeJob(
       pool,
       stages.map(({ adjuster }) => adjuster.id),
@@ -91,6 +96,11 @@ export async function stagesBefore(pool: Database, stages: readonly Stage[], job
       stageId: id,
       moves: moves.slice(-mostMoves),
       moved,
+      beside: runsBesideStage(
+        twins.filter(({ stageId }) => stageId === id),
+        proofs.get(id) ?? [],
+        revised.find(({ stageId }) => stageId === id)?.at ?? null,
+      ),
       proofs: runsToCompare(proofs.get(id) ?? [], plans ?? []),
       turns: line && stageTurns(line.kept, line.stages, id),
       known: roundsBefore(work, id, jobId),
@@ -102,6 +112,24 @@ export async function stagesBefore(pool: Database, stages: readonly Stage[], job
       })),
     };
   });
+}
+
+/** What other runs stand beside a stage's: its twins', and its own from before its parts were revised. */
+function runsBesideStage(
+  twins: readonly { twin: string; entry: Entry }[],
+  proofs: readonly Entry[],
+  revisedAt: string | null,
+): RunsBeside[] {
+  const names = [...new Set(twins.map(({ twin }) => twin))];
+  const before = revisedAt === null ? [] : proofs.filter(({ madeAt }) => madeAt < revisedAt).slice(0, runsOfTwin);
+  return [
+    ...names.map((twin) => ({
+      twin,
+      revisedAt: null,
+      proofs: twins.filter((one) => one.twin === twin).map(({ entry }) => entry),
+    })),
+    ...(before.length > 0 ? [{ twin: null, revisedAt, proofs: before }] : []),
+  ];
 }
 
 /** The last runs, and of every run of a plan the last good one. */

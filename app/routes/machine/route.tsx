@@ -182,7 +182,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
         </div>
         <Logbook loaderData={loaderData} />
         <Files machineId={machine.id} files={loaderData.files} mayAdd={loaderData.mayWork} />
-        {loaderData.twins.length > 0 && <Twins twins={loaderData.twins} model={machine.model} />}
+        {loaderData.twins.length > 0 && <Twins twins={loaderData.twins} model={machine.model} stages={stages} />}
       </main>
     </>
   );
@@ -241,7 +241,11 @@ function Logbook({ loaderData }: { loaderData: Route.ComponentProps["loaderData"
   );
 }
 
-function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["twins"]; model: string }) {
+function Twins({
+  twins,
+  model,
+  stages,
+}: Pick<Route.ComponentProps["loaderData"], "twins" | "stages"> & { model: string }) {
   return (
     <section aria-labelledby="twins">
       <h2 id="twins" className="text-xl font-bold">
@@ -261,6 +265,13 @@ function Twins({ twins, model }: { twins: Route.ComponentProps["loaderData"]["tw
           </li>
         ))}
       </ul>
+      <p className="flex flex-wrap gap-2 mt-2">
+        {stages.map(({ id, name }) => (
+          <Link key={id} to={`/stages/${id}/twins`} className={buttonClass("quiet")}>
+            Compare: {name}
+          </Link>
+        ))}
+      </p>
     </section>
   );
 }

@@ -193,6 +193,9 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
               <p className="mt-2">
                 <Link to={`/stages/${stage.id}/options`} className={buttonClass("quiet")}>
                   Other ways to drive it
+                </Link>{" "}
+                <Link to={`/stages/${stage.id}/twins`} className={buttonClass("quiet")}>
+                  Beside its twins
                 </Link>
               </p>
               <ThrustPane thrusts={thrustsOf(element)} words={thrustWords(element)} />

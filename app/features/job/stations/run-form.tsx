@@ -9,7 +9,9 @@ import { buildProof, motorRpm, proofInput } from "~/operations/entries/proof";
 import { Button, buttonClass } from "~/ui/button";
 import { Field } from "~/ui/field";
 import { Fold } from "~/ui/fold";
+import { later } from "~/ui/use-later";
 import { UsualWords } from "~/ui/usual-words";
+import { WhenHere } from "~/ui/when-here";
 import { capital } from "../../words/count";
 import { outcomeWords } from "../../words/entry";
 import { formatNumber } from "../../words/figure";
@@ -141,6 +143,9 @@ export function RunForm({ choice, way }: { choice: RunChoice; way: RunWay }) {
       </div>
       {ahead?.judged && <RunFigures judged={ahead.judged} label="Against its limits" />}
       {ahead?.speedRead && <p className="text-lg">{speedWords(reader, ahead.speedRead)}.</p>}
+      {before.beside && before.beside.length > 0 && (
+        <WhenHere part={elsewhere} props={{ choice, beside: before.beside }} />
+      )}
       {refusal && !atItsField.has(String(refusal.path[0])) && (
         <p role="alert" className="text-outside font-semibold">
           {refusalWords(reader, refusal)}
@@ -195,6 +200,8 @@ function aheadOf(work: ProofWork, ...known: Tail<Parameters<typeof buildProof>>)
   return built?.ok ? built.value : null;
 }
 type Tail<T extends readonly unknown[]> = T extends readonly [unknown, ...infer Rest] ? Rest : never;
+
+const elsewhere = later(async () => (await import("./runs-elsewhere")).RunsElsewhere);
 
 /** Rows of temperatures that a plan asks for stand apart from those that were added. */
 const askedRow = 100;
