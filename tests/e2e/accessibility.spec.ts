@@ -58,6 +58,8 @@ for (const room of rooms) {
       "/shafts/new",
       "/options",
       "/upkeep/edit",
+      "/why",
+      "/proof-plan",
     ]) {
       await visit(page, `${machine}${path}`);
       await check(`machine${path}`);
@@ -66,6 +68,9 @@ for (const room of rooms) {
     await check("quick touch");
     for (const path of [
       "/jobs",
+      "/plan",
+      "/plan/walk",
+      "/records?q=knock",
       "/machines/new",
       "/bench",
       "/offline",

@@ -39,8 +39,8 @@ export function GiveBox({
         {Object.entries(of).map(([name, value]) => (
           <input key={name} type="hidden" name={name} value={value} />
         ))}
-        <Select label="To whom" name="personId" defaultValue={to?.id ?? ""}>
-          <option value="">nobody</option>
+        <Select label="To whom" name="personId" defaultValue={to?.id ?? ""} required={to === null}>
+          <option value="">{to ? "nobody any more" : "choose"}</option>
           {people.map((person) => (
             <option key={person.id} value={person.id}>
               {person.name}
