@@ -30,6 +30,7 @@ export default [
     route("entries", "routes/job/entries.ts"),
     route("draft", "routes/job/draft.ts"),
     route("countersign", "routes/job/countersign.ts"),
+    route("beside", "routes/record/beside.tsx"),
     route("record", "routes/record/job-print.tsx"),
     route("record.pdf", "routes/record/job-pdf.ts"),
     route("record.csv", "routes/record/job-csv.ts"),

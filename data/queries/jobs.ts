@@ -153,3 +153,20 @@ export async function insertJob(
 
 export const markSigned = (db: Database, jobId: string, entryId: string) =>
   none(db, sql`update job set signed_entry = ${entryId} where id = ${jobId}`);
+
+/** Jobs of some machines that one may be held against, newest first. */
+export const jobsBeside = (db: Database, machineIds: readonly string[], exceptJob: string, size: number) =>
+  many(
+    db,
+    sql`select j.id, j.reason, j.opened_at, m.name as machine_name,
+          array(select s.name from job_stage js join stage s on s.id = js.stage_id where js.job_id = j.id order by js.position) as stage_names
+        from job j join machine m on m.id = j.machine_id
+        where j.machine_id = any(${machineIds}) and j.id <> ${exceptJob} order by j.opened_at desc limit ${size}`,
+    (row) => ({
+      id: row.id as string,
+      reason: row.reason as string,
+      openedAt: row.opened_at.toISOString() as string,
+      machineName: row.machine_name as string,
+      stageNames: row.stage_names as string[],
+    }),
+  );

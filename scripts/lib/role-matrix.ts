@@ -105,6 +105,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/jobs/:jobId/entries": { look: "signed-in", send: "work" },
   "/jobs/:jobId/draft": { look: null, send: "work" },
   "/jobs/:jobId/countersign": { look: null, send: "lead" },
+  "/jobs/:jobId/beside": { look: "signed-in", send: null },
   "/jobs/:jobId/record": { look: "signed-in", send: null },
   "/jobs/:jobId/record.pdf": { look: "signed-in", send: null },
   "/jobs/:jobId/record.csv": { look: "signed-in", send: null },

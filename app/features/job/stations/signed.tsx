@@ -65,6 +65,11 @@ export function Signed() {
         <Link to={`/machines/${data.machine.id}`} className={buttonClass("now", true)}>
           To the machine's logbook
         </Link>
+        {!waits && (
+          <Link to={`/jobs/${data.job.id}/beside`} className={buttonClass("line", true)}>
+            Beside another job
+          </Link>
+        )}
         {data.stages.map((stage) => (
           <Link key={stage.id} to={`/stages/${stage.id}`} className={buttonClass("line", true)}>
             {several ? `Trend of ${stage.name}` : "To the stage's trend"}
