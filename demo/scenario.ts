@@ -1,5 +1,6 @@
 import { seededRandom } from "../core/practice";
 import { carriageFound, carriageSet } from "./carriage";
+import { reducerClosure, ringClosures, ringErrors } from "./closures";
 import { gearboxApart, gearboxGuide } from "./gearbox";
 import { planActs } from "./plan";
 import { proofPlanActs } from "./proof-plans";
@@ -342,10 +343,16 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
         { pitchMm: 8, moduleMm: 1, teeth: [12, 16, 20, 24, 32, 40], maxHoles: 8, band: { loMm: -0.12, hiMm: 0.84 } },
         "Try-out gears for the new index on the hole plate: 20 : 40 through 12; a pair 12 : 20 at two along binds a little",
       );
+      v.keep(77, "index-error", ringErrors, "What the ring's division may be off by");
+      for (const { daysAgo, measured } of ringClosures) v.putRight(daysAgo, "Closure", [measured]);
       return v;
     },
   ],
-  ["table", "reducer", built("Reducer fitted", [64, 0.4])],
+  [
+    "table",
+    "reducer",
+    (v) => built("Reducer fitted", [64, 0.4])(v).putRight(22, "Closure after a crash", [reducerClosure]),
+  ],
   [
     "strapper",
     "infeed",

@@ -21,6 +21,7 @@ export {
   stripIn,
   takesPaper,
 } from "./by-hand";
+export { type ClosureRead, type Closures, closuresOf } from "./closures";
 export {
   type ClunkSearch,
   type ClunkStep,

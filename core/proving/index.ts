@@ -1,5 +1,6 @@
 export { type Asymmetry, asymmetries, type DrawnBy, usualAsymmetryPercent } from "./asymmetry";
 export { type Closure, type ClosureQuestion, closure, type WayClosed } from "./closure";
+export { closureExplained } from "./closure-explained";
 export {
   type AlikePeriods,
   type HeardPeriod,

@@ -465,3 +465,15 @@ export const lastRevised = (db: Database, stageIds: readonly string[]) =>
         where e.stage_id = any(${stageIds}) and e.kind = 'change' and e.body->>'what' = 'geometry' order by e.stage_id, e.seq desc`,
     (row) => ({ stageId: row.stage_id as string, at: row.made_at.toISOString() as string }),
   );
+
+/** Closures measured on a stage, and what was computed of its errors, that count; oldest first. */
+export const closureWork = async (db: Database, stageId: string, size: number) =>
+  (
+    await namedEntries(
+      db,
+      sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+          where e.stage_id = ${stageId} and ((e.kind = 'measured' and e.body->>'tool' = 'closure')
+            or (e.kind = 'computation' and e.body->>'tool' = 'index-error')) and ${notVoided(sql`e.id`)}
+          order by e.seq desc limit ${size}`,
+    )
+  ).reverse();

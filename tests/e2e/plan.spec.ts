@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { closeJob, openJob, signIn, visit } from "./steps";
+import { beginJob, closeJob, readRound, signIn, visit } from "./steps";
 
 test("what falls due is given to somebody with a note, walked hall by hall with its kit, and opened by a calendar program", async ({
   page,
@@ -53,8 +53,10 @@ test("what falls due is given to somebody with a note, walked hall by hall with 
 });
 
 test("an open job is handed over: whoever opens it reads the note, until it is signed", async ({ page }) => {
-  await signIn(page);
-  const jobId = await openJob(page, "Strapper", "Infeed belt", "Squeaks when cold");
+  const jobId = await beginJob(page, "Strapper", "Feed gears", "Squeaks when cold");
+  await readRound(page, ["0.12", "0.13", "0.12", "0.14"]);
+  await page.getByRole("button", { name: /^Round done with 4/ }).click();
+  await expect(page.getByRole("button", { name: /^Round done with/ })).toHaveCount(0);
   await visit(page, "/jobs");
   await page.getByRole("button", { name: /^Give to: Strapper, Squeaks when cold/ }).click();
   const box = page.getByRole("dialog");

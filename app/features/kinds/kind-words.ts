@@ -49,6 +49,8 @@ export type KindWords<K extends StageKind> = {
   pulls?: (reader: Reader, element: Elements[K], torqueNm: number) => { said: string; bench: string | null };
   /** When a strand that was set is to be looked at again; left out: as anything is. */
   lookAgain?: string;
+  /** Days after which a new one is looked at again (common practice); left out: it need not run in. */
+  runInDays?: number;
   /** How its axial thrust is told; null: it has none. */
   thrust: ThrustWords | null;
   /** What else is to be known of it, by name; left out: nothing. */

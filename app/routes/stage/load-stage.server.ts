@@ -4,6 +4,7 @@ import { openedStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import {
+  closuresOf,
   type Entry,
   gearOfTrend,
   isKind,
@@ -19,7 +20,7 @@ import {
 import type { Stage } from "~/core/records";
 import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
-import { proofsOf, readingsOf, stageHistory, trialsOf, usageReadings } from "~/data/queries/entries";
+import { closureWork, proofsOf, readingsOf, stageHistory, trialsOf, usageReadings } from "~/data/queries/entries";
 import { instrumentById } from "~/data/queries/instruments";
 import { openJobs } from "~/data/queries/jobs";
 import { machineWithStage } from "~/data/queries/machines";
@@ -36,6 +37,8 @@ const trendRounds = 104;
 const mostTrials = 80;
 /** Runs whose current stands beside the tightness. */
 const mostProofs = 80;
+/** Closures that a trend looks back on. */
+const mostClosures = 60;
 /** Readings of the meter that usage over time is worked out from. */
 const meterReadings = 400;
 /** Rounds and moves that the adjuster's response is learnt from. */
@@ -65,7 +68,7 @@ export async function loadStage(
   asked: RoundsAsked & { axis: TrendAxis },
 ) {
   if (!isId(stageId)) throw noSuchStage();
-  const [machine, stage, history, limits, standings, trials, proofs] = await Promise.all([
+  const [machine, stage, history, limits, standings, trials, proofs, closed] = await Promise.all([
     machineWithStage(pool, person.workshopId, stageId),
     stageById(pool, stageId),
     stageHistory(pool, stageId, trendRounds),
@@ -73,6 +76,7 @@ export async function loadStage(
     standingsOfStages(pool, [stageId]),
     trialsOf(pool, stageId, mostTrials),
     proofsOf(pool, stageId, mostProofs),
+    closureWork(pool, stageId, mostClosures),
   ]);
   if (!stage || !machine) throw noSuchStage();
   const voided = voidedBy(history);
@@ -105,6 +109,7 @@ export async function loadStage(
     trendLimits,
     tried: triedParts(trials),
     friction: judgedBy(stage.geometry.element) === "tension" ? friction(counting, proofs) : null,
+    closures: closuresOf(closed),
     axis: asked.axis,
     wear: worn === null ? null : wearLeft(counting, worn, meter),
     rounds: {

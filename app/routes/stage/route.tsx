@@ -7,6 +7,7 @@ import { traitsOf } from "~/app/features/kinds/traits";
 import { OpenPointLine } from "~/app/features/logbook/open-point-line";
 import { StartJob } from "~/app/features/machine/start-job";
 import { PlaceHead } from "~/app/features/shell/head";
+import { ClosurePane } from "~/app/features/stage/closure-pane";
 import { FrictionPane } from "~/app/features/stage/friction-pane";
 import { GearPositions } from "~/app/features/stage/gear-positions";
 import { LearntPane } from "~/app/features/stage/learnt-pane";
@@ -138,6 +139,7 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
           </div>
           <div className="grid gap-8 content-start min-w-0">
             <StandingWhy stage={stage} standing={standing} />
+            <ClosurePane closures={loaderData.closures} />
             {loaderData.wear && <WearPane wear={loaderData.wear} usageUnit={machine.usageUnit} />}
             {loaderData.friction && <FrictionPane found={loaderData.friction} spoken={stageUnit(reader, element)} />}
             <LimitsHistory stage={stage} revisions={loaderData.limits} mayEdit={loaderData.mayEdit} />

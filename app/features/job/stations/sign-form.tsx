@@ -7,6 +7,7 @@ import type { loader as rootLoader } from "~/app/root";
 import { signedRecord } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
 import type { Stage } from "~/core/records";
+import { dayIn } from "~/operations/day-in";
 import { Button } from "~/ui/button";
 import { DateField, isDay } from "~/ui/date-field";
 import { Field, TextArea } from "~/ui/field";
@@ -85,17 +86,25 @@ export function SignForm() {
         </fieldset>
       )}
       {data.stages.map((stage, i) => (
-        <DateField
-          key={stage.id}
-          label={several ? `Next date, ${stage.name}` : "Next date"}
-          hint={wordsOf(stage.geometry.element).lookAgain}
-          value={texts[nextName(stage)] ?? ""}
-          onChange={(date) => {
-            setRefusal(null);
-            job.changeText(nextName(stage), date);
-          }}
-          error={isAt(refusal, i) && refusal ? refusalWords(reader, refusal) : undefined}
-        />
+        <div key={stage.id} className="grid gap-2">
+          <DateField
+            label={several ? `Next date, ${stage.name}` : "Next date"}
+            hint={wordsOf(stage.geometry.element).lookAgain}
+            value={texts[nextName(stage)] ?? ""}
+            onChange={(date) => {
+              setRefusal(null);
+              job.changeText(nextName(stage), date);
+            }}
+            error={isAt(refusal, i) && refusal ? refusalWords(reader, refusal) : undefined}
+          />
+          <RunIn
+            days={wordsOf(stage.geometry.element).runInDays}
+            onPlan={(days) => {
+              setRefusal(null);
+              job.changeText(nextName(stage), dayIn(new Date(Date.now() + days * 86_400_000), reader.zone));
+            }}
+          />
+        </div>
       ))}
       <TextArea
         label="Remark"
@@ -128,6 +137,17 @@ export function SignForm() {
       </Button>
       <p className="text-mid">Signed, nothing of it can be changed. A correction is a new entry beside it.</p>
     </form>
+  );
+}
+
+/** What was fitted new settles while it runs in: a key that plans the look after that. */
+function RunIn({ days, onPlan }: { days: number | undefined; onPlan: (days: number) => void }) {
+  return days === undefined ? null : (
+    <div>
+      <Button kind="quiet" onClick={() => onPlan(days)}>
+        New: look again after run-in, in {days} days
+      </Button>
+    </div>
   );
 }
 

@@ -45,6 +45,7 @@ export const chain: KindWords<"chain"> = {
     "It runs parallel to the frame, has room all along and rubs nothing",
   ],
   lookAgain: "A new chain stretches most in its first hours: look again after them (common practice).",
+  runInDays: 7,
   thrust: null,
   ways: ["moves it the way that takes up slack", "moves it the way that lets out slack"],
 };

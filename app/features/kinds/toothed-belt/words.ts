@@ -19,5 +19,6 @@ export const toothedBelt: KindWords<"toothed-belt"> = {
     "The plate that carries it did not bend as it was tightened",
   ],
   lookAgain: "A new toothed belt is looked at once more after some hours; then it keeps (common practice).",
+  runInDays: 2,
   notRound: () => "a pulley is not round, or sits off centre",
 };

@@ -24,6 +24,7 @@ export const vBelt: KindWords<"v-belt"> = {
     "Put on slack: not levered or rolled over the rim",
   ],
   lookAgain: "New V-belts lose 20 to 40 % in 24 to 48 hours: look again after them (common practice).",
+  runInDays: 2,
   notRound: ({ belts }) =>
     belts > 1 ? "the belts of the set are not alike" : "a pulley is not round, or sits off centre",
 };
