@@ -3,7 +3,7 @@
  *
  * - the next move recomputed on a stage of every kind with everything that is drawn, as a share of one frame
  * - a drive line of twelve stages worked through and drawn, likewise
- * - CPU time of the server for the floor, machine, stage, job, jobs and stores pages, as a ratio to a bare page of the same server with one
+ * - CPU time of the server for the floor, machine, stage, job, jobs, stores, plan and search pages, as a ratio to a bare page of the same server with one
  *   trivial query: with the demo, and with 1,000 machines and ten years of weekly rounds beside it
  * - the plan of every query behind these pages on those, written to docs/query-plans.md
  * - two hundred gears looked through for every pair that fits; of random slots and stores, what is lost or invented against trying all;
@@ -64,6 +64,10 @@ const pagesOf = ({ machineId, stageId, jobId }: Place): Pages => ({
   "job by its bare address": `/jobs/${jobId}`,
   jobs: "/jobs",
   stores: "/stores?kind=shim",
+  plan: "/plan",
+  "search for a word of every job": "/records?q=weekly",
+  "search for a rare word": "/records?q=knock",
+  "search of a machine and a year": "/records?part=LINE-500&from=2024-01-01&to=2024-12-31",
 });
 
 /** A stage of a machine and a job on it, by the machine's tag. */

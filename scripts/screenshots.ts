@@ -86,7 +86,12 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   const machine = page.url();
   await page.getByRole("link", { name: "Jobs" }).click();
   await page.getByRole("heading", { name: "Open points" }).waitFor();
-  await shoot("jobs");
+  const jobs = (await page.screenshot()).toString("base64");
+  await page.getByRole("link", { name: "All that falls due" }).click();
+  await page.getByRole("link", { name: "Walk it" }).waitFor();
+  await onOneSheet(page, "jobs", [jobs, (await page.screenshot()).toString("base64")]);
+  await page.getByRole("link", { name: "Jobs" }).click();
+  await page.getByRole("heading", { name: "Open points" }).waitFor();
   await page.locator("section[aria-labelledby=done] li a").first().click();
   await page.getByRole("link", { name: "Print" }).click();
   await page.getByRole("table", { name: "Entries" }).waitFor();

@@ -1,7 +1,17 @@
 import { cpuTicks, type Visitor } from "./visitor";
 
 export type Pages = Record<
-  "floor" | "machine" | "stage" | "job" | "job by its bare address" | "jobs" | "stores",
+  | "floor"
+  | "machine"
+  | "stage"
+  | "job"
+  | "job by its bare address"
+  | "jobs"
+  | "stores"
+  | "plan"
+  | "search for a word of every job"
+  | "search for a rare word"
+  | "search of a machine and a year",
   string
 >;
 

@@ -2,12 +2,15 @@ import { writeFileSync } from "node:fs";
 import { join, resolve } from "node:path";
 import type { Database, Pool } from "../../data/postgres";
 import { movedBeforeJob } from "../../data/queries/adjuster-positions";
+import { assignmentsOfJob, assignmentsOfJobs } from "../../data/queries/assignments";
 import { driveLineOf } from "../../data/queries/drive-lines";
 import {
   attachmentsOf,
+  closureWork,
   correctionsOf,
   earlierProofsOf,
   entriesOfJob,
+  lastRevised,
   lastShaftEntries,
   logbookPage,
   optionsOfMachine,
@@ -15,6 +18,8 @@ import {
   readingsOf,
   recentWorkOf,
   stageHistory,
+  symptomWork,
+  twinRuns,
   usageReadings,
 } from "../../data/queries/entries";
 import { floorGroups, floorPage, kindsOnFloor, retiredMachines, wholeFloor } from "../../data/queries/floor";
@@ -23,6 +28,9 @@ import { instrumentsOfWorkshop } from "../../data/queries/instruments";
 import { dueStages, openJobs, openJobsOfWorkshop, signedJobs } from "../../data/queries/jobs";
 import { machineById, twinsOf } from "../../data/queries/machines";
 import { openPointsOf, openPointsOfWorkshop } from "../../data/queries/open-points";
+import { hallsOfWorkshop, lastInstruments, planCounts, planPage } from "../../data/queries/plan";
+import { proofPlans } from "../../data/queries/proof-plans";
+import { foundPage, oldestEntry, type Sought } from "../../data/queries/search";
 import { shaftsOfMachine } from "../../data/queries/shafts";
 import { limitsRevisions, stagesById, stagesOfMachines } from "../../data/queries/stages";
 import { standingsOfStages } from "../../data/queries/standings";
@@ -49,6 +57,8 @@ export async function writePlans(
   const drawer = { kind: "shim", limit: 61 } as const;
   const shim = (await itemsOfStore(pool, at.workshopId, { ...drawer, words: "", after: null })).at(-1);
   if (!machine || !shim || !stage) throw new Error("no machine, no stage, or no shim");
+  const everyDay = { site: null, hall: null, personId: null, until: null };
+  const anything: Sought = { words: "", kinds: null, part: "", personId: null, from: null, to: null };
   const queries: Record<string, Record<string, (db: Database) => Promise<unknown>>> = {
     Floor: {
       "A page of machines, worst first": (db) => floorPage(db, at.workshopId, days, wholeFloor, null, null, 31),
@@ -70,6 +80,7 @@ export async function writePlans(
       "A page of the logbook": (db) => logbookPage(db, at.machineId, last, "", 41),
       "The logbook by words": (db) => logbookPage(db, at.machineId, last, "no such words", 41),
       "Corrections of a page": (db) => correctionsOf(db, ids),
+      "What it does that it should not": (db) => symptomWork(db, at.machineId, 100),
       "Meter readings": (db) => usageReadings(db, at.machineId, 400),
       "Photographs and files": (db) => attachmentsOf(db, at.machineId, 8),
       "Its twins": (db) => twinsOf(db, machine),
@@ -79,6 +90,7 @@ export async function writePlans(
     Stage: {
       "What standing and trend rest on": (db) => stageHistory(db, at.stageId, 160),
       "Readings of its rounds": (db) => readingsOf(db, ids),
+      "Closures of it": (db) => closureWork(db, at.stageId, 60),
       "Revisions of the limits": (db) => limitsRevisions(db, at.stageId),
     },
     Job: {
@@ -86,6 +98,10 @@ export async function writePlans(
       "Its stages": (db) => stagesById(db, [at.stageId]),
       "What taught the adjuster": (db) => recentWorkOf(db, [at.stageId], 40, 12),
       "Where its adjuster stands": (db) => movedBeforeJob(db, [stage.adjuster.id], at.jobId),
+      "Runs of its twins": (db) => twinRuns(db, [at.stageId], 8),
+      "When its parts were revised": (db) => lastRevised(db, [at.stageId]),
+      "Plans of its stages": (db) => proofPlans(db, at.machineId, at.stageId),
+      "Whose it is": (db) => assignmentsOfJob(db, at.jobId, [at.stageId]),
       "Earlier powered runs": (db) => earlierProofsOf(db, [at.stageId], at.jobId, 6),
       "Parts that other jobs left off": (db) => partsLeftOff(db, at.machineId, at.jobId),
       "Guides of the machine": (db) => guidesOfMachine(db, at.machineId),
@@ -106,6 +122,28 @@ export async function writePlans(
       "Planned visits": (db) => dueStages(db, at.workshopId, 60),
       "Jobs done": (db) => signedJobs(db, at.workshopId, null, "", 31),
       "Open points": (db) => openPointsOfWorkshop(db, at.workshopId, null, 31),
+      "Whose open jobs are": (db) => assignmentsOfJobs(db, [at.jobId]),
+    },
+    Plan: {
+      "A page of what falls due": (db) => planPage(db, at.workshopId, everyDay, null, 61),
+      "One's own": (db) => planPage(db, at.workshopId, { ...everyDay, personId: at.personId }, null, 61),
+      "How much there is": (db) => planCounts(db, at.workshopId, everyDay, today),
+      "Halls of the works": (db) => hallsOfWorkshop(db, at.workshopId),
+      "With what stages were read last": (db) => lastInstruments(db, stageIds),
+    },
+    Records: {
+      "A word of every job": (db) => foundPage(db, at.workshopId, "UTC", { ...anything, words: "weekly" }, null, 41),
+      "A rare word": (db) => foundPage(db, at.workshopId, "UTC", { ...anything, words: "knock" }, null, 41),
+      "A machine in a year": (db) =>
+        foundPage(
+          db,
+          at.workshopId,
+          "UTC",
+          { ...anything, part: "LINE-500", from: "2024-01-01", to: "2024-12-31" },
+          null,
+          41,
+        ),
+      "Since when": (db) => oldestEntry(db),
     },
   };
   const parts = [

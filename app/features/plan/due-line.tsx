@@ -3,7 +3,8 @@ import { type DueItem, daysUntil } from "~/core/plan";
 import { dateWords } from "../words/times";
 import { useWords } from "../words/use-words";
 import { dueDetail, dueTitle, inDays, whereWords } from "./due-words";
-import { GiveTo, type Someone } from "./give-to";
+import { GiveTo } from "./give-to";
+import type { Someone } from "./given-work";
 
 /** One thing that falls due: when, of what, why, whose; and the way to give it to somebody. */
 export function DueLine({

@@ -6,7 +6,7 @@ import { Button } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { Select, TextArea } from "~/ui/field";
 import { Refused } from "../words/refused";
-import type { GivenWork, Someone } from "./give-to";
+import type { GivenWork, Someone } from "./given-work";
 
 /** To whom, and what whoever takes it on has to know. */
 export function GiveBox({

@@ -1,10 +1,7 @@
 import { useState } from "react";
 import { Button } from "~/ui/button";
 import { later, useLater } from "~/ui/use-later";
-
-export type Someone = { id: string; name: string };
-/** An open job, or the next visit to a stage. */
-export type GivenWork = { jobId: string } | { stageId: string };
+import type { GivenWork, Someone } from "./given-work";
 
 const box = later(async () => (await import("./give-box")).GiveBox);
 

@@ -8,6 +8,8 @@ import { day, shortDay } from "../words/times";
 import { useWords } from "../words/use-words";
 
 const shownReads = 6;
+/** A drift less sure than this is not said for sure. */
+const leastCoverage = 0.9;
 
 /** How it came back to zero over the years, whether that drifts, and whether the errors that are known of it explain it. */
 export function ClosurePane({ closures: { reads, trend, against } }: { closures: Closures }) {
@@ -43,9 +45,11 @@ export function ClosurePane({ closures: { reads, trend, against } }: { closures:
       {trend && (
         <>
           <p className="text-lg">
-            {trend.slopeInterval[0] > 0 || trend.slopeInterval[1] < 0
-              ? `The forward miss drifts ${f(trend.slope * 365.25)}′ a year (${formatNumber(reader, Math.floor(100 * trend.coverage), 0)} %: ${f(trend.slopeInterval[0] * 365.25)} to ${f(trend.slopeInterval[1] * 365.25)}).`
-              : "The forward miss does not surely drift by what was measured so far."}
+            {trend.coverage < leastCoverage
+              ? `By ${reads.length} readings it goes ${f(trend.slope * 365.25)}′ a year: too few to be sure of it.`
+              : trend.slopeInterval[0] > 0 || trend.slopeInterval[1] < 0
+                ? `The forward miss drifts ${f(trend.slope * 365.25)}′ a year (${formatNumber(reader, Math.floor(100 * trend.coverage), 0)} %: ${f(trend.slopeInterval[0] * 365.25)} to ${f(trend.slopeInterval[1] * 365.25)}).`
+                : "The forward miss does not surely drift by what was measured so far."}
           </p>
           <PointsPlot
             points={reads.map(({ at, closure }) => ({ x: t(at), y: closure.forward.meanArcmin }))}

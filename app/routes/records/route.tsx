@@ -93,8 +93,8 @@ export default function Records({ loaderData }: Route.ComponentProps) {
             </p>
             <p>
               Names stay on what was signed; the account of somebody who has left can be struck, with what was kept for
-              signing in. A session ends after a day, tries to sign in are forgotten after a few weeks, browsers not
-              seen for 400 days too; what is typed and not entered yet is kept until it is entered.
+              signing in. A session ends after twelve hours; a browser not seen for 400 days is forgotten. What is typed
+              and not entered yet is kept until it is entered.
             </p>
             <p>How long records have to be kept is for your own rules: nothing here ends that time by itself.</p>
           </div>
