@@ -21,6 +21,7 @@ export default [
   route("plan/walk", "routes/plan/walk.tsx"),
   route("plan/give", "routes/plan/give.ts"),
   route("calendar.ics", "routes/plan/calendar.ts"),
+  route("rules", "routes/rules/route.tsx"),
   route("records", "routes/records/route.tsx"),
   route("records.csv", "routes/records/as-csv.ts"),
   route("records.json", "routes/records/as-json.ts"),

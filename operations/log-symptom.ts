@@ -17,6 +17,7 @@ import { transaction } from "../data/postgres";
 import { entryById } from "../data/queries/entries";
 import { jobById } from "../data/queries/jobs";
 import { lockHead, machineById } from "../data/queries/machines";
+import { ownRuleById } from "../data/queries/own-rules";
 import { stageById } from "../data/queries/stages";
 import { alreadyThere, submissionOf } from "./already-there";
 import { appendEntry } from "./append-entry";
@@ -52,6 +53,8 @@ const symptomInput = z.discriminatedUnion("kind", [
     part: z.enum(recurringParts).nullable(),
     gear: text(40).nullable(),
     cause: z.enum(causeCodes).nullable(),
+    /** The rule of the workshop's own that it was, of "own-rule". */
+    ownRuleId: id.nullable().default(null),
     state: z.enum(suspectStates),
     test: z.enum(testCodes).nullable(),
     note: text(400).trim(),
@@ -69,7 +72,11 @@ export async function logSymptom({ pool, person, now }: Context, input: unknown)
   const checked = checkInput(symptomInput, input);
   if (!checked.ok) return checked;
   const { value } = checked;
-  const body = bodyOf(value);
+  const own =
+    value.kind === "suspect" && value.ownRuleId ? await ownRuleById(pool, person.workshopId, value.ownRuleId) : null;
+  if (value.kind === "suspect" && (value.cause === "own-rule") !== (own !== null))
+    return refuse("no-such-rule", ["ownRuleId"]);
+  const body = bodyOf(value, own?.says);
   if (!body.ok) return body;
   const submission = submissionOf(person.id, value);
   return transaction(pool, async (db): Promise<Result<Entry>> => {
@@ -104,10 +111,10 @@ export async function logSymptom({ pool, person, now }: Context, input: unknown)
   });
 }
 
-function bodyOf(value: Input) {
+function bodyOf(value: Input, ownCause: string | undefined) {
   if (value.kind === "suspect") {
     const { key, stageId, part, gear, cause, state, test, note } = value;
-    return accept({ key, stageId, part, gear, cause, state, test, note });
+    return accept({ key, stageId, part, gear, cause, ...(ownCause ? { ownCause } : {}), state, test, note });
   }
   const { kinds, when, words: said, perMinute, offPercent, taps, motorRpm } = value;
   const heard = positive(perMinute, "perMinute");

@@ -74,6 +74,7 @@ export {
   runFigures,
 } from "./planned-runs";
 export { ranWell, runsGoneWrong } from "./ran-well";
+export { type RunsThatDiffer, runsThatDiffer, unlikeDirections } from "./runs-that-differ";
 export type {
   Bodies,
   FeltAt,

@@ -676,6 +676,8 @@ export const entryBodies = {
     part: z.enum(recurringParts).nullable(),
     gear: z.string().nullable(),
     cause: z.enum(causeCodes).nullable(),
+    /** In the words of the workshop's own rule. */
+    ownCause: z.string().optional(),
     state: z.enum(suspectStates),
     test: z.enum(testCodes).nullable(),
     note: z.string(),

@@ -1,4 +1,14 @@
-export { type Cause, type Ground, rankSuspects, type Suspect, type Symptom, suspectKey } from "./rank";
+export { mainsHum } from "./mains-hum";
+export { type OwnRule, type OwnRuleFields, ofOwnRule } from "./own-rule";
+export {
+  type Cause,
+  type FoundBefore,
+  type Ground,
+  rankSuspects,
+  type Suspect,
+  type Symptom,
+  suspectKey,
+} from "./rank";
 export { type CauseRule, causeRules } from "./rules";
 export {
   type CauseCode,
@@ -16,4 +26,5 @@ export {
   type TestCode,
   testCodes,
   type WhenSaid,
+  whensSaid,
 } from "./vocabulary";

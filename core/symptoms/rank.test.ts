@@ -3,6 +3,8 @@ import { expect, test } from "vitest";
 import { knockingCase, seededRandom } from "../practice";
 import { tappedRate } from "../proving";
 import { linePeriods } from "../stages";
+import { mainsHum } from "./mains-hum";
+import { type OwnRule, ofOwnRule } from "./own-rule";
 import { rankSuspects, type Symptom } from "./rank";
 import { causeRules } from "./rules";
 import { causeCodes } from "./vocabulary";
@@ -56,5 +58,53 @@ test("with nothing said every cause that the stage can have is still there, and 
         expect(causeRules.find((rule) => rule.code === code)?.kinds ?? [kind]).toContain(kind);
     }),
   );
-  expect(new Set(causeRules.map(({ code }) => code))).toEqual(new Set(causeCodes));
+  expect(new Set(causeRules.map(({ code }) => code))).toEqual(new Set(causeCodes.filter((code) => code !== "own-rule")));
+});
+
+const pin: OwnRule = {
+  ...{ id: "r", says: "Pin of the tensioner worn", kinds: ["gear-pair"], parts: ["driven-turn"], shows: ["squeal"] },
+  ...{
+    speaksFor: ["warm"],
+    against: ["cold"],
+    test: "hold-and-rock",
+    source: "Job of May",
+    madeByName: "P",
+    madeAt: "",
+  },
+};
+
+test("a rule of the house is ranked as any other, says its own words, and only on its kinds", () => {
+  const said = symptom({
+    ...{ kinds: ["squeal"], when: { ...unsaid, warmth: "warm" } },
+    heard: { perMinute: 30, toleranceShare: 0.03 },
+  });
+  const rules = [...causeRules, ofOwnRule(pin)];
+  const suspect = rankSuspects(said, pair, periods, rules)[0];
+  expect(suspect).toMatchObject({ part: "driven-turn" });
+  expect(suspect?.causes[0]).toMatchObject({
+    code: "own-rule",
+    own: { says: "Pin of the tensioner worn" },
+    test: "hold-and-rock",
+  });
+  expect(suspect?.causes[0]?.speaksFor.map(({ code }) => code)).toEqual(["comes-as-often", "shows-so", "when"]);
+  const elsewhere = rankSuspects(said, [{ id: "a", kind: "chain" }], periods, rules);
+  expect(elsewhere.some(({ causes }) => causes.some(({ code }) => code === "own-rule"))).toBe(false);
+  const anywhere = rankSuspects(said, [{ id: "a", kind: "chain" }], periods, [ofOwnRule({ ...pin, kinds: [] })]);
+  expect(anywhere[0]?.causes[0]?.own?.says).toBe("Pin of the tensioner worn");
+});
+
+test("what was found here before comes before its equals, but not before what was timed", () => {
+  const before = [{ key: "a  driver-turn", cause: "set-screw-loose" as const }];
+  const rank = (of: Symptom) => rankSuspects(of, pair, periods, causeRules, before)[0];
+  const untimed = rank(symptom({ kinds: ["clunk"] }));
+  expect(untimed).toMatchObject({ part: "driver-turn" });
+  expect(untimed?.causes[0]?.speaksFor).toContainEqual({ code: "found-before", times: 1 });
+  expect(rank(symptom({ kinds: ["clunk"], heard: { perMinute: 30, toleranceShare: 0.02 } }))?.part).toBe("driven-turn");
+});
+
+test("twice the mains is told from the drive, within what the timing is good for", () => {
+  expect(mainsHum({ perMinute: 6030, toleranceShare: 0.01 })).toBe(50);
+  expect(mainsHum({ perMinute: 7200, toleranceShare: 0.001 })).toBe(60);
+  expect(mainsHum({ perMinute: 6100, toleranceShare: 0.01 })).toBeNull();
+  expect(mainsHum(null)).toBeNull();
 });

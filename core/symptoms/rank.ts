@@ -18,9 +18,21 @@ export type Ground =
   | { code: "not-timed" }
   | { code: "shows-so"; kind: SymptomKind }
   | { code: "shows-otherwise" }
-  | { code: "when"; said: WhenSaid };
+  | { code: "when"; said: WhenSaid }
+  | { code: "found-before"; times: number };
 
-export type Cause = { code: CauseCode; score: number; speaksFor: Ground[]; against: Ground[]; test: TestCode };
+export type Cause = {
+  code: CauseCode;
+  score: number;
+  speaksFor: Ground[];
+  against: Ground[];
+  test: TestCode;
+  /** Of a rule of the workshop's own. */
+  own?: { id: string; says: string };
+};
+
+/** What was found behind a symptom of this machine before: by suspect and cause, or the words of a rule of one's own. */
+export type FoundBefore = { key: string; cause: CauseCode | null; ownCause?: string | undefined };
 
 /** A part of a stage, or the stage as a whole, with what may be wrong with it, likeliest first. */
 export type Suspect = {
@@ -45,6 +57,8 @@ const weights = {
   shows: 2,
   showsOtherwise: -3,
   when: 1,
+  /** A thing that broke here once may break again; less than a timing, more than a word. */
+  foundBefore: 1.5,
 } as const;
 
 /**
@@ -53,12 +67,14 @@ const weights = {
  *
  * @param stages of the line, in its order
  * @param periods at the speed at which the symptom was timed
+ * @param before what was found on this line behind earlier symptoms
  */
 export function rankSuspects(
   symptom: Symptom,
   stages: readonly { id: string; kind: StageKind }[],
   periods: readonly LinePeriod[],
   rules: readonly CauseRule[] = causeRules,
+  before: readonly FoundBefore[] = [],
 ): Suspect[] {
   const suspects = new Map<string, Suspect>();
   for (const { id, kind } of stages)
@@ -72,7 +88,10 @@ export function rankSuspects(
           ...{ key, stageId: id, gear: period?.gear ?? null, part: period?.part ?? null },
           ...{ perMinute: period?.perMinute ?? null, causes: [], score: 0 },
         };
-        suspect.causes.push(judgeCause(rule, period, symptom));
+        const times = before.filter(
+          (found) => found.key === key && found.cause === rule.code && found.ownCause === rule.own?.says,
+        ).length;
+        suspect.causes.push(judgeCause(rule, period, symptom, times));
         suspects.set(key, suspect);
       }
     }
@@ -88,11 +107,14 @@ export function rankSuspects(
 export const suspectKey = (stageId: string, gear: string | null, part: RecurringPart | null): string =>
   [stageId, gear ?? "", part ?? ""].join(" ");
 
-function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom): Cause {
+function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom, foundTimes: number): Cause {
   const grounds = [
     ...periodGrounds(rule, period, symptom),
     ...showsGrounds(rule, symptom),
     ...whenGrounds(rule, symptom),
+    ...(foundTimes > 0
+      ? [{ ground: { code: "found-before" as const, times: foundTimes }, score: weights.foundBefore }]
+      : []),
   ];
   return {
     code: rule.code,
@@ -100,6 +122,7 @@ function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom
     speaksFor: grounds.flatMap(({ ground, score }) => (score > 0 ? [ground] : [])),
     against: grounds.flatMap(({ ground, score }) => (score < 0 ? [ground] : [])),
     test: rule.test,
+    ...(rule.own && { own: rule.own }),
   };
 }
 

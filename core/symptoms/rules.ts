@@ -18,6 +18,8 @@ export type CauseRule = {
   /** What speaks for it, and what against. */
   when: Partial<Record<WhenSaid, 1 | -1>>;
   test: TestCode;
+  /** Of a rule of the workshop's own. */
+  own?: { id: string; says: string };
 };
 
 const meshes: readonly StageKind[] = ["gear-pair", "bevel", "worm", "planetary"];

@@ -32,6 +32,13 @@ export type SymptomWhen = {
   speed: (typeof symptomSpeeds)[number] | null;
 };
 export type WhenSaid = NonNullable<SymptomWhen[keyof SymptomWhen]>;
+export const whensSaid: readonly [WhenSaid, ...WhenSaid[]] = [
+  ...symptomDirections,
+  ...symptomLoads,
+  ...symptomWarmths,
+  ...symptomPlaces,
+  ...symptomSpeeds,
+];
 
 /** What may be behind it. */
 export const causeCodes = [
@@ -57,6 +64,8 @@ export const causeCodes = [
   "snag",
   "something-loose",
   "play-in-position",
+  /** Of the workshop: its words stand beside the code. */
+  "own-rule",
 ] as const;
 export type CauseCode = (typeof causeCodes)[number];
 

@@ -477,3 +477,16 @@ export const closureWork = async (db: Database, stageId: string, size: number) =
           order by e.seq desc limit ${size}`,
     )
   ).reverse();
+
+/** The newest powered and other runs of a machine that count, oldest first. */
+export const runsOfMachine = async (db: Database, machineId: string, size: number) =>
+  (
+    await namedEntries(
+      db,
+      sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
+          where e.machine_id = ${machineId} and e.kind = 'proof' and ${notVoided(sql`e.id`)}
+          order by e.seq desc limit ${size}`,
+    )
+  )
+    .reverse()
+    .filter(isKind("proof"));

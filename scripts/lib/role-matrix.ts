@@ -93,6 +93,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/points": { look: null, send: "work" },
   "/trials": { look: null, send: "work" },
   "/stages/:stageId/options": { look: "signed-in", send: "work" },
+  "/rules": { look: "signed-in", send: "lead" },
   "/records": { look: "signed-in", send: null },
   "/records.csv": { look: "signed-in", send: null },
   "/records.json": { look: "signed-in", send: null },

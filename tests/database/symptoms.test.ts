@@ -3,8 +3,10 @@ import { expect, test } from "vitest";
 import { foundBehind, symptomsOf } from "~/core/logbook";
 import { mustHold } from "~/core/quantity";
 import { symptomWork } from "~/data/queries/entries";
+import { ownRules } from "~/data/queries/own-rules";
 import { correctEntry } from "~/operations/correct-entry";
 import { logSymptom } from "~/operations/log-symptom";
+import { dropRule, keepRule } from "~/operations/own-rules";
 import { freshWorks } from "./fixture";
 
 const works = freshWorks();
@@ -68,4 +70,41 @@ test("sent twice it is kept once, and in a job it is the job's", async () => {
   mustHold(await symptom({ id, jobId }));
   const mine = (await kept()).filter(({ symptom: one }) => one.id === id);
   expect(mine.map(({ symptom: one }) => one.jobId)).toEqual([jobId]);
+});
+
+test("a rule of the house: kept by a lead, found by its words, and its words stay when it is taken back", async () => {
+  const rule = {
+    ...{ says: "Pin of the tensioner worn", kinds: [], parts: [], shows: ["squeal"], speaksFor: ["warm"], against: [] },
+    ...{ test: "hold-and-rock", source: "Job of May" },
+  };
+  const id = v7();
+  const technician = await works.addPerson("technician");
+  expect(await keepRule(works.as(technician), { id, rule })).toMatchObject({ refusal: { code: "role" } });
+  expect(await keepRule(works.as(), { id, rule: { ...rule, against: ["warm"] } })).toMatchObject({
+    refusal: { code: "said-twice", path: ["rule", "against"] },
+  });
+  expect(await keepRule(works.as(), { id, rule: { ...rule, shows: [] } })).toMatchObject({
+    refusal: { path: ["rule", "shows"] },
+  });
+  expect(await keepRule(works.as(), { id, rule: { ...rule, says: "" } })).toMatchObject({
+    refusal: { path: ["rule", "says"] },
+  });
+  mustHold(await keepRule(works.as(), { id, rule }));
+  mustHold(await keepRule(works.as(), { id, rule }));
+  expect(await ownRules(works.pool, works.lead.workshopId)).toMatchObject([
+    { id, says: rule.says, madeByName: "Lead" },
+  ]);
+
+  const squeal = mustHold(await symptom({ kinds: ["squeal"], perMinute: "" }));
+  const own = { cause: "own-rule", part: null, key: "a whole" };
+  expect(await suspect(squeal.id, "found", own)).toMatchObject({ refusal: { code: "no-such-rule" } });
+  expect(await suspect(squeal.id, "found", { ...own, cause: "bearing", ownRuleId: id })).toMatchObject({
+    refusal: { code: "no-such-rule" },
+  });
+  mustHold(await suspect(squeal.id, "found", { ...own, ownRuleId: id }));
+  mustHold(await dropRule(works.as(), { id }));
+  expect(await dropRule(works.as(), { id })).toMatchObject({ refusal: { code: "no-such-rule" } });
+  expect(await ownRules(works.pool, works.lead.workshopId)).toEqual([]);
+  const found = foundBehind((await kept()).find(({ symptom: of }) => of.id === squeal.id) as never);
+  expect(found?.body).toMatchObject({ cause: "own-rule", ownCause: "Pin of the tensioner worn" });
 });

@@ -71,6 +71,7 @@ for (const room of rooms) {
       "/plan",
       "/plan/walk",
       "/records?q=knock",
+      "/rules",
       "/machines/new",
       "/bench",
       "/offline",

@@ -48,3 +48,42 @@ test("a knock once a wheel turn: timed at a slow run, its suspects gone after on
   await page.getByRole("link", { name: "Something else it does" }).click();
   await expect(page.getByRole("region", { name: "What it did before" })).toContainText("Chip in the gap at tooth 14");
 });
+
+test("a rule of the house is written, ranked beside the others on the stage it is asked of, and taken back", async ({
+  page,
+}) => {
+  await signIn(page, "/rules");
+  const form = page.getByRole("form", { name: "A rule of the house" });
+  await form.getByRole("button", { name: "Keep the rule" }).click();
+  await expect(form.getByRole("alert").first()).toBeVisible();
+  await form.getByLabel("What is wrong then").fill("Brake lining glazed");
+  await form.getByRole("group", { name: "It shows as" }).getByRole("button", { name: "squeal" }).click();
+  await form
+    .getByRole("group", { name: /On these stages/ })
+    .getByRole("button", { name: "Spur or helical pair" })
+    .click();
+  await form.getByRole("group", { name: "For it speaks" }).getByRole("button", { name: "warm", exact: true }).click();
+  await form.getByLabel("From where one knows").fill("Slitter, last winter");
+  await form.getByRole("button", { name: "Keep the rule" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("One rule of the house");
+
+  await visit(page, "/");
+  await page.getByRole("link", { name: "Slitter-rewinder", exact: true }).first().click();
+  await page
+    .getByRole("link", { name: /^Knife gears/ })
+    .first()
+    .click();
+  await page.getByRole("link", { name: /Why does it do that/ }).click();
+  await expect(page.getByText("Suspects of Knife gears alone.")).toBeVisible();
+  // What its runs say already: the demo's knife draws more one way.
+  await expect(page.getByRole("region", { name: "Which runs differ" })).toContainText("Knife gears");
+  const symptom = page.getByRole("form", { name: "What does it do?" });
+  await symptom.getByRole("button", { name: "squeal" }).click();
+  await symptom.getByRole("radio", { name: "warm", exact: true }).click();
+  const suspects = page.getByRole("region", { name: "Suspects" });
+  await expect(suspects).toContainText("Brake lining glazed");
+  await expect(suspects).not.toContainText("Rewind");
+  await visit(page, "/rules");
+  await page.getByRole("button", { name: "Take back: Brake lining glazed" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("No rule of the house yet");
+});

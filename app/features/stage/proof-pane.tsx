@@ -33,7 +33,7 @@ export function ProofPane({ stage, mayEdit }: { stage: Stage; mayEdit: boolean }
         <p>Nobody has said which runs: every direction under power.</p>
       )}
       <p className="mt-2">
-        <Link to={`/machines/${stage.machineId}/why`} className={buttonClass("quiet")}>
+        <Link to={`/machines/${stage.machineId}/why?stage=${stage.id}`} className={buttonClass("quiet")}>
           Why does it do that?
         </Link>
       </p>

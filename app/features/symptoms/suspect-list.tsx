@@ -1,8 +1,8 @@
 import type { ReactNode } from "react";
 import type { Ground, Suspect, SuspectState } from "~/core/symptoms";
-import { capital } from "../words/count";
+import { capital, lowered } from "../words/count";
 import { formatNumber } from "../words/figure";
-import { causeWords, groundWords, partWords, suspectStateWords, testWords } from "../words/symptom";
+import { causeName, groundWords, partWords, suspectStateWords, testWords } from "../words/symptom";
 import { useWords } from "../words/use-words";
 import type { LineKnown } from "./line-known";
 
@@ -42,8 +42,10 @@ export function SuspectList({
               </p>
             )}
             <p className="text-lg">
-              {causeWords[first.code]}
-              {others.length > 0 && `; or ${others.map(({ code }) => causeWords[code].toLowerCase()).join("; or ")}`}.
+              {causeName(first.code, first.own?.says)}
+              {others.length > 0 &&
+                `; or ${others.map(({ code, own }) => lowered(causeName(code, own?.says))).join("; or ")}`}
+              .
             </p>
             <Grounds label="For" grounds={first.speaksFor} />
             <Grounds label="Against" grounds={first.against} />

@@ -1,11 +1,10 @@
 import { useState } from "react";
-import { useController } from "react-hook-form";
 import { v7 } from "uuid";
 import { symptomKinds } from "~/core/symptoms";
-import { SeveralWords } from "~/ui/several-words";
 import { ChoiceField } from "../form/choice-field";
 import { FormEnd } from "../form/form-end";
 import { SavedForm } from "../form/saved-form";
+import { SeveralField } from "../form/several-field";
 import { TextField } from "../form/text-field";
 import { useFormTexts } from "../form/use-form-texts";
 import { useSavedForm } from "../form/use-saved-form";
@@ -22,11 +21,14 @@ export function SymptomForm({
   machineId,
   jobId,
   line,
+  stageId,
   back,
 }: {
   machineId: string;
   jobId: string | null;
   line: LineKnown;
+  /** Of which alone suspects are shown; null: of the whole line. */
+  stageId: string | null;
   back: string;
 }) {
   const reader = useWords();
@@ -45,7 +47,7 @@ export function SymptomForm({
       className="grid lg:grid-cols-[minmax(0,36rem)_minmax(0,1fr)] gap-x-10 gap-y-6 items-start"
     >
       <div className="grid gap-5">
-        <KindsField />
+        <SeveralField name="kinds" legend="What does it do?" words={symptomKinds} said={(kind) => symptomWords[kind]} />
         <TextField name="words" label="In words of your own" hint="since when, after what" />
         <div className="grid gap-3">
           <TapField name="perMinute" off="offPercent" taps="taps" />
@@ -76,40 +78,22 @@ export function SymptomForm({
         ))}
         <FormEnd save="Keep it, and go after it" busy={saved.busy} back={back} />
       </div>
-      <Ahead line={line} />
+      <Ahead line={line} stageId={stageId} />
     </SavedForm>
   );
 }
 
-function KindsField() {
-  const { field, fieldState } = useController({ name: "kinds", defaultValue: "" });
-  const chosen = symptomKinds.filter((kind) => String(field.value).split(",").includes(kind));
-  return (
-    <div>
-      <SeveralWords
-        legend="What does it do?"
-        words={symptomKinds}
-        value={chosen}
-        onChange={(kinds) => field.onChange(kinds.join(","))}
-        said={(kind) => symptomWords[kind]}
-      />
-      {fieldState.error && (
-        <p role="alert" className="text-outside font-semibold mt-1">
-          {fieldState.error.message}
-        </p>
-      )}
-    </div>
-  );
-}
-
 /** Who is suspected by what was said so far. */
-function Ahead({ line }: { line: LineKnown }) {
+function Ahead({ line, stageId }: { line: LineKnown; stageId: string | null }) {
   const { value } = readSymptom(useFormTexts());
+  const suspects = value
+    ? suspectsOn(line, value.symptom, value.motorRpm).filter((one) => stageId === null || one.stageId === stageId)
+    : [];
   const said = value && (value.symptom.kinds.length > 0 || value.symptom.heard !== null);
   return (
     <section aria-label="Suspects" className="grid gap-3">
       {said ? (
-        <SuspectList suspects={suspectsOn(line, value.symptom, value.motorRpm).slice(0, 4)} line={line} />
+        <SuspectList suspects={suspects.slice(0, 4)} line={line} />
       ) : (
         <p className="text-lg text-mid">Say what it does, or tap along with it: its suspects stand here.</p>
       )}

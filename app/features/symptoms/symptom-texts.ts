@@ -1,6 +1,5 @@
 import {
   type Symptom,
-  type SymptomKind,
   symptomDirections,
   symptomKinds,
   symptomLoads,
@@ -8,6 +7,7 @@ import {
   symptomSpeeds,
   symptomWarmths,
 } from "~/core/symptoms";
+import { severalIn } from "../form/several-field";
 import { type Read, TextReader } from "../form/text-reader";
 import type { Texts } from "../form/texts";
 
@@ -19,11 +19,6 @@ export const whens = [
   { name: "warmth", legend: "Cold or warm", options: symptomWarmths },
   { name: "speed", legend: "With the speed", options: symptomSpeeds },
 ] as const;
-
-export const kindsIn = (text: string | undefined): SymptomKind[] => {
-  const said = (text ?? "").split(",");
-  return symptomKinds.filter((kind) => said.includes(kind));
-};
 
 /** What is sent of it: figures as they were typed. */
 export type SymptomSaid = Pick<Symptom, "kinds" | "when"> & {
@@ -46,7 +41,7 @@ export function readSymptom(texts: Texts): Read<{ symptom: Symptom; motorRpm: nu
   const when = Object.fromEntries(
     whens.map(({ name, options }) => [name, options.find((option) => option === read.text(name)) ?? null]),
   ) as Symptom["when"];
-  const kinds = kindsIn(read.text("kinds"));
+  const kinds = severalIn(symptomKinds, read.text("kinds"));
   const perMinute = over0("perMinute");
   const off = read.has("offPercent") ? read.number("offPercent") : 5;
   read.want("offPercent", !(off < 0), "too-small");

@@ -17,7 +17,7 @@ import { adjusterInGear } from "~/operations/stage-as-read";
 import { stateWord } from "~/ui/state-mark";
 import { leavesText, piecesText } from "../stacks/stack-words";
 import { movedWords } from "./amount";
-import { capital } from "./count";
+import { capital, lowered } from "./count";
 import { feltWords } from "./feel";
 import { measuredWords } from "./measured";
 import { notedWords } from "./noted";
@@ -32,7 +32,7 @@ import { shiftWords } from "./shift";
 import { lengthWords } from "./spoken";
 import { shortCautions, verdictState } from "./state";
 import { sweepCauseWords, sweepWords } from "./sweep";
-import { causeWords, partWords, suspectStateWords, symptomDetail, symptomTitle, testWords } from "./symptom";
+import { causeName, partWords, suspectStateWords, symptomDetail, symptomTitle, testWords } from "./symptom";
 import { dateWords } from "./times";
 import { torqueWords } from "./torque";
 import { trialWords } from "./trial";
@@ -227,7 +227,7 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return { title: symptomTitle(entry.body), detail: symptomDetail(reader, entry.body) };
     case "suspect":
       return {
-        title: `${capital(suspectStateWords[entry.body.state])}: ${entry.body.cause ? causeWords[entry.body.cause].toLowerCase() : partWords[entry.body.part ?? "whole"]}`,
+        title: `${capital(suspectStateWords[entry.body.state])}: ${entry.body.cause ? lowered(causeName(entry.body.cause, entry.body.ownCause)) : partWords[entry.body.part ?? "whole"]}`,
         detail: [entry.body.test ? testWords[entry.body.test] : "", entry.body.note].filter(Boolean).join(". "),
       };
     case "note":

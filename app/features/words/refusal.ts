@@ -88,6 +88,8 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
     `The meter showed ${number(facts.last)} ${facts.unit} last time, and ${number(facts.reading)} is less. Is it a new meter, or a slip?`,
   "meter-never-read":
     "The meter of this machine was never read: there is nothing to count from. Read it first, or give a day.",
+  "no-such-rule": "This rule of the workshop is not there any more. Load the page again.",
+  "said-twice": "What speaks for it cannot speak against it too.",
   "does-no-jobs": ({ facts }) => `${facts.name} only looks: give it to somebody who does jobs.`,
   "below-new-meter": "The meter cannot show less than it began with.",
   "part-already-off": ({ facts }) =>

@@ -62,7 +62,11 @@ export const causeWords: Record<CauseCode, string> = {
   snag: "Something snags: a cable, a hose, a chip",
   "something-loose": "Something beside it is loose and sounds along",
   "play-in-position": "Play in the drive that the control hunts about",
+  "own-rule": "By a rule of the house",
 };
+
+/** What may be wrong, also by a rule of the house. */
+export const causeName = (cause: CauseCode, own: string | undefined): string => own ?? causeWords[cause];
 
 export const testWords: Record<TestCode, string> = {
   "mark-and-watch":
@@ -124,6 +128,8 @@ export const groundWords = (reader: Reader, ground: Ground): string => {
       return "shows otherwise";
     case "when":
       return whenWords[ground.said];
+    case "found-before":
+      return ground.times === 1 ? "was found here before" : `was found here ${ground.times} times before`;
   }
 };
 

@@ -3,17 +3,20 @@ import { data, Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { PlaceHead } from "~/app/features/shell/head";
 import { suspectsOn } from "~/app/features/symptoms/line-known";
+import { RunsDiffer } from "~/app/features/symptoms/runs-differ";
 import { SuspectList } from "~/app/features/symptoms/suspect-list";
 import { SymptomForm } from "~/app/features/symptoms/symptom-form";
+import { lowered } from "~/app/features/words/count";
 import { Refused } from "~/app/features/words/refused";
-import { causeWords, partWords, symptomDetail, symptomTitle } from "~/app/features/words/symptom";
+import { causeName, partWords, symptomDetail, symptomTitle } from "~/app/features/words/symptom";
 import { shortDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
+import { isId } from "~/app/session/is-id";
 import { jsonObject } from "~/app/session/json-object";
 import { asPerson, everyRole } from "~/app/session/session.server";
 import { foundBehind, type SymptomKept, suspectsNow } from "~/core/logbook";
 import type { Refusal } from "~/core/quantity";
-import type { Suspect } from "~/core/symptoms";
+import { mainsHum, type Suspect } from "~/core/symptoms";
 import { mayWork } from "~/operations/context";
 import { logSymptom } from "~/operations/log-symptom";
 import { Button, buttonClass } from "~/ui/button";
@@ -36,7 +39,9 @@ export async function action({ params, context, request }: Route.ActionArgs) {
     if (!kept.ok) return data({ refusal: kept.refusal }, { status: 400 });
     if (kept.value.kind !== "symptom") return data({ done: kept.value.id });
     const job = kept.value.jobId ? `&job=${kept.value.jobId}` : "";
-    return data({ onward: `/machines/${params.machineId}/why?of=${kept.value.id}${job}` });
+    const stage = new URL(request.url).searchParams.get("stage");
+    const of = stage && isId(stage) ? `&stage=${stage}` : "";
+    return data({ onward: `/machines/${params.machineId}/why?of=${kept.value.id}${job}${of}` });
   });
 }
 
@@ -46,11 +51,19 @@ export default function Why({ loaderData }: Route.ComponentProps) {
   const { machine, of, symptoms, jobId } = loaderData;
   const reader = useWords();
   const back = jobId ? `/jobs/${jobId}/prove` : `/machines/${machine.id}`;
-  const own = (id: string | null) => {
-    const search = new URLSearchParams({ ...(id ? { of: id } : {}), ...(jobId ? { job: jobId } : {}) }).toString();
+  const own = (id: string | null, stage = loaderData.stage) => {
+    const search = new URLSearchParams({
+      ...(id ? { of: id } : {}),
+      ...(jobId ? { job: jobId } : {}),
+      ...(stage ? { stage } : {}),
+    }).toString();
     return `/machines/${machine.id}/why${search && `?${search}`}`;
   };
   const others = symptoms.filter(({ symptom }) => symptom.id !== of?.symptom.id);
+  const stageName = (id: string | null) =>
+    id === null
+      ? "The machine"
+      : (loaderData.line.stages.find((stage) => stage.id === id)?.name ?? "A stage that is gone");
   return (
     <>
       <PlaceHead />
@@ -65,11 +78,26 @@ export default function Why({ loaderData }: Route.ComponentProps) {
               `. ${symptomDetail(reader, of.symptom.body)}. ${of.symptom.madeByName}, ${shortDay(reader, of.symptom.madeAt)}`}
           </p>
         </header>
+        {loaderData.stage && (
+          <p className="text-lg">
+            Suspects of {stageName(loaderData.stage)} alone.{" "}
+            <Link to={own(of?.symptom.id ?? null, null)}>Of the whole machine</Link>
+          </p>
+        )}
         {of ? (
           <Hunt key={of.symptom.id} of={of} loaded={loaderData} anew={own(null)} />
         ) : (
-          loaderData.mayWork && <SymptomForm machineId={machine.id} jobId={jobId} line={loaderData.line} back={back} />
+          loaderData.mayWork && (
+            <SymptomForm
+              machineId={machine.id}
+              jobId={jobId}
+              line={loaderData.line}
+              stageId={loaderData.stage}
+              back={back}
+            />
+          )
         )}
+        <RunsDiffer runs={loaderData.runs} stageName={stageName} />
         {others.length > 0 && (
           <section aria-labelledby="earlier">
             <h2 id="earlier" className="text-xl font-bold">
@@ -94,17 +122,24 @@ export default function Why({ loaderData }: Route.ComponentProps) {
 function endWords(kept: SymptomKept, line: Loaded["line"]): string {
   const found = foundBehind(kept);
   if (!found) return "not found yet";
-  const { cause, part, stageId, note } = found.body;
+  const { cause, ownCause, part, stageId, note } = found.body;
   const stage = line.stages.find(({ id }) => id === stageId)?.name ?? "a stage that is gone";
   const what = `${partWords[part ?? "whole"]} of ${stage}`;
-  return `found: ${[cause ? causeWords[cause].toLowerCase() : "", what, note].filter(Boolean).join(", ")}`;
+  return `found: ${[cause ? lowered(causeName(cause, ownCause)) : "", what, note].filter(Boolean).join(", ")}`;
 }
 
 /** The suspects of a symptom that was kept, gone after one by one. */
 function Hunt({ of, loaded, anew }: { of: SymptomKept; loaded: Loaded; anew: string }) {
   const { line, jobId } = loaded;
   const { kinds, when, heard, motorRpm } = of.symptom.body;
-  const suspects = suspectsNow(suspectsOn(line, { kinds, when, heard }, motorRpm), of.said);
+  const before = loaded.symptoms.flatMap((kept) => {
+    const found = kept.symptom.seq < of.symptom.seq ? foundBehind(kept) : null;
+    return found ? [found.body] : [];
+  });
+  const suspects = suspectsNow(suspectsOn(line, { kinds, when, heard }, motorRpm, before), of.said).filter(
+    ({ stageId }) => loaded.stage === null || stageId === loaded.stage,
+  );
+  const hum = mainsHum(heard);
   const [all, setAll] = useState(false);
   const ruledOut = suspects.filter(({ state }) => state === "ruled-out").length;
   const found = foundBehind(of);
@@ -116,6 +151,7 @@ function Hunt({ of, loaded, anew }: { of: SymptomKept; loaded: Loaded; anew: str
           : "Start with the first; each test is logged."}
         {ruledOut > 0 && ` ${ruledOut} ruled out.`}
       </p>
+      {hum !== null && <FromMains hz={hum} />}
       <SuspectList
         suspects={all ? suspects : suspects.slice(0, 5 + ruledOut)}
         line={line}
@@ -134,8 +170,21 @@ function Hunt({ of, loaded, anew }: { of: SymptomKept; loaded: Loaded; anew: str
         <Link to={anew} className={buttonClass("quiet", true)}>
           Something else it does
         </Link>
+        <Link to="/rules" className={buttonClass("quiet", true)}>
+          Rules of the house
+        </Link>
       </div>
     </section>
+  );
+}
+
+/** What does not turn at all comes first to mind where it hums as the mains do. */
+function FromMains({ hz }: { hz: number }) {
+  return (
+    <p className="border-l-4 border-near pl-3 text-lg">
+      As often as mains of {hz} Hz hum ({2 * hz} Hz), whatever turns: run it at another speed. What stays as it was is
+      electrical, or a fan beside it; only what changes with the speed is of the drive (common practice).
+    </p>
   );
 }
 
@@ -164,6 +213,7 @@ function SuspectKeys({
       {
         ...{ kind: "suspect", id: ids[state], jobId, names: symptomId, key: suspect.key, stageId: suspect.stageId },
         ...{ part: suspect.part, gear: suspect.gear, cause: state === "found" ? (first?.code ?? null) : null },
+        ownRuleId: state === "found" ? (first?.own?.id ?? null) : null,
         ...{ state, test: first?.test ?? null, note },
       },
       { method: "post", encType: "application/json" },

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { useWords } from "~/app/features/words/use-words";
-import { isKind, outstandingOf, type RunWay, ranWell } from "~/core/logbook";
-import { asymmetries, usualAsymmetryPercent } from "~/core/proving";
+import { isKind, outstandingOf, type RunWay, unlikeDirections } from "~/core/logbook";
+import { usualAsymmetryPercent } from "~/core/proving";
 import type { Stage } from "~/core/records";
 import { frameOf, gearNames } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
@@ -161,12 +161,7 @@ function Asymmetry() {
   const reader = useWords();
   const { job, stage } = useJobScreen();
   const limit = (stage.plans ?? []).find(({ stageId }) => stageId === stage.id)?.asymmetryPercent ?? null;
-  const drawn = job.record.proofs.filter(ranWell).flatMap((run) => {
-    const { way, direction, currentA, speed, gear, move, load } = run.body;
-    if (way !== "powered" || direction === null || currentA === null) return [];
-    return [{ id: run.id, alike: JSON.stringify([gear, speed, move, load]), direction, currentA }];
-  });
-  const unlike = asymmetries(drawn).filter(({ percent }) => percent > (limit ?? usualAsymmetryPercent));
+  const unlike = unlikeDirections(job.record.proofs, limit ?? usualAsymmetryPercent);
   if (unlike.length === 0) return null;
   return (
     <ul aria-label="Both directions" className="grid gap-1">
