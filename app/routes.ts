@@ -73,6 +73,7 @@ export default [
   route("guides/:guideId/edit", "routes/guide/edit-guide.tsx"),
   route("stages/:stageId", "routes/stage/route.tsx"),
   route("stages/:stageId/proof-plan", "routes/proof-plan/stage-plan.tsx"),
+  route("stages/:stageId/paper", "routes/paper-rounds/route.tsx"),
   route("stages/:stageId/twins", "routes/twins/route.tsx"),
   route("stages/:stageId/swap", "routes/swap/route.tsx"),
   route("stages/:stageId/options", "routes/options/route.tsx"),

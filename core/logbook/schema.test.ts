@@ -212,6 +212,7 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
   },
   greased: { points: [{ id: "p", name: "Main bearing", kind: "lithium NLGI 2", grams: 4 }], spread: true, note: "" },
   looked: { items: [{ id: "l", name: "Belt edges", found: "damage", note: "frayed" }], note: "" },
+  "paper-round": { result: round, keptBy: "the book in drawer 3", movedAfter: "unknown" },
   assigned: { to: { id: "p", name: "Ines" }, note: "Lock 14 is still on" },
   symptom: {
     kinds: ["knock"],

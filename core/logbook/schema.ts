@@ -466,6 +466,8 @@ export const entryBodies = {
   /** `saw`: what the app saw open then; `notKnown`: what nobody had said. */
   live: z.object({ acknowledged: z.array(said), saw: z.array(z.string()), notKnown: z.array(z.string()) }),
   round: z.object({ phase, result: roundResult, overdue }),
+  /** Kept on paper before, and brought in afterwards. `movedAfter`: whether something was moved or replaced before the next one. */
+  "paper-round": z.object({ result: roundResult, keptBy: z.string(), movedAfter: z.enum(["no", "yes", "unknown"]) }),
   /** Something read beside the quantity that the stage is judged by, against limits of its own where it has any. */
   side,
   /** `of`: places of the whole turn; null, and `judged` null, of entries that an earlier release judged by another table. */

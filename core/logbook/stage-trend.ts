@@ -1,7 +1,7 @@
 import { judgeEnds } from "../rounds";
 import { robustTrend, type Trend } from "../statistics";
 import { daysToIso, isoToDays } from "./days";
-import type { Entry, EntryOf } from "./entry";
+import { type Entry, type EntryOf, isKind } from "./entry";
 import { type MeterReading, usageAt } from "./meter";
 
 /** When the stage is expected to leave its limits, and at which end. `at` is ISO for time, a usage otherwise. */
@@ -45,7 +45,7 @@ export function stageTrend(
 ): StageTrend | null {
   const at = (entry: Entry): number | null =>
     axis === "time" ? isoToDays(entry.madeAt) : usageAt(meter, entry.madeAt);
-  const all = roundsToTrend(entries);
+  const all: RoundToTrend[] = [...onPaper(entries), ...roundsToTrend(entries)];
   const gear = gearOf(all);
   const rounds = all.filter((round) => round.body.result.gear === gear);
   const points = rounds.flatMap((round): TrendPointAt[] => {
@@ -65,10 +65,12 @@ export function stageTrend(
     ];
   });
   if (points.length < 3) return null;
-  const resets = entries.flatMap((entry) => {
+  const read = (entry: Entry) => isReset(entry) || movedAfterPaper(entry);
+  const resets = entries.filter(read).flatMap((entry) => {
     const ofOther = entry.kind === "move" && entry.body.gear !== undefined && entry.body.gear !== gear;
-    const t = isReset(entry) && !ofOther ? at(entry) : null;
-    return t === null ? [] : [t];
+    const t = ofOther ? null : at(entry);
+    // What was moved after a round of paper was moved after it.
+    return t === null ? [] : [entry.kind === "paper-round" ? t + justAfter : t];
   });
   const of = (value: (point: TrendPointAt) => number, limit?: number) =>
     robustTrend(
@@ -83,10 +85,23 @@ export function stageTrend(
   return { axis, points, resets, tightest, mean, loosest, drift: limits && driftOf(tightest, loosest, limits, axis) };
 }
 
-const gearOf = (rounds: readonly EntryOf<"round">[]): string | undefined => rounds[rounds.length - 1]?.body.result.gear;
+type RoundToTrend = EntryOf<"round"> | EntryOf<"paper-round">;
+
+/** Less than anything that two rounds lie apart, in days or in what a meter counts. */
+const justAfter = 1e-9;
+
+/** Rounds that were kept on paper, oldest first: each is a visit of its own. */
+const onPaper = (entries: readonly Entry[]): EntryOf<"paper-round">[] =>
+  entries.filter(isKind("paper-round")).sort((a, b) => (a.madeAt < b.madeAt ? -1 : 1));
+
+/** What nobody knows not to have been moved begins anew: a trend over a move that was forgotten would be none. */
+const movedAfterPaper = (entry: Entry): boolean => entry.kind === "paper-round" && entry.body.movedAfter !== "no";
+
+const gearOf = (rounds: readonly RoundToTrend[]): string | undefined => rounds[rounds.length - 1]?.body.result.gear;
 
 /** Of which gear the trend tells, so that it is held against that gear's limits. */
-export const gearOfTrend = (entries: readonly Entry[]): string | undefined => gearOf(roundsToTrend(entries));
+export const gearOfTrend = (entries: readonly Entry[]): string | undefined =>
+  gearOf([...onPaper(entries), ...roundsToTrend(entries)]);
 
 /**
  * Whole rounds in the order read; of those of one visit with nothing moved in between, the last alone. Two readings an hour apart

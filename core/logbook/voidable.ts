@@ -3,6 +3,7 @@ import type { EntryKind } from "./entry";
 /** What can be said never to have counted. Isolation, going live and signatures happened, whatever is said of them later. */
 export const voidable: ReadonlySet<EntryKind> = new Set([
   "round",
+  "paper-round",
   "feel",
   "shift",
   "sweep",

@@ -1,6 +1,6 @@
 import { robustTrend } from "../statistics";
 import { isoToDays } from "./days";
-import type { Entry } from "./entry";
+import { type Entry, isKind } from "./entry";
 import { type MeterReading, usageAt } from "./meter";
 
 export type WearLeft = {
@@ -25,7 +25,7 @@ export type WearRate = { perUnit: number; least: number; greatest: number };
  * How worn a chain is and what is left of it: the elongations measured on it, beside its sag or instead of it, with the robust line through
  * them over time and over usage. A new chain (a change of geometry) begins anew.
  *
- * @param entries of the stage that count, in order of their numbers
+ * @param entries of the stage that count, in order of their numbers; rounds of paper come before the rest, whenever they were brought in
  * @returns null where it was never measured
  */
 export function wearLeft(
@@ -34,13 +34,20 @@ export function wearLeft(
   meter: readonly MeterReading[] = [],
 ): WearLeft | null {
   const since = entries.findLastIndex((entry) => entry.kind === "change" && entry.body.what === "geometry");
-  const looks = entries.slice(since + 1).flatMap((entry) => {
+  const fitted = since < 0 ? "" : (entries[since]?.madeAt ?? "");
+  const isPaper = isKind("paper-round");
+  const paper = entries
+    .filter((entry) => isPaper(entry) && entry.madeAt > fitted)
+    .sort((a, b) => (a.madeAt < b.madeAt ? -1 : 1));
+  const looks = [...paper, ...entries.slice(since + 1).filter((entry) => !isPaper(entry))].flatMap((entry) => {
     const value =
       entry.kind === "side" && entry.body.quantity === "elongation"
         ? entry.body.max
         : entry.kind === "round" && entry.body.result.quantity === "elongation" && entry.body.phase !== "set"
           ? entry.body.result.max
-          : null;
+          : entry.kind === "paper-round" && entry.body.result.quantity === "elongation"
+            ? entry.body.result.max
+            : null;
     return value === null ? [] : [{ value, day: isoToDays(entry.madeAt), at: entry.madeAt }];
   });
   const last = looks[looks.length - 1];

@@ -21,6 +21,8 @@ export type RefusalFacts = {
   "shaft-overlaps-faces": { widthsMm: number; lengthMm: number };
   "ties-in-ring": { names: string };
   "to-be-kept-dry": { name: string };
+  "day-ahead": { date: string };
+  "paper-there": { date: string };
   "does-no-jobs": { name: string };
   "adjuster-revised": { name: string };
   "meter-backwards": { last: number; unit: string; reading: number };

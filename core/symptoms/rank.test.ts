@@ -58,7 +58,9 @@ test("with nothing said every cause that the stage can have is still there, and 
         expect(causeRules.find((rule) => rule.code === code)?.kinds ?? [kind]).toContain(kind);
     }),
   );
-  expect(new Set(causeRules.map(({ code }) => code))).toEqual(new Set(causeCodes.filter((code) => code !== "own-rule")));
+  expect(new Set(causeRules.map(({ code }) => code))).toEqual(
+    new Set(causeCodes.filter((code) => code !== "own-rule")),
+  );
 });
 
 const pin: OwnRule = {

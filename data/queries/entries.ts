@@ -24,7 +24,7 @@ export const shown = sql`e.id, e.machine_id, e.seq, e.job_id, e.stage_id, e.kind
   e.usage, e.geometry_id, e.adjuster_id, e.limits_id, e.made_by_name, e.format`;
 
 /** The readings of a round, in one value: a page of rounds costs one question and little to take in. */
-const readingsInOne = sql`case when e.kind in ('round', 'side') then
+const readingsInOne = sql`case when e.kind in ('round', 'side', 'paper-round') then
     (select json_agg(r order by r.ordinal) from reading r where r.entry_id = e.id) end`;
 const readings = sql`${readingsInOne} as readings`;
 
@@ -237,6 +237,8 @@ export const stageHistory = (db: Database, stageId: string, size: number) =>
     sql`
       with work as (
         (select ${shown} from entry e where stage_id = ${stageId} and kind = 'round' order by seq desc limit ${size})
+        union all
+        (select ${shown} from entry e where stage_id = ${stageId} and kind = 'paper-round' order by made_at desc limit ${size})
         union all
         (select ${shown} from entry e where stage_id = ${stageId} and kind in ('feel', 'side') order by seq desc limit 20)
         union all
@@ -490,3 +492,12 @@ export const runsOfMachine = async (db: Database, machineId: string, size: numbe
   )
     .reverse()
     .filter(isKind("proof"));
+
+/** Days of the rounds of paper that count on a stage. */
+export const paperDays = (db: Database, stageId: string) =>
+  many(
+    db,
+    sql`select (e.made_at at time zone 'UTC')::date::text as day from entry e
+        where e.stage_id = ${stageId} and e.kind = 'paper-round' and ${notVoided(sql`e.id`)}`,
+    (row) => row.day as string,
+  );

@@ -135,6 +135,7 @@ const rules: Record<string, { look: Who; send: Who }> = {
   "/machines/:machineId/options": { look: "signed-in", send: "work" },
   "/machines/:machineId/why": { look: "signed-in", send: "work" },
   "/machines/:machineId/proof-plan": { look: "signed-in", send: "work" },
+  "/stages/:stageId/paper": { look: "work", send: "work" },
   "/stages/:stageId/twins": { look: "signed-in", send: null },
   "/stages/:stageId/proof-plan": { look: "signed-in", send: "work" },
   "/machines/:machineId/shafts": { look: "signed-in", send: null },

@@ -57,12 +57,12 @@ test("a rule of the house is written, ranked beside the others on the stage it i
   await form.getByRole("button", { name: "Keep the rule" }).click();
   await expect(form.getByRole("alert").first()).toBeVisible();
   await form.getByLabel("What is wrong then").fill("Brake lining glazed");
-  await form.getByRole("group", { name: "It shows as" }).getByRole("button", { name: "squeal" }).click();
+  await form.getByRole("toolbar", { name: "It shows as" }).getByRole("button", { name: "squeal" }).click();
   await form
-    .getByRole("group", { name: /On these stages/ })
+    .getByRole("toolbar", { name: /On these stages/ })
     .getByRole("button", { name: "Spur or helical pair" })
     .click();
-  await form.getByRole("group", { name: "For it speaks" }).getByRole("button", { name: "warm", exact: true }).click();
+  await form.getByRole("toolbar", { name: "For it speaks" }).getByRole("button", { name: "warm", exact: true }).click();
   await form.getByLabel("From where one knows").fill("Slitter, last winter");
   await form.getByRole("button", { name: "Keep the rule" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("One rule of the house");

@@ -2,7 +2,10 @@ import type { EntryKind } from "~/core/logbook";
 
 /** What one looks for in a logbook, by the words of the trade: each some kinds of entry. */
 export const entryGroups = {
-  readings: { words: "Readings", kinds: ["round", "side", "feel", "shift", "sweep", "measured", "seat"] },
+  readings: {
+    words: "Readings",
+    kinds: ["round", "paper-round", "side", "feel", "shift", "sweep", "measured", "seat"],
+  },
   moves: { words: "Moves and screws", kinds: ["move", "clamp", "part-screws"] },
   parts: {
     words: "Parts off, on, replaced",

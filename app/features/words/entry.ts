@@ -115,6 +115,18 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       const detail = `${resultWords(reader, result)}${overdueWords(reader, entry.body)}`;
       return { title: `${phaseWords[phase]}, ${count}${onwards}`, detail };
     }
+    case "paper-round": {
+      const { result, keptBy, movedAfter } = entry.body;
+      const after = {
+        no: "nothing was moved after it",
+        yes: "it was set after it",
+        unknown: "whether it was set after it is not known",
+      };
+      return {
+        title: `From paper, ${result.count} ${result.count === 1 ? "reading" : "readings"}`,
+        detail: `${resultWords(reader, result)}; kept by ${keptBy}; ${after[movedAfter]}`,
+      };
+    }
     case "side": {
       const { verdict, note } = entry.body;
       const said = verdict ? stateWord[verdictState[verdict]] : "no limits to judge it by";

@@ -90,6 +90,8 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
     "The meter of this machine was never read: there is nothing to count from. Read it first, or give a day.",
   "no-such-rule": "This rule of the workshop is not there any more. Load the page again.",
   "said-twice": "What speaks for it cannot speak against it too.",
+  "day-ahead": ({ facts }) => `${facts.date} is still to come.`,
+  "paper-there": ({ facts }) => `A round of paper of ${facts.date} is there already.`,
   "does-no-jobs": ({ facts }) => `${facts.name} only looks: give it to somebody who does jobs.`,
   "below-new-meter": "The meter cannot show less than it began with.",
   "part-already-off": ({ facts }) =>

@@ -32,7 +32,7 @@ const columns = [
 
 /** Unit of what a reading is judged as. */
 const valueUnit = (entry: Entry): string =>
-  entry.kind === "round"
+  entry.kind === "round" || entry.kind === "paper-round"
     ? judgedUnit[entry.body.result.quantity].unit
     : entry.kind === "side"
       ? sideUnit[entry.body.quantity].unit

@@ -198,7 +198,12 @@ export default function StagePage({ loaderData }: Route.ComponentProps) {
                 </Link>{" "}
                 <Link to={`/stages/${stage.id}/twins`} className={buttonClass("quiet")}>
                   Beside its twins
-                </Link>
+                </Link>{" "}
+                {loaderData.mayWork && (
+                  <Link to={`/stages/${stage.id}/paper`} className={buttonClass("quiet")}>
+                    Rounds kept on paper
+                  </Link>
+                )}
               </p>
               <ThrustPane thrusts={thrustsOf(element)} words={thrustWords(element)} />
               <div className="mt-2">
