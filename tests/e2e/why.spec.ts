@@ -60,7 +60,7 @@ test("a rule of the house is written, ranked beside the others on the stage it i
   await form.getByRole("toolbar", { name: "It shows as" }).getByRole("button", { name: "squeal" }).click();
   await form
     .getByRole("toolbar", { name: /On these stages/ })
-    .getByRole("button", { name: "Spur or helical pair" })
+    .getByRole("button", { name: "gear pair", exact: true })
     .click();
   await form.getByRole("toolbar", { name: "For it speaks" }).getByRole("button", { name: "warm", exact: true }).click();
   await form.getByLabel("From where one knows").fill("Slitter, last winter");
