@@ -23,6 +23,8 @@ const columnWords: Record<string, string> = {
   moved: "moved after",
 };
 
+const mostBytes = 400_000;
+
 /** A sheet of rounds kept on paper: chosen or typed, looked through while it is typed, brought in as a whole. */
 export function PaperForm({
   ways,
@@ -38,6 +40,7 @@ export function PaperForm({
   const fetcher = useFetcher<{ refusal?: Refusal; done?: { rounds: number; readings: number } }>();
   const [id, setId] = useState(() => v7());
   const [sheet, setSheet] = useState("");
+  const [tooLarge, setTooLarge] = useState(false);
   const [moved, setMoved] = useState<MovedAfter>("unknown");
   const [seen, setSeen] = useState(fetcher.data);
   if (fetcher.data !== seen) {
@@ -50,6 +53,7 @@ export function PaperForm({
   const read = sheet.trim() === "" ? null : readPaper(sheet);
   const refusal = read && !read.ok ? read.refusal : fetcher.data?.refusal;
   const [where, line, column] = refusal?.path ?? [];
+  const ofSheet = where === "lines";
   const done = fetcher.data?.done;
   const rounds = read?.ok ? read.value : [];
   return (
@@ -66,16 +70,29 @@ export function PaperForm({
         accept=".csv,text/csv,text/plain"
         onChange={async (event) => {
           const file = event.target.files?.[0];
-          if (file && file.size < 400_000) setSheet(await file.text());
+          setTooLarge(file !== undefined && file.size > mostBytes);
+          if (file && file.size <= mostBytes) setSheet(await file.text());
         }}
       />
+      {tooLarge && (
+        <p role="alert" className="text-outside font-semibold">
+          This file is larger than a sheet of five thousand readings can be: bring it in by parts.
+        </p>
+      )}
       <TextArea
         label="Or typed here"
         name="sheet"
         rows={8}
-        className="font-mono"
         value={sheet}
         onChange={(event) => setSheet(event.target.value)}
+        error={
+          ofSheet && refusal ? (
+            <>
+              {line !== undefined && `Line ${line}${column ? `, ${columnWords[String(column)] ?? column}` : ""}: `}
+              <Refused refusal={refusal} />
+            </>
+          ) : undefined
+        }
         hint="A head with date, place and value, a reading a line; also turn, struck out, kept by, moved after: 2024-05-31, 1, 0.12"
       />
       {rounds.length > 0 && (
@@ -138,9 +155,8 @@ export function PaperForm({
       <p className="text-mid">
         Only rounds between which nothing was moved make one trend; of what nobody knows each stands alone.
       </p>
-      {refusal && (
+      {refusal && !ofSheet && (
         <p role="alert" className="text-outside font-semibold text-lg">
-          {where === "lines" && line !== undefined && `Line ${line}, ${columnWords[String(column)] ?? column}: `}
           <Refused refusal={refusal} />
         </p>
       )}

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import type { Ground, Suspect, SuspectState } from "~/core/symptoms";
 import { capital, lowered } from "../words/count";
 import { formatNumber } from "../words/figure";
-import { causeName, groundWords, partWords, suspectStateWords, testWords } from "../words/symptom";
+import { causeName, groundWords, placeOfSuspect, suspectStateWords, testWords } from "../words/symptom";
 import { useWords } from "../words/use-words";
 import type { LineKnown } from "./line-known";
 
@@ -32,7 +32,7 @@ export function SuspectList({
             className={`border-t-2 pt-2 ${suspect.state === "ruled-out" ? "border-rule text-mid" : "border-ink"}`}
           >
             <h2 className="text-xl font-bold">
-              {i + 1}. {capital(partWords[suspect.part ?? "whole"])} of {stage?.name ?? "a stage that is gone"}
+              {i + 1}. {capital(placeOfSuspect(suspect.part, stage?.name ?? "a stage that is gone"))}
               {suspect.gear && `, ${suspect.gear}`}
               {suspect.state && `: ${suspectStateWords[suspect.state]}`}
             </h2>

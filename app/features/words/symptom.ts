@@ -109,6 +109,10 @@ export const partWords: Record<RecurringPart | "whole", string> = {
   whole: "the stage as a whole",
 };
 
+/** "the driven wheel of the knife gears", "the knife gears as a whole". */
+export const placeOfSuspect = (part: RecurringPart | null, stage: string): string =>
+  part ? `${partWords[part]} of ${stage}` : `${stage} as a whole`;
+
 export const groundWords = (reader: Reader, ground: Ground): string => {
   const f = (value: number, decimals = 1) => formatNumber(reader, value, decimals);
   switch (ground.code) {

@@ -8,7 +8,7 @@ import { SuspectList } from "~/app/features/symptoms/suspect-list";
 import { SymptomForm } from "~/app/features/symptoms/symptom-form";
 import { lowered } from "~/app/features/words/count";
 import { Refused } from "~/app/features/words/refused";
-import { causeName, partWords, symptomDetail, symptomTitle } from "~/app/features/words/symptom";
+import { causeName, placeOfSuspect, symptomDetail, symptomTitle } from "~/app/features/words/symptom";
 import { shortDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { isId } from "~/app/session/is-id";
@@ -124,7 +124,7 @@ function endWords(kept: SymptomKept, line: Loaded["line"]): string {
   if (!found) return "not found yet";
   const { cause, ownCause, part, stageId, note } = found.body;
   const stage = line.stages.find(({ id }) => id === stageId)?.name ?? "a stage that is gone";
-  const what = `${partWords[part ?? "whole"]} of ${stage}`;
+  const what = placeOfSuspect(part, stage);
   return `found: ${[cause ? lowered(causeName(cause, ownCause)) : "", what, note].filter(Boolean).join(", ")}`;
 }
 
