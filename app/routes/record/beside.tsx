@@ -1,10 +1,9 @@
 import { Link, useSearchParams } from "react-router";
 import { StageOnPage } from "~/app/features/job/stations/stage-on-page";
 import { runsBeside } from "~/app/features/proving/runs-beside";
+import { RunsBesideList } from "~/app/features/proving/runs-beside-list";
 import { PlaceHead } from "~/app/features/shell/head";
-import { formatNumber } from "~/app/features/words/figure";
 import { leftWords } from "~/app/features/words/provisional";
-import { runShows } from "~/app/features/words/run";
 import { day, shortDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
@@ -67,25 +66,7 @@ export default function TwoJobs({ loaderData }: Route.ComponentProps) {
             <h2 id="runs" className="text-xl font-bold mb-1">
               Runs, one beside the other
             </h2>
-            <ul>
-              {runs.map(({ name, of }) => (
-                <li key={name} className="border-t border-rule py-2">
-                  <b>{name}</b>
-                  <ul className="grid lg:grid-cols-2 gap-x-10">
-                    {of.map(({ machine, run, percent }) => (
-                      <li key={run.id}>
-                        {machine}: {runShows(reader, run.body).join(", ") || run.body.outcome}
-                        {percent !== null && (
-                          <span className="text-mid">
-                            ; draws {formatNumber(reader, Math.abs(percent), 0)} % {percent < 0 ? "less" : "more"}
-                          </span>
-                        )}
-                      </li>
-                    ))}
-                  </ul>
-                </li>
-              ))}
-            </ul>
+            <RunsBesideList runs={runs} />
           </section>
         )}
       </main>

@@ -1,14 +1,13 @@
 import { Link } from "react-router";
 import { runsBeside } from "~/app/features/proving/runs-beside";
+import { RunsBesideList } from "~/app/features/proving/runs-beside-list";
 import { PlaceHead } from "~/app/features/shell/head";
 import { glanceOf } from "~/app/features/stage/stage-glance";
 import { slopeWords } from "~/app/features/trend/trend-words";
 import { capital, countWords } from "~/app/features/words/count";
 import { endWords } from "~/app/features/words/ends";
-import { formatNumber } from "~/app/features/words/figure";
 import { stageUnit } from "~/app/features/words/quantity";
 import { responseChangeWords, responseWords } from "~/app/features/words/response";
-import { runShows } from "~/app/features/words/run";
 import { day, shortDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
@@ -129,25 +128,7 @@ export default function Twins({ loaderData }: Route.ComponentProps) {
             Runs, one beside the other
           </h2>
           {runs.length === 0 && <p className="text-mid">Nothing of it was run yet.</p>}
-          <ul>
-            {runs.map(({ name, of }) => (
-              <li key={name} className="border-t border-rule py-2">
-                <b>{name}</b>
-                <ul className="grid sm:grid-cols-2 gap-x-8">
-                  {of.map(({ machine: where, run, percent }) => (
-                    <li key={where}>
-                      {where}: {runShows(reader, run.body).join(", ") || run.body.outcome}
-                      <span className="text-mid">
-                        , {shortDay(reader, run.madeAt)}
-                        {percent !== null &&
-                          `; draws ${formatNumber(reader, Math.abs(percent), 0)} % ${percent < 0 ? "less" : "more"} than this one`}
-                      </span>
-                    </li>
-                  ))}
-                </ul>
-              </li>
-            ))}
-          </ul>
+          <RunsBesideList runs={runs} />
         </section>
       </main>
     </>
