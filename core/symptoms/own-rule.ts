@@ -1,8 +1,7 @@
-import type { output } from "zod";
 import type { CauseRule } from "./rules";
-import type { ownRuleFields } from "./schema";
+import type { OwnRuleFields } from "./schema";
 
-export type OwnRuleFields = output<typeof ownRuleFields>;
+export type { OwnRuleFields };
 export type OwnRule = OwnRuleFields & { id: string; madeByName: string; madeAt: string };
 
 /** As the ranking takes it: a rule of one's own shows mostly as it says, and weighs as any other. */

@@ -16,3 +16,4 @@ export const ownRuleFields = z.object({
   test: z.enum(testCodes),
   source: text(200).trim(),
 });
+export type OwnRuleFields = z.output<typeof ownRuleFields>;

@@ -46,6 +46,7 @@ const texts = [
   "wanted",
   "gear",
   "nearest",
+  "date",
   "words",
   "was",
   "now",
