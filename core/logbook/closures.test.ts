@@ -37,6 +37,15 @@ test("the miss over time with its drift, held against what the errors known of t
   expect(finds).toEqual(["not-explained", "undecided", "explained"]);
 });
 
+test("of two drives measured on one stage the last one's closures alone make its trend", () => {
+  const other = (n: number, miss: number): Entry => {
+    const entry = read(n, [miss]);
+    return { ...entry, body: { ...entry.body, of: "Tilt axis" } } as never;
+  };
+  const { reads } = closuresOf([read(2, [1]), other(3, 9), read(12, [2]), other(20, 8)]);
+  expect(reads.map(({ closure: { forward } }) => forward.meanArcmin)).toEqual([9, 8]);
+});
+
 test("two say no trend, and without computed errors nothing is explained away", () => {
   expect(closuresOf([read(2, [1]), read(3, [2])])).toMatchObject({ trend: null, against: null });
   expect(closuresOf([])).toEqual({ reads: [], trend: null, against: null });

@@ -20,15 +20,17 @@ export type Closures = {
 
 /** How an index or positioning drive came back to zero over the years. What was kept under another shape of the tool is left out. */
 export function closuresOf(entries: readonly Entry[]): Closures {
-  const reads = entries.filter(isKind("measured")).flatMap(({ body, madeAt, madeByName }): ClosureRead[] => {
-    const closure = body.output as Closure | null;
-    const toleranceArcmin = (body.input as { toleranceArcmin?: unknown } | null)?.toleranceArcmin;
-    return body.tool === "closure" &&
-      typeof closure?.forward?.meanArcmin === "number" &&
-      typeof toleranceArcmin === "number"
-      ? [{ at: madeAt, by: madeByName, closure, toleranceArcmin }]
-      : [];
-  });
+  const closed = entries.filter(isKind("measured")).filter(({ body }) => body.tool === "closure");
+  // Of two drives that are measured on one stage the one measured last: misses of different drives make no trend.
+  const reads = closed
+    .filter(({ body }) => body.of === closed.at(-1)?.body.of)
+    .flatMap(({ body, madeAt, madeByName }): ClosureRead[] => {
+      const closure = body.output as Closure | null;
+      const toleranceArcmin = (body.input as { toleranceArcmin?: unknown } | null)?.toleranceArcmin;
+      return typeof closure?.forward?.meanArcmin === "number" && typeof toleranceArcmin === "number"
+        ? [{ at: madeAt, by: madeByName, closure, toleranceArcmin }]
+        : [];
+    });
   const kept = entries.filter(isKind("computation")).findLast(({ body }) => body.tool === "index-error");
   const worst = (kept?.body.output as { position?: { worstArcmin?: unknown } } | undefined)?.position?.worstArcmin;
   const last = reads.at(-1);

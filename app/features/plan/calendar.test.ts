@@ -50,7 +50,7 @@ test("a calendar program reads whole days, a title, where, whose and why, and fi
   expect([event.get("DTSTART;VALUE=DATE"), event.get("DTEND;VALUE=DATE")]).toEqual(["20261231", "20270101"]);
   expect(event.get("LOCATION")).toBe("Main, Hall C, bay 1");
   expect(event.get("DESCRIPTION")).toBe(
-    "The forecast is past (from 1 Dec on): by its trend it is outside by now, and nobody has read it since\nM. Sandor has it: lock 14; short wrench, bay 2",
+    "The forecast is past (from 1 Dec on): by its trend it is outside by now, and no round since says otherwise\nM. Sandor has it: lock 14; short wrench, bay 2",
   );
   expect(event.get("DTSTAMP")).toMatch(/^\d{8}T\d{6}Z$/);
 });

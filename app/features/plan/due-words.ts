@@ -38,7 +38,7 @@ export function dueDetail(reader: Reader, { kind, on, between, atUsage }: DueIte
     const [from, to] = [between.earliest, between.latest].map((at) => at && shortDay(reader, at));
     const range = to ? `between ${from} and ${to}` : `from ${from} on`;
     return daysUntil(today, on) < 0
-      ? `The forecast is past (${range}): by its trend it is outside by now, and nobody has read it since`
+      ? `The forecast is past (${range}): by its trend it is outside by now, and no round since says otherwise`
       : `By its trend, ${range}`;
   }
   if (atUsage)
@@ -65,7 +65,7 @@ export function planNews({ passed, today, ahead }: { passed: number; today: numb
     today > 0 ? `${countWords(today)} ${today === 1 ? "is" : "are"} due today` : "",
   ].filter(Boolean);
   if (parts.length > 0) return capital(parts.join(", "));
-  return ahead > 0 ? "Nothing is due today" : "Nothing is planned";
+  return ahead > 0 ? "Nothing is due today" : "Nothing of what is shown has a day";
 }
 
 /** A day with how far off it is. */

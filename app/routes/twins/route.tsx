@@ -114,7 +114,7 @@ export default function Twins({ loaderData }: Route.ComponentProps) {
                     <span className="block">
                       {row.learnt
                         ? `A unit of its adjuster: ${responseWords(reader, row.stage, row.learnt)}`
-                        : "Nothing to adjust"}
+                        : "What its adjuster does is not known"}
                     </span>
                     {change && <b className="block text-near">{responseChangeWords(reader, row.stage, change)}</b>}
                   </span>
