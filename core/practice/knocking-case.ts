@@ -11,6 +11,9 @@ export type KnockingCase = {
   motorRpm: number;
   taps: number[];
   cause: { stageId: string; part: RecurringPart };
+  /** The line as it is turned, and what of it knocks. */
+  turned: TurnedStage[];
+  knocking: KnockingPart;
 };
 
 const tapsTaken = 12;
@@ -48,6 +51,7 @@ export function knockingCase(random: Random): KnockingCase {
     stages: made.map(({ element }, i) => ({ id: `s${i}`, kind: element.kind, element })),
     motorRpm,
     taps: tapAlong(knocks, random, handSd, handMisses),
+    ...{ turned, knocking },
     cause: { stageId: `s${knocking.stage}`, part: knocking.part === "joint" ? stage.joint : `${knocking.part}-turn` },
   };
 }

@@ -38,6 +38,8 @@ export type SimulatedStage = {
   judge: (measured: number) => number;
   moveCentres: (changeMm: number) => void;
   drift: (change: number) => void;
+  /** Mean of the judged quantity as it stands. */
+  mean: () => number;
 };
 
 /**
@@ -82,5 +84,6 @@ export function simulatedStage(
     drift: (change) => {
       mean += change;
     },
+    mean: () => mean,
   };
 }

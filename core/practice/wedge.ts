@@ -47,7 +47,11 @@ export function wedgeReading(
   return shown(leavesMm.length > 0 ? (leavesMm.findLast((leaf) => leaf <= measured + 1e-9) ?? measured) : measured);
 }
 
-function quantityReadBy(key: SimulatedKey, { element }: HiddenStage): MeasuredQuantity | undefined {
+/** What is read with it on such a stage; undefined: nothing. */
+export function quantityReadBy(
+  key: SimulatedKey,
+  { element }: Pick<HiddenStage, "element">,
+): MeasuredQuantity | undefined {
   const dimension = simulatedInstruments.find((one) => one.key === key)?.dimension;
   const ways = waysToMeasure(element).filter((way) => measuredUnit[way].dimension === dimension);
   // Feelers go between flanks, a caliper over pitches; an indicator reads the free way.
