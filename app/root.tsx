@@ -24,11 +24,12 @@ import { useArrival } from "./features/shell/use-arrival";
 import { Waiting } from "./features/shell/waiting";
 import { readerOf, type Units } from "./features/words/reader";
 import { ReaderContext } from "./features/words/use-words";
+import { practiceStays } from "./session/practice-stays.server";
 import { nonceContext, poolContext } from "./session/request-context";
 import { sameHand } from "./session/same-hand.server";
 import { rememberPerson, sessionState } from "./session/session.server";
 
-export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, sameHand];
+export const middleware: MiddlewareFunction<Response>[] = [rememberPerson, sameHand, practiceStays];
 
 export async function loader({ request, context }: Route.LoaderArgs) {
   const cookie = request.headers.get("cookie") ?? "";
@@ -50,6 +51,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
         timeZone: person.timeZone,
         byPin: how === "pin",
         hasPin: session.hasPin,
+        practising: person.practising === true,
         asksToSign: signatureAsks({ pool: context.get(poolContext), person, now: new Date(), how, shared }),
       },
     nonce: context.get(nonceContext),
@@ -81,7 +83,12 @@ export function Layout({ children }: { children: ReactNode }) {
     document.documentElement.dataset.hydrated = "yes";
   }, []);
   return (
-    <html lang="en" data-room={root?.room ?? "bright"} suppressHydrationWarning>
+    <html
+      lang="en"
+      data-room={root?.room ?? "bright"}
+      data-practice={root?.person?.practising || undefined}
+      suppressHydrationWarning
+    >
       <head>
         <meta charSet="utf-8" />
         <meta name="theme-color" content="#10243a" />

@@ -18,6 +18,7 @@ const rights = {
     "certificate",
     "store_movement",
     "job_stage",
+    "practice_act",
     "seal",
     "account_event",
   ],
@@ -32,6 +33,7 @@ const rights = {
     "store_item",
     "sealed_head",
     "cause_rule",
+    "practice_lesson",
   ],
   clears: [
     "session",

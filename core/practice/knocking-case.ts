@@ -71,6 +71,13 @@ function draw(made: readonly { turned: TurnedStage }[], random: Random): Knockin
   return all[Math.floor(random() * all.length)] as KnockingPart;
 }
 
+/** Centres at which so many pitches just go round both wheels, a little nearer: the usual approximation, as catalogues give it. */
+function centresFor(pitchMm: number, [z1, z2]: readonly [number, number], pitches: number): number {
+  const straight = pitches - (z1 + z2) / 2;
+  const taper = 8 * ((z2 - z1) / (2 * Math.PI)) ** 2;
+  return 0.999 * (pitchMm / 4) * (straight + Math.sqrt(straight * straight - taper));
+}
+
 type Made = { element: StageElement; turned: TurnedStage; joint: "belt-round" | "chain-round" };
 
 function madeStage(whole: (from: number, to: number) => number): Made {
@@ -90,7 +97,7 @@ function madeStage(whole: (from: number, to: number) => number): Made {
           pitchMm: 8,
           teeth,
           beltTeeth,
-          centreDistanceMm: 4 * (beltTeeth - (teeth[0] + teeth[1]) / 2),
+          centreDistanceMm: centresFor(8, teeth, beltTeeth),
         },
         ...{ idlers: [], moved: "centres", massKgPerM: 0.15, stiffnessN: 60_000, bendingStiffnessNMm2: 0 },
       },
@@ -102,7 +109,7 @@ function madeStage(whole: (from: number, to: number) => number): Made {
   const links = 2 * Math.ceil((teeth[0] + teeth[1]) / 4) + 2 * whole(15, 40);
   return {
     element: {
-      ...{ kind: "chain", pitchMm: 12.7, teeth, links, centreDistanceMm: 6.35 * (links - (teeth[0] + teeth[1]) / 2) },
+      ...{ kind: "chain", pitchMm: 12.7, teeth, links, centreDistanceMm: centresFor(12.7, teeth, links) },
       ...{ idlers: [], moved: "centres", inclinationDeg: 0 },
     },
     turned: { teeth, joint: links },

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { mustHold } from "../quantity";
+import { checkElement } from "../stages";
 import { expertWay } from "./expert";
 import { type LessonKey, lessonKeys } from "./lessons";
 import { practiceCase } from "./practice-case";
@@ -18,6 +19,13 @@ test.each(lessonKeys)("whoever knows the trade sets %s right, and knows nothing 
     expect(way.right, `seed ${seed}`).toBe(true);
     expect(way.moves, `seed ${seed}`).toBeLessThanOrEqual(4);
   }
+});
+
+test("every machine that is drawn is one that could be built", () => {
+  for (const lesson of lessonKeys)
+    for (let seed = 1; seed <= 200; seed++)
+      for (const { element } of caseOf(lesson, seed).stages)
+        expect(checkElement(element).ok, `${lesson} ${seed}`).toBe(true);
 });
 
 test("the same seed is the same machine, and what was done to it can be gone through again", () => {

@@ -35,5 +35,7 @@ export const personRecord = z.object({
   liftLimitKg: z.number().gt(0),
   /** How the workshop reads a stage unless somebody chooses otherwise. */
   readFirst: z.enum(readFirsts),
+  /** Somebody's other self, in a practice workshop of their own. */
+  practising: z.literal(true).optional(),
 });
 export type Person = z.output<typeof personRecord>;

@@ -25,6 +25,7 @@ export const toPerson = (row: Row): Person => ({
   signAsks: row.sign_asks,
   liftLimitKg: row.lift_limit_kg,
   readFirst: row.read_first,
+  ...(row.practises_for && { practising: true as const }),
 });
 
 const toAccount = (row: Row): Account => ({
@@ -49,6 +50,11 @@ export const nameOfPerson = (db: Database, id: string) =>
 export const personById = (db: Database, id: string) =>
   maybeOne(db, sql`${people} where p.id = ${id} and p.left_at is null`, toPerson);
 
+/** Who only practises shows who they are by the secrets of who they are. */
+const peopleWithSecrets = sql`select p.*, w.time_zone, w.sign_asks, w.lift_limit_kg, w.read_first,
+    coalesce(own.password_hash, p.password_hash) as password_hash, case when own.id is null then p.pin_hash else own.pin_hash end as pin_hash
+  from person p join workshop w on w.id = p.workshop_id left join person own on own.id = p.practises_for`;
+
 type Secrets = { person: Person; passwordHash: string; pinHash: string | null };
 const withSecrets = (row: Row): Secrets => ({
   person: toPerson(row),
@@ -60,7 +66,11 @@ export const personForSignIn = (db: Database, signIn: string) =>
   maybeOne(db, sql`${people} where lower(p.sign_in) = lower(${signIn}) and p.left_at is null`, withSecrets);
 
 export const secretsOf = (db: Database, workshopId: string, id: string) =>
-  maybeOne(db, sql`${people} where p.id = ${id} and p.workshop_id = ${workshopId} and p.left_at is null`, withSecrets);
+  maybeOne(
+    db,
+    sql`${peopleWithSecrets} where p.id = ${id} and p.workshop_id = ${workshopId} and p.left_at is null and own.left_at is null`,
+    withSecrets,
+  );
 
 export const accountsOfWorkshop = (db: Database, workshopId: string) =>
   many(db, sql`${accounts} where workshop_id = ${workshopId} order by left_at is not null, name, id`, toAccount);
@@ -126,12 +136,17 @@ export const setPinHash = (db: Database, id: string, hash: string | null) =>
 export const takePinTry = async (db: Database, id: string, most: number): Promise<boolean> =>
   (await maybeOne(
     db,
-    sql`update person set pin_wrong = pin_wrong + 1 where id = ${id} and pin_wrong < ${most} returning id`,
+    sql`update person set pin_wrong = pin_wrong + 1
+        where id = (select coalesce(practises_for, id) from person where id = ${id}) and pin_wrong < ${most} returning id`,
     () => true,
   )) ?? false;
 
 export const clearPinTries = (db: Database, id: string) =>
-  none(db, sql`update person set pin_wrong = 0 where id = ${id} and pin_wrong > 0`);
+  none(
+    db,
+    sql`update person set pin_wrong = 0
+        where id = (select coalesce(practises_for, id) from person where id = ${id}) and pin_wrong > 0`,
+  );
 
 export const setHouseRules = (
   db: Database,
@@ -147,8 +162,8 @@ export const setHouseRules = (
 export const strikeName = (db: Database, id: string, name: string, signIn: string, at: Date) =>
   none(
     db,
-    sql`update person set name = ${name}, sign_in = ${signIn}, pin_hash = null, password_hash = '', preferences = '{}', struck_at = ${at}
-        where id = ${id}`,
+    sql`update person set name = ${name}, sign_in = ${signIn} || case when practises_for is null then '' else ' practising' end, pin_hash = null, password_hash = '', preferences = '{}', struck_at = ${at}
+        where id = ${id} or practises_for = ${id}`,
   );
 
 export const insertAccountEvent = (

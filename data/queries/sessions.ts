@@ -32,10 +32,11 @@ export const insertSession = (
 export const openSession = (db: Database, id: string, now: Date) =>
   maybeOne(
     db,
-    sql`select s.id as session_id, s.how, s.seen_at, s.expires_at, coalesce(d.shared, false) as shared, p.*, w.time_zone, w.sign_asks, w.lift_limit_kg
+    sql`select s.id as session_id, s.how, s.seen_at, s.expires_at, coalesce(d.shared, false) as shared, p.*, w.time_zone, w.sign_asks, w.lift_limit_kg, w.read_first,
+          case when own.id is null then p.pin_hash else own.pin_hash end as pin_hash
         from session s join person p on p.id = s.person_id join workshop w on w.id = p.workshop_id
-          left join device d on d.id = s.device_id
-        where s.id = ${id} and s.expires_at > ${now} and p.left_at is null`,
+          left join device d on d.id = s.device_id left join person own on own.id = p.practises_for
+        where s.id = ${id} and s.expires_at > ${now} and p.left_at is null and own.left_at is null`,
     (row): OpenSession => ({
       id: row.session_id,
       person: toPerson(row),
@@ -69,10 +70,15 @@ export const sessionsOf = (db: Database, personId: string, now: Date) =>
 export const deleteSessionsOf = (db: Database, personId: string, except: string | null) =>
   one(
     db,
-    sql`with gone as (delete from session where person_id = ${personId} and id is distinct from ${except} returning 1)
+    sql`with gone as (delete from session where person_id in (select id from person where id = ${personId} or practises_for = ${personId})
+            and id is distinct from ${except} returning 1)
         select count(*) as n from gone`,
     (row) => row.n as number,
   );
+
+/** The session goes on as somebody else's: their own other self. */
+export const setSessionPerson = (db: Database, id: string, personId: string) =>
+  none(db, sql`update session set person_id = ${personId} where id = ${id}`);
 
 export const deleteExpiredSessions = (db: Database, now: Date) =>
   none(db, sql`delete from session where expires_at <= ${now}`);

@@ -119,7 +119,7 @@ export function JobScreen({ data, here }: { data: JobLoaded; here: StationKey })
             <Finding />
           )}
         </main>
-        {!signed && <InstrumentPanel />}
+        {!signed && <InstrumentPanel machineId={machine.id} stageId={stage.id} />}
         <Tape entries={job.entries} stages={stages} now={data.now} />
       </div>
     </JobContext>

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { adjusterNow, centreChange } from "~/core/advice";
 import { isKind } from "~/core/logbook";
 import { type HiddenStage, type SimulatedKey, seededRandom, simulatedInstruments, wedgeReading } from "~/core/practice";
@@ -6,6 +6,7 @@ import { Button } from "~/ui/button";
 import { BareSelect } from "~/ui/field";
 import { useJobScreen } from "../job/entries/job-context";
 import { typeAsWedge } from "./type-as-wedge";
+import { useLastField } from "./use-last-field";
 
 /**
  * Simulated instruments beside the job: each sends what it reads on a simulated stage, with its hidden wobble, noise and steps, into the
@@ -15,15 +16,7 @@ export function SimulatedInstruments() {
   const { stage, entered, before, job } = useJobScreen();
   const [key, setKey] = useState<SimulatedKey>("lever");
   const [said, setSaid] = useState("");
-  const field = useRef<HTMLInputElement | null>(null);
-  useEffect(() => {
-    const remember = ({ target }: FocusEvent) => {
-      if (target instanceof HTMLInputElement && /^(text|search|tel|)$/.test(target.type)) field.current = target;
-    };
-    document.addEventListener("focusin", remember);
-    if (document.activeElement instanceof HTMLInputElement) field.current = document.activeElement;
-    return () => document.removeEventListener("focusin", remember);
-  }, []);
+  const field = useLastField();
   const random = useMemo(() => seededRandom(seedOf(job.entries[0]?.id ?? stage.id)), [job.entries[0]?.id, stage.id]);
   const { adjuster } = entered.adjuster;
   let at = before.moved;

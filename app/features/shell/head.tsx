@@ -1,5 +1,7 @@
 import type { ReactNode } from "react";
-import { Link, NavLink } from "react-router";
+import { Link, NavLink, useRouteLoaderData } from "react-router";
+import type { loader as rootLoader } from "~/app/root";
+import { deferred } from "~/ui/deferred";
 import { WaitingStrip } from "../offline/waiting-strip";
 import { Help } from "./help";
 import { PersonMenu } from "./person-menu";
@@ -7,6 +9,16 @@ import { RoomSwitch } from "./room-switch";
 
 /** The head of every page: name, what the page is about, and at the right what is always at hand. */
 export function Head({ children, right }: { children?: ReactNode; right?: ReactNode }) {
+  const practising = useRouteLoaderData<typeof rootLoader>("root")?.person?.practising;
+  return (
+    <>
+      {practising && <PracticeStrip />}
+      <Bar right={right}>{children}</Bar>
+    </>
+  );
+}
+
+function Bar({ children, right }: { children?: ReactNode; right?: ReactNode }) {
   return (
     <header className="bg-panel border-b border-rule flex items-center gap-x-5 gap-y-2 px-5 max-sm:px-3.5 min-h-15 py-2 flex-wrap">
       <Link to="/" className="figure font-bold tracking-[0.14em] text-ink no-underline max-sm:hidden">
@@ -17,6 +29,8 @@ export function Head({ children, right }: { children?: ReactNode; right?: ReactN
     </header>
   );
 }
+
+const PracticeStrip = deferred(async () => (await import("../practice/practice-strip")).PracticeStrip);
 
 /** The head of a place: where one is, the room, who is signed in; under it what this tablet still holds. */
 export function PlaceHead() {

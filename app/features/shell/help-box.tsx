@@ -1,5 +1,5 @@
-import { useLocation } from "react-router";
-import { Button } from "~/ui/button";
+import { Link, useLocation } from "react-router";
+import { Button, buttonClass } from "~/ui/button";
 import { Dialog } from "~/ui/dialog";
 import { helpFor, keys } from "./help-words";
 
@@ -18,10 +18,13 @@ export function HelpBox({ open, setOpen }: { open: boolean; setOpen: (open: bool
           </div>
         ))}
       </dl>
-      <div className="mt-5">
+      <div className="mt-5 flex flex-wrap gap-3">
         <Button kind="solid" large onClick={() => setOpen(false)}>
           Back
         </Button>
+        <Link to="/practice" className={buttonClass("line", true)} onClick={() => setOpen(false)}>
+          New to it? Practise where nothing is real
+        </Link>
       </div>
     </Dialog>
   );

@@ -71,6 +71,31 @@ const screens: readonly (readonly [path: RegExp, title: string, text: string])[]
     "What this machine asks for now, its stages as they stand, and its logbook. Start a job, go on with one, or take a quick touch; everything else lies behind the key with the dots.",
   ],
   [
+    /^\/plan/,
+    "Plan",
+    "When to come back: by date, by the meter, by what the trend says, for grease, calibration and open points. Each can be given to somebody; a walk takes them in a sensible order, and a calendar program can read them.",
+  ],
+  [
+    /^\/records/,
+    "Records",
+    "Everything that was written, in all logbooks, by words, kind, part, person and days. What is found can be taken along as a table.",
+  ],
+  [
+    /^\/rules/,
+    "Rules of the house",
+    "What the workshop has learnt of its own about what is behind a noise. The search for a cause ranks it beside the rules that come with it.",
+  ],
+  [
+    /\/why$/,
+    "Why does it do that?",
+    "Say what it does, when, and how often: its suspects stand in order, each with what speaks for and against it and the next cheap test. What comes of each is logged.",
+  ],
+  [
+    /^\/practice/,
+    "Practice",
+    "Machines with hidden faults, worked on with simulated instruments on the screens of the job. Begin a lesson, open a job on its machine, and when it is set right say so: then stands here what was hidden, and how it is done.",
+  ],
+  [
     /^\/stages\//,
     "Stage",
     "How this stage has moved over the years and when its trend leaves the limits. Below: two rounds laid over each other, limits with their sources, what its adjuster has been learnt to do.",

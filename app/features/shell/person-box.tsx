@@ -29,6 +29,9 @@ export function PersonBox({
         <Link to="/account" className={buttonClass("line")} onClick={() => setOpen(false)}>
           Account
         </Link>
+        <Link to="/practice" className={buttonClass("line")} onClick={() => setOpen(false)}>
+          Practice
+        </Link>
         {person.role === "lead" && (
           <Link to="/people" className={buttonClass("line")} onClick={() => setOpen(false)}>
             People

@@ -259,6 +259,11 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "no-such-stage": "That is no longer here. Go back to the floor and look again.",
   "no-such-job": "That is no longer here. Go back to the floor and look again.",
   "no-such-entry": "That is no longer here. Go back to the floor and look again.",
+  "no-such-lesson": "That is no longer here. Go back to the lessons and look again.",
+  "not-practising": "You are not practising now. Go to the lessons and begin one.",
+  "lesson-of-old":
+    "The lessons have changed since this one was begun, so its machine is not the same any more. Begin another one.",
+  "lesson-over": "This lesson is over. What came of it stands with the lessons.",
   "no-such-instrument": "That is no longer here. Go back to the floor and look again.",
   "beyond-most-press": "The roller stands further in than it can go.",
   "cannot-move-the-centres": "At this angle the adjuster moves square to the line of centres.",

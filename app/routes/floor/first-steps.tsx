@@ -29,6 +29,9 @@ export function FirstSteps({ mayAdd }: { mayAdd: boolean }) {
       ) : (
         <p className="mt-6 text-lg">A lead of the workshop enters machines.</p>
       )}
+      <p className="mt-4 text-lg">
+        New to it? <Link to="/practice">Practise</Link> on machines with hidden faults first: nothing of that is real.
+      </p>
     </section>
   );
 }

@@ -37,7 +37,8 @@ export async function loadRecords(context: Context, asked: RecordsAsked) {
     any ? foundPage(pool, person.workshopId, person.timeZone, soughtOf(asked), asked.before, pageSize + 1) : [],
     accountsOfWorkshop(pool, person.workshopId),
     keptInAll(pool, person.workshopId),
-    oldestEntry(pool),
+    // A book to practise in tells nothing of the others.
+    person.practising ? null : oldestEntry(pool),
   ]);
   const shown = found.slice(0, pageSize);
   const last = shown[shown.length - 1];

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { data, Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
+import { PracticePanel } from "~/app/features/practice/instrument-panel";
 import { PlaceHead } from "~/app/features/shell/head";
 import { suspectsOn } from "~/app/features/symptoms/line-known";
 import { RunsDiffer } from "~/app/features/symptoms/runs-differ";
@@ -114,6 +115,7 @@ export default function Why({ loaderData }: Route.ComponentProps) {
           </section>
         )}
       </main>
+      <PracticePanel machineId={machine.id} />
     </>
   );
 }

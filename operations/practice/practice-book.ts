@@ -1,0 +1,46 @@
+import { v7 } from "uuid";
+import { usualInstruments } from "../../core/practice";
+import { accept, type Result, refuse } from "../../core/quantity";
+import type { InstrumentId, Person } from "../../core/records";
+import { transaction } from "../../data/postgres";
+import { insertInstrument } from "../../data/queries/instruments";
+import { insertPracticeBook, likeSelf, lockPerson, practisingSelf, selfBehind } from "../../data/queries/practice";
+import { setSessionPerson } from "../../data/queries/sessions";
+import type { Context } from "../context";
+
+/**
+ * The session goes on in a practice workshop of the person's own, made the first time, under a name that says so: whatever is written there can
+ * never be among what is real. Everybody may practise, whatever their role is.
+ *
+ * @returns who practises
+ */
+export async function beginPractice({ pool, person, now }: Context, sessionId: string): Promise<Person> {
+  if (person.practising) return person;
+  const name = `${person.name.slice(0, 66)}, practising`;
+  return transaction(pool, async (db) => {
+    // Two tabs make one book.
+    await lockPerson(db, person.id);
+    const known = await practisingSelf(db, person.id);
+    if (!known) {
+      const [workshopId, personId] = [v7(), v7()];
+      const { timeZone, liftLimitKg } = person;
+      await insertPracticeBook(db, { workshopId, personId, of: person.id, name, timeZone, liftLimitKg, at: now });
+      for (const { key: _key, ...instrument } of usualInstruments)
+        await insertInstrument(db, workshopId, { ...instrument, id: v7() as InstrumentId });
+    }
+    const self = known ?? (await practisingSelf(db, person.id));
+    if (!self) throw new Error(`no practising self of ${person.id}`);
+    await likeSelf(db, self.id, { name, preferences: person.preferences });
+    await setSessionPerson(db, sessionId, self.id);
+    return { ...self, name, preferences: person.preferences };
+  });
+}
+
+/** Back to what is real. */
+export async function leavePractice({ pool, person }: Context, sessionId: string): Promise<Result<true>> {
+  if (!person.practising) return refuse("not-practising", []);
+  const self = await selfBehind(pool, person.id);
+  if (!self) return refuse("not-practising", []);
+  await setSessionPerson(pool, sessionId, self);
+  return accept(true);
+}
