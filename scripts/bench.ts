@@ -10,6 +10,7 @@
  *   five hundred drawers against a general integer program; the order of four hundred parts
  * - of 20,000 random rounds, the share that entry, screen, floor, trend and a naive second judgement judge alike
  * - hands that feel a hidden round and go on by its words, against halving by guess; 5,000 contact prints of drawn flanks, and what is read from them
+ * - practice machines: turns a second, and how many an expert sets right (practice)
  * - tapped knocks of 2,000 drive lines turned tooth by tooth: how often the part at fault is among the first suspects (periods)
  * - a sign-in; every route asked in every role by every method, and how many answers are as they should be (matrix)
  * - JavaScript that a browser with an empty cache loads until the main thing of a page can be used, and what a key of a reading costs (weights)
@@ -38,6 +39,7 @@ import { measurePages, type Pages } from "./bench/pages";
 import { measurePeriods } from "./bench/periods";
 import { writePlans } from "./bench/plans";
 import { measurePlucks } from "./bench/plucks";
+import { measurePractice } from "./bench/practice";
 import { measurePrints } from "./bench/prints";
 import { recompute } from "./bench/recompute";
 import { measureReplay } from "./bench/replay";
@@ -87,6 +89,7 @@ const alone: Record<string, () => void | Promise<void>> = {
   judgement: measureJudgement,
   hands: measureHands,
   periods: measurePeriods,
+  practice: measurePractice,
   prints: measurePrints,
   swap: measureSwap,
   strip: measureStrip,

@@ -1,7 +1,7 @@
 import { tappedRate } from "../proving";
 import { linePeriodsAt } from "../stages";
 import { rankSuspects } from "../symptoms";
-import type { PracticeWay } from "./expert";
+import type { PracticeWay } from "./expert-way";
 import { type PracticeCase, practiceMinutes } from "./lessons";
 import { type PracticeMachine, partOf } from "./practice-machine";
 

@@ -3,27 +3,11 @@ import { mustHold } from "../quantity";
 import { placesToRead, questionable } from "../rounds";
 import { frameOf, placeAngle, sensitivityOf, toJudged } from "../stages";
 import { expertHunt } from "./expert-hunt";
+import type { PracticeWay } from "./expert-way";
 import type { Hold, PracticeCase, PracticeStage, Renewal } from "./lessons";
 import { practiceMinutes } from "./lessons";
 import { type PracticeMachine, practiceMachine } from "./practice-machine";
 import { quantityReadBy, simulatedInstruments } from "./wedge";
-
-/** What an expert does, in order; the values are what they read. */
-export type ExpertStep =
-  | { does: "feels-temperature"; tempC: number }
-  | { does: "waits"; minutes: number }
-  | { does: "clamps" }
-  | { does: "repeats"; place: number; values: number[]; repeatable: boolean }
-  | { does: "reads-round"; places: number; least: number; greatest: number }
-  | { does: "reads-again"; place: number; was: number; now: number }
-  | { does: "moves"; amount: number }
-  | { does: "comes-back"; amount: number; back: number }
-  | { does: "listens"; perMinute: number }
-  | { does: "looks"; stage: number; part: Renewal; found: boolean }
-  | { does: "renews"; stage: number; part: Renewal };
-
-/** One way through a practice, and what it took. */
-export type PracticeWay = { steps: ExpertStep[]; readings: number; moves: number; minutes: number; right: boolean };
 
 /** Warmer than the hall by more than this it is not set yet, K (common practice). */
 const setBelowK = 5;

@@ -1,4 +1,5 @@
-export { type ExpertStep, expertWay, type PracticeWay } from "./expert";
+export { expertWay } from "./expert";
+export type { ExpertStep, PracticeWay } from "./expert-way";
 export {
   everyShown,
   type InstrumentDimension,

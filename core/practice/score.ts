@@ -1,4 +1,5 @@
-import { expertWay, isRight, type PracticeWay } from "./expert";
+import { expertWay, isRight } from "./expert";
+import type { PracticeWay } from "./expert-way";
 import { type Hold, type HuntTest, type PracticeCase, practiceMinutes, type Renewal } from "./lessons";
 import { type PracticeMachine, partOf, practiceMachine } from "./practice-machine";
 import type { SimulatedKey } from "./wedge";

@@ -11,6 +11,8 @@ export const accountData = (db: Database, workshopId: string, id: string) =>
            from draft where person_id = person.id) as drafts,
           (select coalesce(jsonb_agg(jsonb_build_object('what', what, 'at', at)), '[]')
            from account_event where person_id = person.id) as events,
+          (select coalesce(jsonb_agg(jsonb_build_object('lesson', l.lesson, 'began', l.began_at, 'ended', l.ended_at, 'outcome', l.outcome)), '[]')
+           from practice_lesson l join person self on self.id = l.person_id where self.practises_for = person.id) as practice,
           (select jsonb_build_object('mine', mine, 'madeAt', made_at, 'lastFetchedAt', used_at) from calendar_key where person_id = person.id) as calendar
         from person where id = ${id} and workshop_id = ${workshopId}`,
     (row) => ({
@@ -27,6 +29,7 @@ export const accountData = (db: Database, workshopId: string, id: string) =>
       sessions: row.sessions as object[],
       drafts: row.drafts as object[],
       events: row.events as object[],
+      practice: row.practice as object[],
       calendar: row.calendar as object | null,
     }),
   );
