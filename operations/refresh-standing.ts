@@ -1,4 +1,6 @@
-import { standingOf } from "../core/logbook";
+import { type Entry, standingOf, voidedBy, type WornOut, wearLeft, wearLimitNow, wornOut } from "../core/logbook";
+import type { Stage } from "../core/records";
+import { judgedBy } from "../core/stages";
 import type { Pool } from "../data/postgres";
 import { type Database, transaction } from "../data/postgres";
 import { stageHistory } from "../data/queries/entries";
@@ -13,8 +15,22 @@ export async function refreshStanding(db: Database, stageId: string): Promise<vo
   const stage = await stageById(db, stageId);
   if (!stage || stage.retiredAt) return;
   const { element, arcDeg } = stage.geometry;
-  const standing = standingOf(await stageHistory(db, stageId, lookBack), { limits: stage.limits, element, arcDeg });
-  await keepStanding(db, stageId, stage.machineId, standing);
+  const history = await stageHistory(db, stageId, lookBack);
+  const standing = standingOf(history, { limits: stage.limits, element, arcDeg });
+  await keepStanding(db, stageId, stage.machineId, standing, wearAhead(stage, history));
+}
+
+/** Of a chain that hangs, whose wear is read beside its sag; what is judged by its wear has that for its trend. */
+function wearAhead(stage: Stage, history: readonly Entry[]): WornOut | null {
+  const { element } = stage.geometry;
+  const limit = judgedBy(element) === "elongation" ? null : wearLimitNow(element, stage);
+  if (limit === null) return null;
+  const voided = voidedBy(history);
+  const left = wearLeft(
+    history.filter(({ id }) => !voided.has(id)),
+    limit,
+  );
+  return left && wornOut(left);
 }
 
 /** After a touched clamp: nothing to work out where the stage is known to have changed already, or was never read. */

@@ -137,5 +137,5 @@ export {
   trialOutcomes,
 } from "./vocabulary";
 export { voidable } from "./voidable";
-export { type Left, type WearLeft, type WearRate, wearLeft } from "./wear-left";
+export { type Left, type WearLeft, type WearRate, type WornOut, wearLeft, wearLimitNow, wornOut } from "./wear-left";
 export { firstOfRound, wholeRound } from "./whole-round";

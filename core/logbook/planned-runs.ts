@@ -29,6 +29,7 @@ export function runFigures(body: Bodies["proof"]): RunFigure[] {
     ...figure("voltage", body.voltageV),
     ...figure("power", body.powerW),
     ...figure("speed-off", body.speedRead?.offPercent),
+    ...figure("slowest-speed", body.slowestRpm),
     ...figure("temperature", body.temperatureC),
     ...hottest,
     ...figure("overshoot", body.axis?.overshoot),

@@ -364,6 +364,8 @@ const provenMore = {
       gear: z.string().optional(),
     })
     .optional(),
+  /** Of the output: the slowest at which it still ran, while it was slowed down towards a stall. */
+  slowestRpm: finite.optional(),
   /** By place; `minutes` since it began, null: at its end. */
   temperatures: z.array(z.object({ place: z.string(), minutes: finite.nullable(), tempC: finite })).optional(),
   /** A noise that was timed; `taps` null: its rate was typed. */

@@ -1,5 +1,6 @@
+import { judgedBy, type SideQuantity, type StageElement, wearLimit } from "../stages";
 import { robustTrend } from "../statistics";
-import { isoToDays } from "./days";
+import { daysToIso, isoToDays } from "./days";
 import { type Entry, isKind } from "./entry";
 import { type MeterReading, usageAt } from "./meter";
 
@@ -80,3 +81,34 @@ export function wearLeft(
     usage: left(used),
   };
 }
+
+/** How far a chain may stretch by the limits that somebody gave, else by its sprockets; null: nothing of the stage wears so. */
+export function wearLimitNow(
+  element: StageElement,
+  {
+    limits,
+    sideLimits,
+  }: { limits: { hi: number } | null; sideLimits: readonly { quantity: SideQuantity; hi: number | null }[] },
+): number | null {
+  const worn = wearLimit(element);
+  if (worn === null) return null;
+  if (judgedBy(element) === "elongation") return limits?.hi ?? worn;
+  return sideLimits.find(({ quantity }) => quantity === "elongation")?.hi ?? worn;
+}
+
+/** When it gets there, for the plan: between which moments, by the rate of its looks so far; null: no rate is known. */
+export type WornOut = { at: string; earliest: string; latest: string | null };
+
+export function wornOut({ measuredAt, days }: WearLeft): WornOut | null {
+  if (!days) return null;
+  const from = isoToDays(measuredAt);
+  const moment = (left: number) => daysToIso(from + Math.min(left, farthestDays));
+  return {
+    at: moment(days.at),
+    earliest: moment(days.earliest),
+    latest: days.latest === null ? null : moment(days.latest),
+  };
+}
+
+/** A century: nobody plans beyond it, and days further off have no date. */
+const farthestDays = 36_525;

@@ -1,5 +1,5 @@
-/** Why somebody is to come: a visit planned by day or by meter, a trend that leads out, grease and looks, calibration, an open point. */
-export const dueKinds = ["visit", "usage", "drift", "grease", "look", "calibration", "point"] as const;
+/** Why somebody is to come: a visit planned by day or by meter, a trend that leads out, a chain that stretches to its limit, grease and looks, calibration, an open point. */
+export const dueKinds = ["visit", "usage", "drift", "wear", "grease", "look", "calibration", "point"] as const;
 export type DueKind = (typeof dueKinds)[number];
 
 /** Machine with where it stands. */
@@ -17,7 +17,7 @@ export type DueItem = {
   stage: { id: string; name: string } | null;
   /** What somebody planned, the place of grease, the instrument, the point. */
   what: string;
-  /** Of a trend: between these days. */
+  /** Of a trend and of wear: between these days, and at which limit. */
   between: { earliest: string; latest: string | null; limit: "lo" | "hi" } | null;
   /** Of a visit by the meter. */
   atUsage: { total: number; unit: string } | null;

@@ -4,7 +4,7 @@ import { placesToRead, questionable } from "../rounds";
 import { frameOf, placeAngle, sensitivityOf, toJudged } from "../stages";
 import { expertHunt } from "./expert-hunt";
 import type { PracticeWay } from "./expert-way";
-import type { Hold, PracticeCase, PracticeStage, Renewal } from "./lessons";
+import type { Hold, PracticeCase, PracticeStage } from "./lessons";
 import { practiceMinutes } from "./lessons";
 import { type PracticeMachine, practiceMachine } from "./practice-machine";
 import { quantityReadBy, simulatedInstruments } from "./wedge";

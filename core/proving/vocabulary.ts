@@ -8,7 +8,7 @@ export const runDirections = ["forwards", "backwards"] as const;
 export type RunDirection = (typeof runDirections)[number];
 export const runSpeeds = ["slow", "working", "fast"] as const;
 export type RunSpeed = (typeof runSpeeds)[number];
-/** What is done on a run: one whole turn watched for a stall, one way of a lift, a step or a swing of the set point, the very case that used to fail, a suspect noise loaded the other way. */
+/** What is done on a run: one whole turn watched for a stall, one way of a lift, a step or a swing of the set point, the very case that used to fail, a suspect noise loaded the other way, slowed down until it is about to stall. */
 export const runMoves = [
   "run",
   "hand-turn",
@@ -19,6 +19,7 @@ export const runMoves = [
   "sine",
   "failing-case",
   "loaded-other-way",
+  "slowed-down",
 ] as const;
 export type RunMove = (typeof runMoves)[number];
 /** What of a run can be held against limits. */
@@ -28,6 +29,7 @@ export const runQuantities = [
   "voltage",
   "power",
   "speed-off",
+  "slowest-speed",
   "temperature",
   "overshoot",
   "minutes",

@@ -9,6 +9,8 @@ export type PlanFilter = {
   personId: string | null;
   /** Up to this day, "2026-11-30"; null: every day. */
   until: string | null;
+  /** Of one machine. */
+  machineId?: string | null;
 };
 export type PlanPlace = { on: string; kind: string; key: string };
 
@@ -31,6 +33,10 @@ const dated = (workshopId: string): Statement => sql`
   select 'drift', t.stage_id::text, (t.drifts_out_at at time zone w.time_zone)::date, ${place}, s.id, s.name, '', t.standing->'drift', null, null
     from stage_standing t join stage s on s.id = t.stage_id join machine m on m.id = t.machine_id join workshop w on w.id = m.workshop_id
     where m.workshop_id = ${workshopId} and m.retired_at is null and t.drifts_out_at is not null
+  union all
+  select 'wear', t.stage_id::text, (t.wears_out_at at time zone w.time_zone)::date, ${place}, s.id, s.name, '', t.wear, null, null
+    from stage_standing t join stage s on s.id = t.stage_id join machine m on m.id = t.machine_id join workshop w on w.id = m.workshop_id
+    where m.workshop_id = ${workshopId} and m.retired_at is null and t.wears_out_at is not null
   union all
   select u.kind, u.machine_id::text, u.due_on, ${place}, null, null, u.what, null, null, null
     from upkeep_due u join machine m on m.id = u.machine_id
@@ -56,17 +62,18 @@ const toItem = (row: Row): DueItem => ({
   between: row.between_days && {
     earliest: row.between_days.earliest,
     latest: row.between_days.latest,
-    limit: row.between_days.limit,
+    limit: row.between_days.limit ?? "hi",
   },
   atUsage: row.total === null ? null : { total: row.total, unit: row.unit },
   to: row.person_id && { id: row.person_id, name: row.person_name },
   note: row.note ?? "",
 });
 
-const asked = (workshopId: string, { site, hall, personId, until }: PlanFilter): Statement => sql`
+const asked = (workshopId: string, { site, hall, personId, until, machineId = null }: PlanFilter): Statement => sql`
   select d.*, a.person_id, p.name as person_name, a.note
   from (${dated(workshopId)}) d left join assignment a on a.stage_id = d.stage_id left join person p on p.id = a.person_id
   where (${site}::text is null or d.site = ${site}) and (${hall}::text is null or d.hall = ${hall})
+    and (${machineId}::uuid is null or d.machine_id = ${machineId})
     and (${personId}::uuid is null or a.person_id = ${personId}) and (${until}::date is null or d.day <= ${until}::date)`;
 
 /** A page of the plan, the first due first, after the place given. */

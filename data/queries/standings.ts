@@ -1,4 +1,4 @@
-import type { Standing } from "../../core/logbook";
+import type { Standing, WornOut } from "../../core/logbook";
 import { type Database, many, none, type Row, sql } from "../postgres";
 
 export type StageStanding = Standing & {
@@ -22,7 +22,7 @@ const toStanding = (row: Row): StageStanding => ({
 });
 
 /** Counted on whenever the same logbook is judged otherwise than before. */
-const judgement = 2;
+const judgement = 3;
 
 const severity = { outside: 0, near: 1, unknown: 2, inside: 3 } as const;
 
@@ -33,13 +33,20 @@ export const standingsOfStages = (db: Database, stageIds: readonly string[]) =>
     toStanding,
   );
 
-export const keepStanding = (db: Database, stageId: string, machineId: string, standing: Standing) =>
+export const keepStanding = (
+  db: Database,
+  stageId: string,
+  machineId: string,
+  standing: Standing,
+  wear: WornOut | null,
+) =>
   none(
     db,
-    sql`insert into stage_standing (stage_id, machine_id, state, severity, standing, drifts_out_at, judgement)
-        values (${stageId}, ${machineId}, ${standing.state}, ${severity[standing.state]}, ${JSON.stringify(standing)}, ${standing.drift?.at ?? null}, ${judgement})
-        on conflict (stage_id) do update set state = excluded.state, severity = excluded.severity,
-          standing = excluded.standing, drifts_out_at = excluded.drifts_out_at, judgement = excluded.judgement`,
+    sql`insert into stage_standing (stage_id, machine_id, state, severity, standing, drifts_out_at, wears_out_at, wear, judgement)
+        values (${stageId}, ${machineId}, ${standing.state}, ${severity[standing.state]}, ${JSON.stringify(standing)}, ${standing.drift?.at ?? null},
+          ${wear?.at ?? null}, ${wear && JSON.stringify(wear)}, ${judgement})
+        on conflict (stage_id) do update set state = excluded.state, severity = excluded.severity, standing = excluded.standing,
+          drifts_out_at = excluded.drifts_out_at, wears_out_at = excluded.wears_out_at, wear = excluded.wear, judgement = excluded.judgement`,
   );
 
 export type NextVisit = { date: string | null; usage: number | null; usageOn: string | null };

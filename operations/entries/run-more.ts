@@ -27,6 +27,8 @@ export const runMoreInput = {
       motorRpm: typed.optional(),
     })
     .optional(),
+  /** The slowest at which it still ran, turns of the output a minute. */
+  slowest: typed.optional(),
   temperatures: z
     .array(z.object({ place: text(60).trim(), minutes: typed, temp: typed }))
     .max(60)
@@ -47,7 +49,17 @@ export type RunMoreInput = z.output<z.ZodObject<typeof runMoreInput>>;
 
 export type RunMore = Pick<
   Bodies["proof"],
-  "load" | "peakA" | "voltageV" | "powerW" | "speedRead" | "temperatures" | "heard" | "ran" | "fromDeg" | "endedAtDeg"
+  | "load"
+  | "peakA"
+  | "voltageV"
+  | "powerW"
+  | "speedRead"
+  | "slowestRpm"
+  | "temperatures"
+  | "heard"
+  | "ran"
+  | "fromDeg"
+  | "endedAtDeg"
 >;
 
 /** What is known of the run before it is read: its gear, what the train gives, and what its motor turns at by the plan. */
@@ -65,6 +77,8 @@ export function runMore(input: RunMoreInput, train: RunTrain): Result<RunMore> {
   if (!load.ok) return load;
   const speed = input.speedRead ? speedOf(input.speedRead, train) : accept(null);
   if (!speed.ok) return speed;
+  const slowest = input.slowest ? wanted(plain(input.slowest, ["slowest"]), ["slowest"]) : accept(null);
+  if (!slowest.ok) return slowest;
   const temperatures = temperaturesOf(input.temperatures ?? []);
   if (!temperatures.ok) return temperatures;
   const heard = input.heard ? heardOf(input.heard) : accept(null);
@@ -81,6 +95,7 @@ export function runMore(input: RunMoreInput, train: RunTrain): Result<RunMore> {
     ...(voltage.value === null ? {} : { voltageV: voltage.value }),
     ...(power.value === null ? {} : { powerW: power.value }),
     ...(speed.value ? { speedRead: speed.value } : {}),
+    ...(slowest.value === null ? {} : { slowestRpm: slowest.value }),
     ...(temperatures.value.length > 0 ? { temperatures: temperatures.value } : {}),
     ...(heard.value ? { heard: heard.value } : {}),
     ...(ran.value ? { ran: ran.value } : {}),

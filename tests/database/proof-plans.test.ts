@@ -136,6 +136,25 @@ test("the speed is held against what the drive line gives this stage; what drive
   expect(read?.predictedRpm).toBeCloseTo((1000 * z1) / z2, 9);
 });
 
+test("slowed down towards a stall: the slowest at which it still ran is held against its limit, and a limit that was not read leaves it open", async () => {
+  const slow = { runs: [{ id: runId, move: "slowed-down", direction: "forwards" }], meters: [] };
+  const limits = [{ of: "slowest-speed", hi: 12 }];
+  const before = (await proofPlans(works.pool, works.machineId, works.stageId))[0]?.revision ?? 0;
+  mustHold(await keep(before, { plan: plan({ ...slow, limits }) }));
+  const { job, run } = await live();
+  expect((await run("1", { slowest: "10.5" })).body).toMatchObject({
+    move: "slowed-down",
+    slowestRpm: 10.5,
+    judged: { verdict: "conforms" },
+  });
+  expect((await run("1", { slowest: "14" })).body.judged?.verdict).toBe("does-not-conform");
+  expect((await run("1")).body.judged?.verdict).toBe("undecided");
+  expect(await works.entry(job, { ...proof, planned: runId, current: "1", slowest: "0" })).toMatchObject({
+    refusal: { code: "too-small", path: ["slowest"] },
+  });
+  mustHold(await keep(before + 1));
+});
+
 test("a twin gets the plan, with its runs by the same ids", async () => {
   const id = v7();
   mustHold(

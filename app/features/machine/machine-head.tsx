@@ -17,6 +17,7 @@ export function MachineHead({
   news,
   stages,
   jobs,
+  given,
   allowed,
   now,
   refused,
@@ -27,6 +28,8 @@ export function MachineHead({
   news: string | null;
   stages: readonly ShownStage[];
   jobs: readonly OpenJob[];
+  /** Whose each open job is, where it was given to somebody. */
+  given: readonly { jobId: string | null; to: { name: string }; note: string }[];
   allowed: { mayWork: boolean; mayEdit: boolean };
   now: string;
   refused: { refusal: Refusal; reason: string; stageId: string } | null;
@@ -85,6 +88,13 @@ export function MachineHead({
                 {stages.length > 1 &&
                   `, ${stages.flatMap(({ id, name }) => (job.stageIds.some((one) => one === id) ? [name] : [])).join(", ")}`}
               </Link>
+              {given
+                .filter(({ jobId }) => jobId === job.id)
+                .map(({ to, note }) => (
+                  <span key={to.name} className="block">
+                    {to.name} has it{note && `: ${note}`}
+                  </span>
+                ))}
             </li>
           ))}
         </ul>

@@ -25,50 +25,52 @@ export function DueLine({
   const title = dueTitle(item);
   const detail = dueDetail(reader, item, today);
   return (
-    <li className="py-2 border-t border-rule grid sm:grid-cols-[11rem_minmax(0,1fr)_auto] gap-x-6 gap-y-1">
-      <span className={gone ? "font-bold text-outside" : ""}>
-        {item.on && dateWords(reader, item.on)}
-        <span className={`block ${gone ? "" : "text-mid"}`}>{item.on && inDays(today, item.on)}</span>
-      </span>
-      <span className="min-w-0">
-        <b className="block">{title}</b>
-        {item.machine ? (
-          <>
-            {!atMachine && (
-              <>
-                <Link to={`/machines/${item.machine.id}`} className="text-ink">
-                  {item.machine.name}
+    <li className="@container py-2 border-t border-rule">
+      <div className="grid @xl:grid-cols-[11rem_minmax(0,1fr)_auto] gap-x-6 gap-y-1">
+        <span className={gone ? "font-bold text-outside" : ""}>
+          {item.on && dateWords(reader, item.on)}
+          <span className={`block ${gone ? "" : "text-mid"}`}>{item.on && inDays(today, item.on)}</span>
+        </span>
+        <span className="min-w-0">
+          <b className="block">{title}</b>
+          {item.machine ? (
+            <>
+              {!atMachine && (
+                <>
+                  <Link to={`/machines/${item.machine.id}`} className="text-ink">
+                    {item.machine.name}
+                  </Link>
+                  {item.stage && ", "}
+                </>
+              )}
+              {item.stage && (
+                <Link to={`/stages/${item.stage.id}`} className="text-ink">
+                  {item.stage.name}
                 </Link>
-                {item.stage && ", "}
-              </>
-            )}
-            {item.stage && (
-              <Link to={`/stages/${item.stage.id}`} className="text-ink">
-                {item.stage.name}
-              </Link>
-            )}
-            {!atMachine && <span className="text-mid">{whereWords(item) && `, ${whereWords(item)}`}</span>}
-          </>
-        ) : (
-          <Link to={`/stores/instruments/${item.key}`} className="text-ink">
-            Its page in Stores
-          </Link>
+              )}
+              {!atMachine && <span className="text-mid">{whereWords(item) && `, ${whereWords(item)}`}</span>}
+            </>
+          ) : (
+            <Link to={`/stores/instruments/${item.key}`} className="text-ink">
+              Its page in Stores
+            </Link>
+          )}
+          {detail && <span className="block text-mid">{detail}</span>}
+          {item.to && (
+            <span className="block">
+              {item.to.name} has it{item.note && `: ${item.note}`}
+            </span>
+          )}
+        </span>
+        {item.stage && item.kind !== "point" && people.length > 0 && (
+          <GiveTo
+            of={{ stageId: item.stage.id }}
+            label={`${title}, ${item.machine?.name}`}
+            to={item.to}
+            people={people}
+          />
         )}
-        {detail && <span className="block text-mid">{detail}</span>}
-        {item.to && (
-          <span className="block">
-            {item.to.name} has it{item.note && `: ${item.note}`}
-          </span>
-        )}
-      </span>
-      {item.stage && item.kind !== "point" && people.length > 0 && (
-        <GiveTo
-          of={{ stageId: item.stage.id }}
-          label={`${title}, ${item.machine?.name}`}
-          to={item.to}
-          people={people}
-        />
-      )}
+      </div>
     </li>
   );
 }

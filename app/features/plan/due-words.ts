@@ -21,6 +21,8 @@ export function dueTitle({ kind, what, between }: DueItem): string {
       return what || "Look at it again";
     case "drift":
       return `Its trend reaches the ${between?.limit === "lo" ? "lower" : "upper"} limit`;
+    case "wear":
+      return "Its chain is stretched to its limit";
     case "grease":
       return `Grease: ${what}`;
     case "look":
@@ -34,12 +36,12 @@ export function dueTitle({ kind, what, between }: DueItem): string {
 
 /** What stands behind it: between which days a trend gets there, what the meter shows then; of a forecast that is past, that it is. */
 export function dueDetail(reader: Reader, { kind, on, between, atUsage }: DueItem, today: string): string {
-  if (kind === "drift" && between && on) {
+  if ((kind === "drift" || kind === "wear") && between && on) {
     const [from, to] = [between.earliest, between.latest].map((at) => at && shortDay(reader, at));
     const range = to ? `between ${from} and ${to}` : `from ${from} on`;
     return daysUntil(today, on) < 0
-      ? `The forecast is past (${range}): by its trend it is outside by now, and no round since says otherwise`
-      : `By its trend, ${range}`;
+      ? `The forecast is past (${range}): by its trend it is outside by now, and ${kind === "wear" ? "no look" : "no round"} since says otherwise`
+      : `By its ${kind === "wear" ? "looks so far" : "trend"}, ${range}`;
   }
   if (atUsage)
     return `When the meter gets to ${formatNumber(reader, atUsage.total, 0)} ${atUsage.unit}, at the rate so far`;

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { Link, NavLink, useRouteLoaderData } from "react-router";
+import { Link, useLocation, useRouteLoaderData } from "react-router";
 import type { loader as rootLoader } from "~/app/root";
 import { deferred } from "~/ui/deferred";
 import { WaitingStrip } from "../offline/waiting-strip";
@@ -54,25 +54,27 @@ export function PlaceHead() {
   );
 }
 
+/** Where one is: a page that belongs to a place without lying under its address counts as well. */
 const places = [
-  { to: "/", name: "Floor", end: true },
-  { to: "/jobs", name: "Jobs", end: false },
-  { to: "/bench", name: "Bench", end: false },
-  { to: "/stores", name: "Stores", end: false },
+  { to: "/", name: "Floor", holds: /^\/$/ },
+  { to: "/jobs", name: "Jobs", holds: /^\/(jobs|plan|records)\b/ },
+  { to: "/bench", name: "Bench", holds: /^\/bench\b/ },
+  { to: "/stores", name: "Stores", holds: /^\/stores\b/ },
 ];
 
 function PlaceNav() {
+  const { pathname } = useLocation();
   return (
     <nav aria-label="Places" className="flex">
-      {places.map(({ to, name, end }) => (
-        <NavLink
+      {places.map(({ to, name, holds }) => (
+        <Link
           key={to}
           to={to}
-          end={end}
+          aria-current={holds.test(pathname) ? "page" : undefined}
           className="inline-flex items-center min-h-11 px-3 max-sm:px-2 font-semibold no-underline text-ink aria-[current=page]:shadow-[inset_0_-4px_0_var(--room-ink)]"
         >
           {name}
-        </NavLink>
+        </Link>
       ))}
     </nav>
   );

@@ -18,6 +18,7 @@ export const moveWords: Record<RunMove, string> = {
   sine: "a slow swing to and fro",
   "failing-case": "the very case that used to fail",
   "loaded-other-way": "loaded the other way",
+  "slowed-down": "slowed down until it is about to stall",
 };
 
 export const loadWords = (reader: Reader, load: RunLoad): string =>
@@ -74,6 +75,7 @@ export const quantityOfRun: Record<RunQuantity, { name: string; unit: string; de
   voltage: { name: "Voltage", unit: "V", decimals: 1 },
   power: { name: "Power", unit: "W", decimals: 0 },
   "speed-off": { name: "Speed off the train's", unit: "%", decimals: 1 },
+  "slowest-speed": { name: "Slowest it still runs", unit: "rpm", decimals: 1 },
   temperature: { name: "Temperature", unit: "°C", decimals: 0 },
   overshoot: { name: "Overshoot", unit: "mm", decimals: 1 },
   minutes: { name: "Ran for", unit: "min", decimals: 0 },
@@ -144,6 +146,7 @@ export function runShows(reader: Reader, body: Bodies["proof"]): string[] {
     f(body.temperatureC, 0, "°C"),
     ...temperatureShows(reader, body),
     body.speedRead ? speedWords(reader, body.speedRead) : "",
+    f(body.slowestRpm, 1, "rpm", "still runs at "),
     body.ran ? ranWords(reader, body.ran) : "",
     body.endedAtDeg === undefined ? "" : `at ${formatNumber(reader, body.endedAtDeg, 0)}°`,
     body.heard ? `${formatNumber(reader, body.heard.perMinute, 0)} times a minute` : "",

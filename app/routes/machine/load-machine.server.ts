@@ -6,19 +6,24 @@ import { shownStage } from "~/app/features/machine/shown-stage";
 import { readerOf } from "~/app/features/words/reader";
 import { isId } from "~/app/session/is-id";
 import { withoutGone } from "~/core/stages";
+import { assignmentsOfJobs } from "~/data/queries/assignments";
 import { driveLineOf } from "~/data/queries/drive-lines";
 import { attachmentsOf, correctionsOf, logbookPage, usageReadings } from "~/data/queries/entries";
 import { openJobs } from "~/data/queries/jobs";
 import { machineById, twinsOf } from "~/data/queries/machines";
 import { openPointsOf } from "~/data/queries/open-points";
+import { planPage } from "~/data/queries/plan";
 import { countStages, someStagesOfMachine, stagesById, stagesOfMachines } from "~/data/queries/stages";
 import { standingsOfStages } from "~/data/queries/standings";
 import { upkeepDueOf } from "~/data/queries/upkeep";
 import { type Context, mayWork } from "~/operations/context";
+import { dayIn } from "~/operations/day-in";
+import { workersOf } from "../plan/load-plan.server";
 
 const pageSize = 24;
 const usagesShown = 6;
 const filesShown = 8;
+const dueShown = 6;
 /** Of a machine with very many, one page of its drive line. */
 const stagesShown = 48;
 
@@ -64,6 +69,15 @@ export async function loadMachine(
     missing.length > 0 ? stagesById(pool, [...new Set(missing)]) : [],
   ]);
   const reader = readerOf(person, machine);
+  const here = { site: null, hall: null, personId: null, until: null, machineId: machine.id };
+  const [due, people] = await Promise.all([
+    planPage(pool, person.workshopId, here, null, dueShown),
+    mayWork.includes(person.role) ? workersOf({ pool, person }) : [],
+  ]);
+  const jobsGiven = await assignmentsOfJobs(
+    pool,
+    jobs.map(({ id }) => id),
+  );
   const care = (await upkeepDueOf(pool, [machine.id]))[0] ?? null;
   const stageOf = (id: string | null) => [...stages, ...elsewhere].find((stage) => stage.id === id);
   const twinStandings = await standingsOfStages(
@@ -93,6 +107,10 @@ export async function loadMachine(
         })),
     })),
     jobs,
+    jobsGiven: jobsGiven.map(({ jobId, to, note }) => ({ jobId, to, note })),
+    due,
+    people,
+    today: dayIn(now, person.timeZone),
     points,
     usage,
     files,

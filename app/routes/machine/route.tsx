@@ -27,6 +27,7 @@ import { retireMachine } from "~/operations/edit-machine";
 import { logUsage } from "~/operations/log-usage";
 import { openJob } from "~/operations/open-job";
 import { Button, buttonClass } from "~/ui/button";
+import { deferred } from "~/ui/deferred";
 import { Field } from "~/ui/field";
 import { Fold } from "~/ui/fold";
 import { StateMark } from "~/ui/state-mark";
@@ -127,6 +128,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
           news={loaderData.news}
           stages={stages}
           jobs={jobs}
+          given={loaderData.jobsGiven}
           allowed={loaderData}
           now={now}
           refused={refusedOpening}
@@ -164,6 +166,7 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
               </ul>
               {loaderData.mayWork && <NewPoint machineId={machine.id} stages={stages} />}
             </section>
+            <DueHere {...loaderData} machineId={machine.id} />
             <section aria-labelledby="upkeep">
               <h2 id="upkeep" className="text-xl font-bold">
                 Grease and looks
@@ -187,6 +190,8 @@ export default function MachinePage({ loaderData, actionData }: Route.ComponentP
     </>
   );
 }
+
+const DueHere = deferred(async () => (await import("~/app/features/plan/due-here")).DueHere);
 
 /** Of a machine with very many stages, the way through their pages. */
 function StagePages({ stagesFrom, stagesInAll, shown }: { stagesFrom: number; stagesInAll: number; shown: number }) {

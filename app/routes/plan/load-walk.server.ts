@@ -26,6 +26,7 @@ export async function loadWalk(context: Context, asked: PlanAsked, days: number 
     site: asked.site,
     hall: asked.hall,
     personId: asked.mine ? person.id : null,
+    machineId: asked.machine,
     until: until as string,
   };
   const found = await planPage(pool, person.workshopId, filter, null, mostItems + 1);

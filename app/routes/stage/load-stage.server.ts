@@ -16,9 +16,9 @@ import {
   triedParts,
   voidedBy,
   wearLeft,
+  wearLimitNow,
 } from "~/core/logbook";
-import type { Stage } from "~/core/records";
-import { judgedBy, wearLimit as wearLimitOf } from "~/core/stages";
+import { judgedBy } from "~/core/stages";
 import { movedBeforeJob } from "~/data/queries/adjuster-positions";
 import { closureWork, proofsOf, readingsOf, stageHistory, trialsOf, usageReadings } from "~/data/queries/entries";
 import { instrumentById } from "~/data/queries/instruments";
@@ -43,14 +43,6 @@ const mostClosures = 60;
 const meterReadings = 400;
 /** Rounds and moves that the adjuster's response is learnt from. */
 const learntFrom = { rounds: 12, moves: 20 };
-
-/** Elongation at which it is worn out: what its limits say, or what its sprockets do; null for what does not wear so. */
-function wearLimit({ geometry: { element }, limits, sideLimits }: Stage): number | null {
-  const worn = wearLimitOf(element);
-  if (worn === null) return null;
-  if (judgedBy(element) === "elongation") return limits?.hi ?? worn;
-  return sideLimits.find(({ quantity }) => quantity === "elongation")?.hi ?? worn;
-}
 
 /** Tightness beside the running current, once two jobs have both. */
 function friction(counting: readonly Entry[], proofs: readonly Entry[]) {
@@ -82,7 +74,7 @@ export async function loadStage(
   const voided = voidedBy(history);
   const counting = history.filter((entry) => !voided.has(entry.id));
   const { list, thin, full } = twoRounds(counting, asked);
-  const worn = wearLimit(stage);
+  const worn = wearLimitNow(stage.geometry.element, stage);
   const read = [
     ...counting.filter(isKind("round")).slice(-learntFrom.rounds),
     ...partsOf(counting, thin),

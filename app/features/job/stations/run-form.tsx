@@ -24,7 +24,7 @@ import { AxisRun } from "./axis-run";
 import { choiceName, type RunChoice } from "./run-choice";
 import { type ProofWork, proofWork, typedOfRun } from "./run-input";
 import { RunFigures } from "./run-judged";
-import { RunMore, SpeedFields, supplyFields } from "./run-more";
+import { RunMore, SlowestField, SpeedFields, supplyFields } from "./run-more";
 import { RunTimer, timerIn } from "./run-timer";
 
 const noises = ["quiet", "even hum", "growl", whineNoise, "knock once a turn", clunkNoise];
@@ -116,6 +116,7 @@ export function RunForm({ choice, way }: { choice: RunChoice; way: RunWay }) {
           .map(({ of, name, unit }) => (
             <Field key={of} label={quantityOfRun[of].name} hint={unit} {...field(name)} />
           ))}
+        {(asked.has("slowest-speed") || run?.move === "slowed-down") && <SlowestField field={field} />}
         {placed.map(({ place }, i) => (
           <Field
             key={place}

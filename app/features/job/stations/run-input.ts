@@ -66,6 +66,7 @@ export function proofWork(
       travelPerTurn: text("perTurn"),
       motorRpm: text("motorRpm"),
     },
+    slowest: text("slowest"),
     temperatures: temperatureRows(texts).map((row) => ({
       place: text(`temps.${row}.place`),
       minutes: text(`temps.${row}.minutes`),

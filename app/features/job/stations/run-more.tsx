@@ -73,6 +73,7 @@ export function RunMore({
       {!asked.has("speed-off") && (
         <Fold summary="Speed, measured">
           <SpeedFields field={field} />
+          {!asked.has("slowest-speed") && <SlowestField field={field} />}
         </Fold>
       )}
       <Fold summary="Temperatures, by place and over time">
@@ -138,6 +139,17 @@ export function SpeedFields({ field }: { field: RunField }) {
         <Field label="The motor turns" hint="times a minute; empty: as in the drive line" {...at("motorRpm")} />
       </div>
     </div>
+  );
+}
+
+/** Slowed down step by step under its load: what a drive that starves at low speed stalls at. */
+export function SlowestField({ field }: { field: RunField }) {
+  return (
+    <Field
+      label={quantityOfRun["slowest-speed"].name}
+      hint="turns of the output a minute; slower it stalls"
+      {...field("slowest")}
+    />
   );
 }
 
