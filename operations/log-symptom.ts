@@ -43,6 +43,10 @@ const symptomInput = z.discriminatedUnion("kind", [
     offPercent: text(40).trim(),
     taps: z.int().gte(1).lte(10_000).nullable().default(null),
     motorRpm: text(40).trim(),
+    /** Timed again at another speed; empty: not. */
+    againPerMinute: text(40).trim().default(""),
+    againOffPercent: text(40).trim().default(""),
+    againMotorRpm: text(40).trim().default(""),
   }),
   z.object({
     kind: z.literal("suspect"),
@@ -119,12 +123,12 @@ function bodyOf(value: Input, ownCause: string | undefined) {
   const { kinds, when, words: said, perMinute, offPercent, taps, motorRpm } = value;
   const heard = positive(perMinute, "perMinute");
   if (!heard.ok) return heard;
-  const off = offPercent === "" ? accept(usualOff) : parseNumber(offPercent);
-  if (!off.ok) return refuse(off.refusal.code, ["offPercent"], off.refusal.facts);
-  if (off.value < 0) return refuse("too-small", ["offPercent"]);
-  if (off.value >= 50) return refuse("too-large", ["offPercent"]);
+  const off = offBy(offPercent, "offPercent");
+  if (!off.ok) return off;
   const motor = positive(motorRpm, "motorRpm");
   if (!motor.ok) return motor;
+  const again = timedAgain(value, heard.value !== null);
+  if (!again.ok) return again;
   if (kinds.length === 0 && said === "" && heard.value === null) return refuse("nothing-noted", ["words"]);
   return accept({
     kinds,
@@ -132,7 +136,34 @@ function bodyOf(value: Input, ownCause: string | undefined) {
     words: said,
     heard: heard.value === null ? null : { perMinute: heard.value, toleranceShare: off.value / 100, taps },
     motorRpm: motor.value,
+    ...(again.value ? { again: again.value } : {}),
   });
+}
+
+/** As it stands at another speed; null: it was timed once. Then the first has to be there, and both figures of the second. */
+function timedAgain(
+  { againPerMinute, againOffPercent, againMotorRpm }: Extract<Input, { kind: "symptom" }>,
+  timed: boolean,
+): Result<{ perMinute: number; toleranceShare: number; motorRpm: number } | null> {
+  if (againPerMinute === "" && againMotorRpm === "") return accept(null);
+  if (!timed) return refuse("missing", ["perMinute"]);
+  const rate = positive(againPerMinute, "againPerMinute");
+  if (!rate.ok) return rate;
+  if (rate.value === null) return refuse("missing", ["againPerMinute"]);
+  const motor = positive(againMotorRpm, "againMotorRpm");
+  if (!motor.ok) return motor;
+  if (motor.value === null) return refuse("missing", ["againMotorRpm"]);
+  const off = offBy(againOffPercent, "againOffPercent");
+  if (!off.ok) return off;
+  return accept({ perMinute: rate.value, toleranceShare: off.value / 100, motorRpm: motor.value });
+}
+
+/** What a rate may be off by, %. */
+function offBy(typed: string, field: string): Result<number> {
+  const off = typed === "" ? accept(usualOff) : parseNumber(typed);
+  if (!off.ok) return refuse(off.refusal.code, [field], off.refusal.facts);
+  if (off.value < 0) return refuse("too-small", [field]);
+  return off.value >= 50 ? refuse("too-large", [field]) : off;
 }
 
 function positive(typed: string, field: string): Result<number | null> {

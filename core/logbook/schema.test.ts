@@ -220,6 +220,7 @@ const bodies: { [K in keyof typeof entryBodies]: Record<string, unknown> } = {
     words: "since the new belt",
     heard: { perMinute: 84, toleranceShare: 0.02, taps: 12 },
     motorRpm: 700,
+    again: { perMinute: 42, toleranceShare: 0.05, motorRpm: 350 },
   },
   suspect: {
     key: "s driven-turn",

@@ -672,6 +672,8 @@ export const entryBodies = {
     words: z.string(),
     heard: z.object({ perMinute: finite, toleranceShare: finite, taps: count.nullable() }).nullable(),
     motorRpm: finite.nullable(),
+    /** Timed a second time, at another speed of the motor. */
+    again: z.object({ perMinute: finite, toleranceShare: finite, motorRpm: finite }).optional(),
   }),
   /** Names a symptom: what a test of one of its suspects came to. `key` of the suspect; `cause` null: of all that it may be. */
   suspect: z.object({

@@ -10,6 +10,7 @@ export {
   suspectKey,
 } from "./rank";
 export { type CauseRule, causeRules } from "./rules";
+export { type Timing, type TwoTimings, twoTimings } from "./two-timings";
 export {
   type CauseCode,
   causeCodes,

@@ -54,6 +54,12 @@ test("what says nothing, figures that are none, another machine's symptom or sta
   });
   expect(await symptom({ offPercent: "50" })).toMatchObject({ refusal: { code: "too-large", path: ["offPercent"] } });
   expect(await symptom({ motorRpm: "-3" })).toMatchObject({ refusal: { code: "too-small", path: ["motorRpm"] } });
+  expect(await symptom({ againPerMinute: "40" })).toMatchObject({
+    refusal: { code: "missing", path: ["againMotorRpm"] },
+  });
+  expect(await symptom({ perMinute: "", againPerMinute: "40", againMotorRpm: "600" })).toMatchObject({
+    refusal: { code: "missing", path: ["perMinute"] },
+  });
   expect(await symptom({ machineId: v7() })).toMatchObject({ refusal: { code: "no-such-machine" } });
   expect(await symptom({ jobId: v7() })).toMatchObject({ refusal: { code: "no-such-job" } });
   const real = mustHold(await symptom());

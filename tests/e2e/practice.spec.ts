@@ -7,6 +7,29 @@ const begin = async (page: Page, lesson: string) => {
 };
 const bench = (page: Page) => page.getByRole("complementary", { name: "Practice machine" });
 
+/** Taps as the lamp lights up, as somebody does who watches it: faster than anybody could ask for it from outside. */
+const tapWithLamp = async (page: Page, taps: number) => {
+  const tap = await page.getByRole("button", { name: "Tap with the noise" }).elementHandle();
+  await bench(page)
+    .getByRole("img")
+    .evaluate(
+      (lamp, { tap: key, taps: wanted }) =>
+        new Promise<void>((done) => {
+          let tapped = 0;
+          const watch = new MutationObserver(() => {
+            if (lamp.getAttribute("aria-label") !== "Knock") return;
+            key?.dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));
+            tapped++;
+            if (tapped < wanted) return;
+            watch.disconnect();
+            done();
+          });
+          watch.observe(lamp, { attributes: true, attributeFilter: ["aria-label"] });
+        }),
+      { tap, taps },
+    );
+};
+
 test("from the help to the first lesson: read with simulated instruments, moved as advised, compared with an expert; and nothing of it is real", async ({
   page,
 }) => {
@@ -65,13 +88,8 @@ test("a knock is timed by its lamp, traced to its part, renewed, and quiet then"
   await begin(page, "A knock in the line");
   await visit(page, `${new URL(page.url()).pathname}/why`);
   await bench(page).getByRole("button", { name: "Run it and listen" }).click();
-  const lamp = bench(page).getByRole("img");
-  const tap = page.getByRole("button", { name: "Tap with the noise" });
-  for (let taps = 0; taps < 6; taps++) {
-    await expect(lamp).toHaveAccessibleName("Knock");
-    await tap.dispatchEvent("pointerdown");
-    await expect(lamp).toHaveAccessibleName("No knock");
-  }
+  await expect(bench(page).getByRole("button", { name: "Stop it" })).toBeVisible();
+  await tapWithLamp(page, 6);
   await expect(page.getByRole("form", { name: "What does it do?" })).toContainText("a minute, ±");
   await bench(page).getByRole("button", { name: "Stop it" }).click();
   await page.getByRole("button", { name: "knock", exact: true }).click();

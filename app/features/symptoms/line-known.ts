@@ -7,6 +7,9 @@ import {
   rankSuspects,
   type Suspect,
   type Symptom,
+  type Timing,
+  type TwoTimings,
+  twoTimings,
 } from "~/core/symptoms";
 
 /** The stages of a machine in service, and how they hang together; `kept` null: nobody has said. */
@@ -16,6 +19,21 @@ export type LineKnown = {
   /** Rules of the house. */
   rules: readonly OwnRule[];
 };
+
+/** What two timings at two speeds tell; null: it was timed once, or at what speed the first was is not known. */
+export function timedTwice(
+  { kept }: Pick<LineKnown, "kept">,
+  heard: Timing | null,
+  motorRpm: number | null,
+  again: (Timing & { motorRpm: number }) | null | undefined,
+): TwoTimings | null {
+  const first = motorRpm ?? kept?.sources[0]?.rpm ?? null;
+  return heard && again && first ? twoTimings(heard, again, again.motorRpm / first) : null;
+}
+
+/** How often it comes by all that was timed. */
+export const heardByAll = (heard: Timing | null, twice: TwoTimings | null): Timing | null =>
+  twice?.find === "goes-with-it" ? twice.heard : heard;
 
 /** Suspects of a symptom on a machine, at the speed at which it was heard. */
 export const suspectsOn = (

@@ -8,13 +8,16 @@ import { SeveralField } from "../form/several-field";
 import { TextField } from "../form/text-field";
 import { useFormTexts } from "../form/use-form-texts";
 import { useSavedForm } from "../form/use-saved-form";
+import { MoreFields } from "../kinds/form-parts";
 import { TapField } from "../proving/tap-field";
 import { formatNumber } from "../words/figure";
-import { symptomWords, whenWords } from "../words/symptom";
+import { symptomWords, twoTimingsWords, whenWords } from "../words/symptom";
 import { useWords } from "../words/use-words";
-import { type LineKnown, suspectsOn } from "./line-known";
+import { heardByAll, type LineKnown, suspectsOn, timedTwice } from "./line-known";
 import { SuspectList } from "./suspect-list";
 import { readSymptom, whens } from "./symptom-texts";
+
+const nothingAgain = { againPerMinute: "", againOffPercent: "", againMotorRpm: "" };
 
 /** What it does, when, and how often; the suspects stand beside it from the first word on. */
 export function SymptomForm({
@@ -36,7 +39,7 @@ export function SymptomForm({
   const usual = line.kept?.sources[0]?.rpm ?? null;
   const saved = useSavedForm({
     key: `symptom ${machineId}`,
-    initial: { kinds: "", words: "", perMinute: "", offPercent: "", motorRpm: "" },
+    initial: { kinds: "", words: "", perMinute: "", offPercent: "", motorRpm: "", ...nothingAgain },
     read: readSymptom,
     send: ({ said }) => ({ kind: "symptom", id, jobId, ...said }),
   });
@@ -60,6 +63,16 @@ export function SymptomForm({
               hint={usual === null ? "a minute" : `a minute; empty: ${formatNumber(reader, usual, 0)}`}
             />
           </div>
+          <MoreFields title="Timed again at another speed">
+            <div className="grid gap-3">
+              <TapField name="againPerMinute" off="againOffPercent" />
+              <div className="grid sm:grid-cols-3 gap-4">
+                <TextField name="againPerMinute" label="Comes so often then" hint="times a minute" />
+                <TextField name="againOffPercent" label="May be off by then" hint="%, usually 5" />
+                <TextField name="againMotorRpm" label="The motor turns then" hint="a minute" />
+              </div>
+            </div>
+          </MoreFields>
           <p className="text-mid">
             Too fast to tap? Run it slower, and say how fast its motor turns then. Guards on, hands off.
           </p>
@@ -86,12 +99,16 @@ export function SymptomForm({
 /** Who is suspected by what was said so far. */
 function Ahead({ line, stageId }: { line: LineKnown; stageId: string | null }) {
   const { value } = readSymptom(useFormTexts());
+  const twice = value ? timedTwice(line, value.symptom.heard, value.motorRpm, value.again) : null;
   const suspects = value
-    ? suspectsOn(line, value.symptom, value.motorRpm).filter((one) => stageId === null || one.stageId === stageId)
+    ? suspectsOn(line, { ...value.symptom, heard: heardByAll(value.symptom.heard, twice) }, value.motorRpm).filter(
+        (one) => stageId === null || one.stageId === stageId,
+      )
     : [];
   const said = value && (value.symptom.kinds.length > 0 || value.symptom.heard !== null);
   return (
     <section aria-label="Suspects" className="grid gap-3">
+      {twice && <p className="text-lg border-l-4 border-near pl-3">{twoTimingsWords[twice.find]}</p>}
       {said ? (
         <SuspectList suspects={suspects.slice(0, 4)} line={line} />
       ) : (

@@ -27,10 +27,18 @@ export type SymptomSaid = Pick<Symptom, "kinds" | "when"> & {
   offPercent: string;
   taps: number | null;
   motorRpm: string;
+  againPerMinute: string;
+  againOffPercent: string;
+  againMotorRpm: string;
 };
 
+/** A second timing, at another speed of the motor. */
+export type Again = { perMinute: number; toleranceShare: number; motorRpm: number };
+
 /** The symptom as typed, and what is sent of it. */
-export function readSymptom(texts: Texts): Read<{ symptom: Symptom; motorRpm: number | null; said: SymptomSaid }> {
+export function readSymptom(
+  texts: Texts,
+): Read<{ symptom: Symptom; motorRpm: number | null; again: Again | null; said: SymptomSaid }> {
   const read = new TextReader(texts);
   const over0 = (name: string): number | null => {
     if (!read.has(name)) return null;
@@ -43,18 +51,34 @@ export function readSymptom(texts: Texts): Read<{ symptom: Symptom; motorRpm: nu
   ) as Symptom["when"];
   const kinds = severalIn(symptomKinds, read.text("kinds"));
   const perMinute = over0("perMinute");
-  const off = read.has("offPercent") ? read.number("offPercent") : 5;
-  read.want("offPercent", !(off < 0), "too-small");
-  read.want("offPercent", !(off >= 50), "too-large");
+  const offIn = (name: string) => {
+    const off = read.has(name) ? read.number(name) : 5;
+    read.want(name, !(off < 0), "too-small");
+    read.want(name, !(off >= 50), "too-large");
+    return off / 100;
+  };
+  const toleranceShare = offIn("offPercent");
+  const [againPerMinute, againMotorRpm] = [over0("againPerMinute"), over0("againMotorRpm")];
+  const againShare = offIn("againOffPercent");
+  const twice = againPerMinute !== null || againMotorRpm !== null;
+  read.want("againPerMinute", !twice || againPerMinute !== null, "missing");
+  read.want("againMotorRpm", !twice || againMotorRpm !== null, "missing");
+  read.want("perMinute", !twice || perMinute !== null, "missing");
   const motorRpm = over0("motorRpm");
   read.want("words", kinds.length > 0 || perMinute !== null || read.has("words"), "nothing-noted");
   const taps = Number(read.text("taps"));
   return read.done({
-    symptom: { kinds, when, heard: perMinute === null ? null : { perMinute, toleranceShare: off / 100 } },
+    symptom: { kinds, when, heard: perMinute === null ? null : { perMinute, toleranceShare } },
     motorRpm,
+    again:
+      againPerMinute === null || againMotorRpm === null
+        ? null
+        : { perMinute: againPerMinute, toleranceShare: againShare, motorRpm: againMotorRpm },
     said: {
       ...{ kinds, when, words: read.text("words"), perMinute: read.text("perMinute") },
       ...{ offPercent: read.text("offPercent"), motorRpm: read.text("motorRpm") },
+      ...{ againPerMinute: read.text("againPerMinute"), againOffPercent: read.text("againOffPercent") },
+      againMotorRpm: read.text("againMotorRpm"),
       taps: Number.isInteger(taps) && taps > 0 ? taps : null,
     },
   });

@@ -1,6 +1,6 @@
 import type { Bodies } from "~/core/logbook";
 import type { RecurringPart } from "~/core/stages";
-import type { CauseCode, Ground, SuspectState, SymptomKind, TestCode, WhenSaid } from "~/core/symptoms";
+import type { CauseCode, Ground, SuspectState, SymptomKind, TestCode, TwoTimings, WhenSaid } from "~/core/symptoms";
 import { capital } from "./count";
 import { formatNumber } from "./figure";
 import type { Reader } from "./reader";
@@ -142,13 +142,28 @@ export const symptomTitle = ({ kinds, words }: Bodies["symptom"]): string =>
     kinds.length > 0 ? kinds.map((kind) => symptomWords[kind]).join(", ") : words || "Something it should not do",
   );
 
-export const symptomDetail = (reader: Reader, { kinds, when, words, heard, motorRpm }: Bodies["symptom"]): string =>
+/** What two timings at two speeds say of it. Common practice. */
+export const twoTimingsWords: Record<TwoTimings["find"], string> = {
+  "goes-with-it": "It goes with the speed: of the drive, and both timings together say better of what.",
+  stays:
+    "It comes as often at either speed: nothing that turns with this motor makes it. Look at fans, pumps, the mains and whatever runs beside it.",
+  neither: "The two timings do not go together: time it once more, at both speeds.",
+  "too-alike": "The two speeds are too alike to tell: run it faster or slower still.",
+};
+
+export const symptomDetail = (
+  reader: Reader,
+  { kinds, when, words, heard, motorRpm, again }: Bodies["symptom"],
+): string =>
   [
     ...Object.values(when).flatMap((said) => (said ? [whenWords[said]] : [])),
     heard
       ? `${formatNumber(reader, heard.perMinute, 1)} times a minute${heard.taps === null ? "" : `, ${heard.taps} taps`}`
       : "not timed",
     motorRpm === null ? "" : `the motor at ${formatNumber(reader, motorRpm, 0)} a minute`,
+    again
+      ? `${formatNumber(reader, again.perMinute, 1)} with the motor at ${formatNumber(reader, again.motorRpm, 0)}`
+      : "",
     kinds.length > 0 ? words : "",
   ]
     .filter(Boolean)

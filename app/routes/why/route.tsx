@@ -3,13 +3,13 @@ import { data, Link, useFetcher } from "react-router";
 import { v7 } from "uuid";
 import { PracticePanel } from "~/app/features/practice/instrument-panel";
 import { PlaceHead } from "~/app/features/shell/head";
-import { suspectsOn } from "~/app/features/symptoms/line-known";
+import { heardByAll, suspectsOn, timedTwice } from "~/app/features/symptoms/line-known";
 import { RunsDiffer } from "~/app/features/symptoms/runs-differ";
 import { SuspectList } from "~/app/features/symptoms/suspect-list";
 import { SymptomForm } from "~/app/features/symptoms/symptom-form";
 import { lowered } from "~/app/features/words/count";
 import { Refused } from "~/app/features/words/refused";
-import { causeName, placeOfSuspect, symptomDetail, symptomTitle } from "~/app/features/words/symptom";
+import { causeName, placeOfSuspect, symptomDetail, symptomTitle, twoTimingsWords } from "~/app/features/words/symptom";
 import { shortDay } from "~/app/features/words/times";
 import { useWords } from "~/app/features/words/use-words";
 import { isId } from "~/app/session/is-id";
@@ -133,7 +133,9 @@ function endWords(kept: SymptomKept, line: Loaded["line"]): string {
 /** The suspects of a symptom that was kept, gone after one by one. */
 function Hunt({ of, loaded, anew }: { of: SymptomKept; loaded: Loaded; anew: string }) {
   const { line, jobId } = loaded;
-  const { kinds, when, heard, motorRpm } = of.symptom.body;
+  const { kinds, when, motorRpm, again } = of.symptom.body;
+  const twice = timedTwice(line, of.symptom.body.heard, motorRpm, again);
+  const heard = heardByAll(of.symptom.body.heard, twice);
   const before = loaded.symptoms.flatMap((kept) => {
     const found = kept.symptom.seq < of.symptom.seq ? foundBehind(kept) : null;
     return found ? [found.body] : [];
@@ -153,6 +155,7 @@ function Hunt({ of, loaded, anew }: { of: SymptomKept; loaded: Loaded; anew: str
           : "Start with the first; each test is logged."}
         {ruledOut > 0 && ` ${ruledOut} ruled out.`}
       </p>
+      {twice && <p className="border-l-4 border-near pl-3 text-lg">{twoTimingsWords[twice.find]}</p>}
       {hum !== null && <FromMains hz={hum} />}
       <SuspectList
         suspects={all ? suspects : suspects.slice(0, 5 + ruledOut)}
