@@ -107,7 +107,11 @@ async function placesOf(page: Page, shoot: (name: string) => Promise<void>): Pro
   await shoot("stores");
   await page.goto("/bench/gear-identify");
   await page.getByRole("region", { name: "Answer" }).waitFor();
-  await shoot("bench");
+  await page.waitForTimeout(500);
+  const bench = (await page.screenshot()).toString("base64");
+  await page.goto("/practice");
+  await page.getByRole("button", { name: /^Begin: The first round/ }).waitFor();
+  await onOneSheet(page, "bench", [bench, (await page.screenshot()).toString("base64")]);
   await page.goto(`${machine}/stages/new`);
   await page.locator("html[data-hydrated]").waitFor({ state: "attached" });
   const fields = { "Name of the stage": "Stripper drive", "Teeth of the pinion": "12", "Teeth of the gear": "48" };
@@ -264,7 +268,8 @@ async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Pro
     await page.keyboard.press("Enter");
     await page.waitForTimeout(120);
   }
-  await shoot("job-lock-up");
+  await page.waitForTimeout(500);
+  const lockUp = (await page.screenshot()).toString("base64");
   for (let i = 0; i < 4; i++) {
     await page.keyboard.press("Enter");
     await page.waitForTimeout(120);
@@ -285,6 +290,8 @@ async function wholeJob(page: Page, shoot: (name: string) => Promise<void>): Pro
     await page.getByLabel("Noise, in words").fill(noise);
     await page.getByRole("button", { name: "Ran as it should" }).click();
   }
+  await page.waitForTimeout(700);
+  await onOneSheet(page, "job-lock-up", [lockUp, (await page.screenshot()).toString("base64")]);
   await page.getByRole("link", { name: "Sign off" }).last().click();
   await shoot("job-sign-off");
 }

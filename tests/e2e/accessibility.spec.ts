@@ -72,6 +72,7 @@ for (const room of rooms) {
       "/plan/walk",
       "/records?q=knock",
       "/rules",
+      "/practice",
       "/machines/new",
       "/bench",
       "/offline",

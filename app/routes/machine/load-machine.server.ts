@@ -23,7 +23,7 @@ import { workersOf } from "../plan/load-plan.server";
 const pageSize = 24;
 const usagesShown = 6;
 const filesShown = 8;
-const dueShown = 6;
+const dueShown = 4;
 /** Of a machine with very many, one page of its drive line. */
 const stagesShown = 48;
 
