@@ -85,7 +85,7 @@ function coolDown(index: number, machine: PracticeMachine, way: PracticeWay): vo
 
 const hall = (machine: PracticeMachine): number => machine.temperatureC() - machine.warmK();
 
-/** The same place read thrice: what does not come again is held, and where that does not help the bearing has to go. */
+/** The same place read five times: what does not come again is held, and where that does not help the bearing has to go. */
 function bringToRest(stage: PracticeStage, index: number, machine: PracticeMachine, way: PracticeWay): Hold {
   for (const hold of ["motor", "clamp"] as const) {
     if (hold === "clamp") {

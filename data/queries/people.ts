@@ -62,8 +62,13 @@ const withSecrets = (row: Row): Secrets => ({
   pinHash: row.pin_hash,
 });
 
+/** Nobody signs in as who only practises. */
 export const personForSignIn = (db: Database, signIn: string) =>
-  maybeOne(db, sql`${people} where lower(p.sign_in) = lower(${signIn}) and p.left_at is null`, withSecrets);
+  maybeOne(
+    db,
+    sql`${people} where lower(p.sign_in) = lower(${signIn}) and p.left_at is null and p.practises_for is null`,
+    withSecrets,
+  );
 
 export const secretsOf = (db: Database, workshopId: string, id: string) =>
   maybeOne(

@@ -3,7 +3,7 @@ import { beforeAll, expect, test } from "vitest";
 import { mustHold } from "~/core/quantity";
 import type { Person } from "~/core/records";
 import { machineNames } from "~/data/queries/machines";
-import { setPassword } from "~/data/queries/people";
+import { personForSignIn, setPassword } from "~/data/queries/people";
 import { countLessons, lessonById } from "~/data/queries/practice";
 import { foundPage } from "~/data/queries/search";
 import { insertSession, openSession } from "~/data/queries/sessions";
@@ -53,6 +53,7 @@ test("whoever practises is somebody of their own in a workshop of their own, wha
     [1, 2].map(() => beginPractice({ pool: works.pool, person: works.lead, now: new Date() }, v7())),
   );
   expect(twice[0]?.id).toBe(twice[1]?.id);
+  expect(await personForSignIn(works.pool, `practising ${self.id}`)).toBeNull();
   // It shows who it is by the secrets of who it is.
   expect(await checkPassword(works.pool, self, "carton works")).toMatchObject({ ok: true });
   expect(await checkPassword(works.pool, self, "something else")).toMatchObject({ ok: false });

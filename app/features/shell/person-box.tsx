@@ -17,18 +17,24 @@ export function PersonBox({
   open,
   setOpen,
 }: {
-  person: { id: string; name: string; role: string };
+  person: { id: string; name: string; role: string; practising: boolean };
   open: boolean;
   setOpen: (open: boolean) => void;
 }) {
   const simulated = useSimulatedInstruments();
   return (
     <Dialog title={person.name} open={open} onOpenChange={setOpen}>
-      <HandOver present={person.id} done={() => setOpen(false)} />
+      {person.practising ? (
+        <p className="text-lg">Leave the practice to hand the tablet over, or to change the account.</p>
+      ) : (
+        <HandOver present={person.id} done={() => setOpen(false)} />
+      )}
       <nav aria-label="Account" className="flex flex-wrap gap-3 border-t border-rule pt-4 mt-5">
-        <Link to="/account" className={buttonClass("line")} onClick={() => setOpen(false)}>
-          Account
-        </Link>
+        {!person.practising && (
+          <Link to="/account" className={buttonClass("line")} onClick={() => setOpen(false)}>
+            Account
+          </Link>
+        )}
         <Link to="/practice" className={buttonClass("line")} onClick={() => setOpen(false)}>
           Practice
         </Link>
