@@ -9,12 +9,10 @@ import { setSessionPerson } from "../../data/queries/sessions";
 import type { Context } from "../context";
 
 /**
- * The session goes on in a practice workshop of the person's own, made the first time, under a name that says so: whatever is written there can
+ * Somebody's other self, in a practice workshop of their own that is made the first time, under a name that says so: whatever is written there can
  * never be among what is real. Everybody may practise, whatever their role is.
- *
- * @returns who practises
  */
-export async function beginPractice({ pool, person, now }: Context, sessionId: string): Promise<Person> {
+export async function practisingAs({ pool, person, now }: Context): Promise<Person> {
   if (person.practising) return person;
   const name = `${person.name.slice(0, 66)}, practising`;
   return transaction(pool, async (db) => {
@@ -30,11 +28,16 @@ export async function beginPractice({ pool, person, now }: Context, sessionId: s
     }
     const self = known ?? (await practisingSelf(db, person.id));
     if (!self) throw new Error(`no practising self of ${person.id}`);
-    await likeSelf(db, self.id, { name, preferences: person.preferences });
-    await setSessionPerson(db, sessionId, self.id);
-    return { ...self, name, preferences: person.preferences };
+    // The simulated instruments show metric figures.
+    const preferences = { ...person.preferences, units: "metric" as const };
+    await likeSelf(db, self.id, { name, preferences });
+    return { ...self, name, preferences };
   });
 }
+
+/** The session goes on as who practises. */
+export const enterPractice = ({ pool }: Context, sessionId: string, self: Person): Promise<void> =>
+  setSessionPerson(pool, sessionId, self.id);
 
 /** Back to what is real. */
 export async function leavePractice({ pool, person }: Context, sessionId: string): Promise<Result<true>> {

@@ -11,7 +11,7 @@ import { stagesOfMachines } from "~/data/queries/stages";
 import { openJob } from "~/operations/open-job";
 import { letLeave } from "~/operations/people";
 import { finishLesson, practise, startLesson } from "~/operations/practice/lesson";
-import { beginPractice, leavePractice } from "~/operations/practice/practice-book";
+import { enterPractice, leavePractice, practisingAs } from "~/operations/practice/practice-book";
 import { checkPassword, hashSecret } from "~/operations/secrets";
 import { freshWorks } from "./fixture";
 
@@ -35,23 +35,23 @@ const session = async (person: Person) => {
   });
   return id;
 };
-const asSelf = () => ({ pool: works.pool, person: self, now: new Date() });
+const as = (person: Person) => ({ pool: works.pool, person, now: new Date() });
+const asSelf = () => as(self);
 const whose = async () => (await openSession(works.pool, sessionId, new Date()))?.person ?? null;
 
 beforeAll(async () => {
   reader = await works.addPerson("reader");
   await setPassword(works.pool, reader.id, await hashSecret("carton works"));
   sessionId = await session(reader);
-  self = await beginPractice({ pool: works.pool, person: reader, now: new Date() }, sessionId);
+  self = await practisingAs(as(reader));
+  await enterPractice(as(reader), sessionId, self);
 });
 
 test("whoever practises is somebody of their own in a workshop of their own, whatever their role; two tabs make one book", async () => {
   expect(self).toMatchObject({ practising: true, role: "technician", name: `${reader.name}, practising` });
   expect(self.workshopId).not.toBe(reader.workshopId);
   expect(await whose()).toMatchObject({ id: self.id, practising: true });
-  const twice = await Promise.all(
-    [1, 2].map(() => beginPractice({ pool: works.pool, person: works.lead, now: new Date() }, v7())),
-  );
+  const twice = await Promise.all([1, 2].map(() => practisingAs(as(works.lead))));
   expect(twice[0]?.id).toBe(twice[1]?.id);
   expect(await personForSignIn(works.pool, `practising ${self.id}`)).toBeNull();
   // It shows who it is by the secrets of who it is.
@@ -90,7 +90,7 @@ test("a deed asked twice is done once; nobody else’s lesson, and none that is 
   expect(await practise(asSelf(), deed)).toMatchObject({ value: first });
   const other = { ...deed, id: v7() };
   expect(await practise(works.as(), other)).toMatchObject({ refusal: { code: "not-practising" } });
-  const others = await beginPractice({ pool: works.pool, person: works.lead, now: new Date() }, v7());
+  const others = await practisingAs(as(works.lead));
   expect(await practise({ ...asSelf(), person: others }, other)).toMatchObject({ refusal: { code: "no-such-lesson" } });
   expect(await practise(asSelf(), { ...other, act: { ...act, stageId: works.stageId } })).toMatchObject({
     refusal: { code: "no-such-stage", path: ["act", "stageId"] },
@@ -113,10 +113,10 @@ test("a deed asked twice is done once; nobody else’s lesson, and none that is 
 test("left, the session is that of who they are; who leaves the workshop practises no more", async () => {
   mustHold(await leavePractice(asSelf(), sessionId));
   expect(await whose()).toMatchObject({ id: reader.id });
-  expect(await leavePractice({ pool: works.pool, person: reader, now: new Date() }, sessionId)).toMatchObject({
+  expect(await leavePractice(as(reader), sessionId)).toMatchObject({
     refusal: { code: "not-practising" },
   });
-  await beginPractice({ pool: works.pool, person: reader, now: new Date() }, sessionId);
+  await enterPractice(as(reader), sessionId, await practisingAs(as(reader)));
   expect(await whose()).toMatchObject({ id: self.id });
   mustHold(await letLeave(works.as(), { id: reader.id, left: true }));
   expect(await whose()).toBeNull();

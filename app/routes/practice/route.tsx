@@ -12,7 +12,7 @@ import { asPerson, everyRole, sessionIdOf } from "~/app/session/session.server";
 import type { LessonKey } from "~/core/practice";
 import type { Refusal } from "~/core/quantity";
 import { startLesson } from "~/operations/practice/lesson";
-import { beginPractice, leavePractice } from "~/operations/practice/practice-book";
+import { enterPractice, leavePractice, practisingAs } from "~/operations/practice/practice-book";
 import { Button, buttonClass } from "~/ui/button";
 import { Fold } from "~/ui/fold";
 import type { Route } from "./+types/route";
@@ -36,9 +36,10 @@ export async function action({ context, request }: Route.ActionArgs) {
       const left = await leavePractice(asked, sessionId);
       return left.ok ? data({ onward: "/" }) : data({ refusal: left.refusal }, { status: 400 });
     }
-    const person = await beginPractice(asked, sessionId);
-    const begun = await startLesson({ ...asked, person }, input);
+    const self = await practisingAs(asked);
+    const begun = await startLesson({ ...asked, person: self }, input);
     if (!begun.ok) return data({ refusal: begun.refusal }, { status: 400 });
+    await enterPractice(asked, sessionId, self);
     return data({ onward: `/machines/${begun.value.machineId}` });
   });
 }
