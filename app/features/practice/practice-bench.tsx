@@ -1,10 +1,11 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { type Hold, type SimulatedKey, simulatedInstruments } from "~/core/practice";
+import type { Hold, SimulatedKey } from "~/core/practice";
 import { Button } from "~/ui/button";
 import { BareSelect } from "~/ui/field";
 import { Refused } from "../words/refused";
 import { HuntKeys } from "./hunt-keys";
+import { InstrumentSelect } from "./instrument-select";
 import { RenewKeys } from "./renew-keys";
 import { typeAsWedge } from "./type-as-wedge";
 import { useLastField } from "./use-last-field";
@@ -74,17 +75,7 @@ function Reading({ practice, stageId }: { practice: Practice; stageId: string })
   const still = (event: React.PointerEvent) => event.preventDefault();
   return (
     <>
-      <BareSelect
-        label="Simulated instrument"
-        value={key}
-        onChange={(event) => setKey(event.target.value as SimulatedKey)}
-      >
-        {simulatedInstruments.map((instrument) => (
-          <option key={instrument.key} value={instrument.key}>
-            {instrument.kind}
-          </option>
-        ))}
-      </BareSelect>
+      <InstrumentSelect value={key} onChange={setKey} />
       <BareSelect label="How the shaft is held" value={hold} onChange={(event) => setHold(event.target.value as Hold)}>
         {(["motor", "clamp"] as const).map((way) => (
           <option key={way} value={way}>

@@ -1,10 +1,10 @@
 import { useMemo, useState } from "react";
 import { adjusterNow, centreChange } from "~/core/advice";
 import { isKind } from "~/core/logbook";
-import { type HiddenStage, type SimulatedKey, seededRandom, simulatedInstruments, wedgeReading } from "~/core/practice";
+import { type HiddenStage, type SimulatedKey, seededRandom, wedgeReading } from "~/core/practice";
 import { Button } from "~/ui/button";
-import { BareSelect } from "~/ui/field";
 import { useJobScreen } from "../job/entries/job-context";
+import { InstrumentSelect } from "./instrument-select";
 import { typeAsWedge } from "./type-as-wedge";
 import { useLastField } from "./use-last-field";
 
@@ -48,17 +48,7 @@ export function SimulatedInstruments() {
       className="bg-panel border-t-2 border-ink px-5 max-sm:px-3.5 py-1.5 flex flex-wrap gap-3 items-center shrink-0"
     >
       <b>Simulated</b>
-      <BareSelect
-        label="Simulated instrument"
-        value={key}
-        onChange={(event) => setKey(event.target.value as SimulatedKey)}
-      >
-        {simulatedInstruments.map((instrument) => (
-          <option key={instrument.key} value={instrument.key}>
-            {instrument.kind}
-          </option>
-        ))}
-      </BareSelect>
+      <InstrumentSelect value={key} onChange={setKey} />
       {/* The cursor stays where the reading goes. */}
       <Button kind="solid" onPointerDown={(event) => event.preventDefault()} onClick={send}>
         Send a reading
