@@ -10,8 +10,9 @@ import { insertSession, openSession } from "~/data/queries/sessions";
 import { stagesOfMachines } from "~/data/queries/stages";
 import { openJob } from "~/operations/open-job";
 import { letLeave } from "~/operations/people";
-import { finishLesson, practise, startLesson } from "~/operations/practice/lesson";
+import { finishLesson, startLesson } from "~/operations/practice/lesson";
 import { enterPractice, leavePractice, practisingAs } from "~/operations/practice/practice-book";
+import { practise } from "~/operations/practice/practise";
 import { checkPassword, hashSecret } from "~/operations/secrets";
 import { freshWorks } from "./fixture";
 

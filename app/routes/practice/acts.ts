@@ -1,6 +1,6 @@
 import { jsonObject } from "~/app/session/json-object";
 import { asPersonJson, everyRole } from "~/app/session/session.server";
-import { practise } from "~/operations/practice/lesson";
+import { practise } from "~/operations/practice/practise";
 import type { Route } from "./+types/acts";
 
 /** Something done to a practice machine, and what came of it. */
