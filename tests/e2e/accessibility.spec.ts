@@ -118,7 +118,10 @@ for (const room of rooms) {
     await check("grease and looks");
     await visit(page, "/");
     await page.getByRole("link", { name: "Slitter-rewinder" }).click();
-    await page.getByRole("link", { name: /^Knife gears/ }).click();
+    await page
+      .getByRole("link", { name: /^Knife gears/ })
+      .first()
+      .click();
     await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
     await check("stage");
     const stage = new URL(page.url()).pathname;

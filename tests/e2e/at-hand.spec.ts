@@ -44,7 +44,10 @@ for (const [name, viewport] of Object.entries(sizes)) {
     await page.getByRole("link", { name: "Folder-gluer" }).click();
     await expect(page.getByRole("heading", { name: "Logbook" })).toBeVisible();
     await at("machine", page.getByRole("button", { name: "Start a job" }));
-    await page.getByRole("link", { name: /^Delivery drive/ }).click();
+    await page
+      .getByRole("link", { name: /^Delivery drive/ })
+      .first()
+      .click();
     await expect(page.getByRole("heading", { name: /^Delivery drive/, level: 1 })).toBeVisible();
     await at("stage", page.getByRole("button", { name: "Start a job" }));
     await open(machine);

@@ -13,7 +13,10 @@ const prove = async (page: Page, job: string) => {
 test("a belt's idler is moved in its drawing and placed by the strand; what follows goes with it", async ({ page }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Folder-gluer" }).first().click();
-  await page.getByRole("link", { name: /^Transport belt/ }).click();
+  await page
+    .getByRole("link", { name: /^Transport belt/ })
+    .first()
+    .click();
   await page.getByRole("link", { name: "Revise the geometry" }).click();
   const stage = page.getByRole("region", { name: "The stage" });
   await expect(stage).toContainText("Path1119.65 mm");

@@ -71,7 +71,10 @@ test("two stages in one job, one by feel, things put in and asked for before pow
   await expect(ledger.getByRole("heading", { name: /^1 thing is still in, \d+ clamps not known$/ })).toBeVisible();
   await page.keyboard.press("Escape");
 
-  await page.getByRole("link", { name: /^Delivery drive/ }).click();
+  await page
+    .getByRole("link", { name: /^Delivery drive/ })
+    .first()
+    .click();
   await page.getByRole("button", { name: "By feel" }).click();
   await expect(page.getByRole("region", { name: "Feel" })).toBeVisible();
   // Keys 1 to 5 work at once, and one goes on until no stretch is left in which the tight spot could lie.
@@ -301,7 +304,10 @@ test("the stage's pictures are saved as SVG and PNG, its next visit is planned, 
 }) => {
   await signIn(page);
   await page.getByRole("link", { name: "Slitter-rewinder" }).click();
-  await page.getByRole("link", { name: /^Knife gears/ }).click();
+  await page
+    .getByRole("link", { name: /^Knife gears/ })
+    .first()
+    .click();
   await expect(page.getByRole("heading", { name: "Two rounds on one part" })).toBeVisible();
   await expect(page.locator("[data-picture=trend] svg").first()).toBeVisible();
   for (const [button, starts] of [
