@@ -265,6 +265,8 @@ test("a thousand attempts to sign in, in every spelling: a few are tried, the re
   expect(tally("wrong-sign-in")).toBeGreaterThanOrEqual(8);
   expect(tally("wrong-sign-in")).toBeLessThan(20);
   expect(tally("too-many-tries")).toBe(1000 - tally("wrong-sign-in"));
+  // However fast the thousand were: the wait that stands has not run out.
+  await works.pool.query("update attempt set expire = expire + 60000 where key like 'waits%'");
   const waits = await enter(name, password, "elsewhere");
   expect(waits).toMatchObject({
     ok: false,
