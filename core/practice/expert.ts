@@ -5,12 +5,10 @@ import { frameOf, placeAngle, sensitivityOf, toJudged } from "../stages";
 import { expertHunt } from "./expert-hunt";
 import type { PracticeWay } from "./expert-way";
 import type { Hold, PracticeCase, PracticeStage } from "./lessons";
-import { practiceMinutes } from "./lessons";
+import { practiceMinutes, setBelowK } from "./lessons";
 import { type PracticeMachine, practiceMachine } from "./practice-machine";
 import { quantityReadBy, simulatedInstruments } from "./wedge";
 
-/** Warmer than the hall by more than this it is not set yet, K (common practice). */
-const setBelowK = 5;
 const mostMoves = 8;
 
 /**

@@ -58,6 +58,9 @@ export type Renewal = (typeof renewals)[number];
 export const huntTests = ["uncouple", "mark", "look"] as const;
 export type HuntTest = (typeof huntTests)[number];
 
+/** Warmer than the hall by more than this it is not set yet, K (common practice). */
+export const setBelowK = 5;
+
 /** What each thing takes, minutes (common practice): by these one way through a lesson is compared with another. */
 export const practiceMinutes = {
   read: 1,

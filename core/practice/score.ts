@@ -1,6 +1,6 @@
 import { expertWay, isRight } from "./expert";
 import type { PracticeWay } from "./expert-way";
-import { type Hold, type HuntTest, type PracticeCase, practiceMinutes, type Renewal } from "./lessons";
+import { type Hold, type HuntTest, type PracticeCase, practiceMinutes, type Renewal, setBelowK } from "./lessons";
 import { type PracticeMachine, partOf, practiceMachine } from "./practice-machine";
 import type { SimulatedKey } from "./wedge";
 
@@ -42,9 +42,6 @@ export type PracticeScore = {
   damage: PracticeDamage[];
   ends: { least: number; greatest: number; inside: boolean }[];
 };
-
-/** Set while it was warmer than the hall by more than this, K (common practice). */
-const setBelowK = 5;
 
 /**
  * What came of a practice, gone through again from what was done: nothing that the one who practised said is taken for how the machine is.

@@ -66,6 +66,8 @@ function answered(
   const now = eventOf(act, stageIds);
   if (now?.did === "read") return { text: machine.read(now.stage, now.key, now.place, now.hold) };
   if (now?.did === "listen") return { knocks: machine.sound(listenedS) };
+  // Without a knock nothing comes by with it: what is looked at can still be seen.
+  if (now?.did === "test" && now.test !== "look" && !machine.knocks()) return { knocks: [] };
   if (now?.did === "test") return { yes: machine.tells(now.test, now.stage, now.part) };
   return { done: true };
 }

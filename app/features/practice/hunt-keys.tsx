@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { LessonHere } from "~/app/routes/practice/load-practice.server";
-import { type HuntTest, huntTests, type Renewal } from "~/core/practice";
+import { type HuntTest, huntTests, practiceMinutes, type Renewal } from "~/core/practice";
 import { Button } from "~/ui/button";
 import { BareSelect } from "~/ui/field";
 import { renewalWords } from "./lesson-words";
@@ -12,9 +12,9 @@ type Stages = LessonHere["stages"];
 type Part = { stageId: string; name: string; part: Renewal };
 
 const testNames: Record<HuntTest, string> = {
-  mark: "Mark it, and watch: 5 minutes",
-  look: "Isolate, open, and look: 15 minutes",
-  uncouple: "Uncouple what comes after it: 15 minutes",
+  mark: `Mark it, and watch: ${practiceMinutes.test.mark} minutes`,
+  look: `Isolate, open, and look: ${practiceMinutes.test.look} minutes`,
+  uncouple: `Uncouple what comes after it: ${practiceMinutes.test.uncouple} minutes`,
 };
 
 /** The line run and listened to, and what can be tried on its parts. */
@@ -29,6 +29,7 @@ export function HuntKeys({ practice, stages }: { practice: Practice; stages: Sta
   if (!one) return null;
   const tryIt = async () => {
     const answer = await practice.act({ does: "test", test, stageId: one.stageId, part: one.part });
+    if (answer && "knocks" in answer) setSaid("There is no knock any more to try it by.");
     if (answer && "yes" in answer) setSaid(toldBy(test, one, answer.yes));
   };
   return (

@@ -61,17 +61,17 @@ export const damageWords: Record<PracticeDamage["what"], string> = {
   "left-outside": "Left outside of its limits",
   "pressed-together": "Gears pressed into one another: teeth and bearings carry that from then on",
   "ran-outside": "Run under power far too tight",
-  "loose-bearing-left": "Signed with its bearing still loose",
-  "set-warm": "Read and set while it was warm from work",
+  "loose-bearing-left": "Left with its bearing still loose",
+  "set-warm": "Read last while it was warm from work",
   "bad-reading-trusted": "Moved by a reading that had slipped, without taking it again",
   "reading-not-taken": "Figures typed that no instrument has shown",
   "sound-part-renewed": "A sound part renewed",
   "wrong-part-blamed": "The wrong part said to be found",
-  "knock-left": "Signed while it still knocks",
+  "knock-left": "Left while it still knocks",
 };
 
 /** What was hidden, told when it is over. */
-export function hiddenWords(reader: Reader, stage: Stage, faults: Faults): string[] {
+export function hiddenWords(reader: Reader, stage: Stage, faults: Faults, response: number): string[] {
   const unit = stageUnit(reader, stage.geometry.element);
   const figure = (value: number) => unit.said(value);
   const said: string[] = [];
@@ -80,6 +80,8 @@ export function hiddenWords(reader: Reader, stage: Stage, faults: Faults): strin
   if (faults.bearingPlay) said.push(`its bearing gave ${figure(faults.bearingPlay)}`);
   if (faults.lostMotionMm)
     said.push(`its screw was worn: ${formatNumber(reader, faults.lostMotionMm, 2)} mm were lost at each reversal`);
+  if (faults.lostMotionMm && response < 0.95)
+    said.push(`its screw did ${formatNumber(reader, 100 * response, 0)} % of what its thread says`);
   if (faults.warm)
     said.push(
       `it was ${formatNumber(reader, faults.warm.aboveK, 0)} K warmer than the hall, which closed it by ${figure(Math.abs(faults.warm.perK * faults.warm.aboveK))}`,

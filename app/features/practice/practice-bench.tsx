@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Hold, SimulatedKey } from "~/core/practice";
+import { type Hold, holds, type SimulatedKey } from "~/core/practice";
 import { Button } from "~/ui/button";
 import { BareSelect } from "~/ui/field";
 import { Refused } from "../words/refused";
@@ -77,7 +77,7 @@ function Reading({ practice, stageId }: { practice: Practice; stageId: string })
     <>
       <InstrumentSelect value={key} onChange={setKey} />
       <BareSelect label="How the shaft is held" value={hold} onChange={(event) => setHold(event.target.value as Hold)}>
-        {(["motor", "clamp"] as const).map((way) => (
+        {holds.map((way) => (
           <option key={way} value={way}>
             {holdWords[way]}
           </option>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { LessonHere } from "~/app/routes/practice/load-practice.server";
-import { type Renewal, renewals } from "~/core/practice";
+import { practiceMinutes, type Renewal, renewals } from "~/core/practice";
 import { Button } from "~/ui/button";
 import { Select } from "~/ui/field";
 import { capital } from "../words/count";
@@ -34,7 +34,7 @@ export function RenewKeys({ practice, stages }: { practice: Practice; stages: St
         ))}
       </Select>
       <Button large disabled={practice.busy} onClick={renew}>
-        Have it renewed: 45 minutes
+        Have it renewed: {practiceMinutes.renew} minutes
       </Button>
       <span role="status" className="text-lg">
         {done}

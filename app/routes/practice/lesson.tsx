@@ -5,7 +5,7 @@ import { capital } from "~/app/features/words/count";
 import { stageUnit } from "~/app/features/words/quantity";
 import { useWords } from "~/app/features/words/use-words";
 import { asPerson, everyRole } from "~/app/session/session.server";
-import { partOf } from "~/core/practice";
+import { partOf, practiceMinutes } from "~/core/practice";
 import { finishLesson } from "~/operations/practice/lesson";
 import { buttonClass } from "~/ui/button";
 import type { Route } from "./+types/lesson";
@@ -71,7 +71,8 @@ export default function LessonOver({ loaderData }: Route.ComponentProps) {
               </h2>
               <p className="text-mid">
                 Worked out on the same machine with the same instruments, and without being told what is hidden. Minutes
-                as usual for such work: a reading 1, a move 5, a look 15, a part renewed 45 (common practice).
+                as usual for such work: a reading {practiceMinutes.read}, a move {practiceMinutes.move}, a look{" "}
+                {practiceMinutes.test.look}, a part renewed {practiceMinutes.renew} (common practice).
               </p>
               <ol className="list-decimal pl-8 text-lg">
                 {scored.score.expert.steps.map((step, i) => (
@@ -102,7 +103,7 @@ function hidden(reader: Parameters<typeof hiddenWords>[0], scored: Scored, stage
       ? [`It was ${renewalWords[part]} of ${stages[scored.cause.stage]?.name ?? "a stage that is gone"} that knocked.`]
       : [];
   const faults = stages.flatMap((stage, i) =>
-    hiddenWords(reader, stage, scored.faults[i] ?? {}).map((line) => `${capital(line)}.`),
+    hiddenWords(reader, stage, scored.faults[i] ?? {}, scored.responses[i] ?? 1).map((line) => `${capital(line)}.`),
   );
   return knock.length + faults.length > 0 ? [...knock, ...faults] : ["Nothing but its runout."];
 }

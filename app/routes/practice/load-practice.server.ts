@@ -39,6 +39,7 @@ export async function loadLesson({ pool, person }: Context, lessonId: string) {
     scored: scored?.ok
       ? {
           score: scored.value.score,
+          responses: scored.value.drawn.stages.map(({ hidden }) => hidden.response),
           faults: scored.value.drawn.stages.map(({ faults }) => faults),
           cause: scored.value.drawn.knock?.cause ?? null,
         }

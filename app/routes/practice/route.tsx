@@ -58,8 +58,8 @@ export default function Practice({ loaderData }: Route.ComponentProps) {
           <h1 className="text-3xl max-sm:text-2xl font-bold">Practice</h1>
           <p className="text-lg text-mid max-w-3xl">
             Machines with hidden faults, worked on with simulated instruments and on the same screens as a real one.
-            What you do is kept in a book of your own: it is never among the workshop’s machines, and cannot be printed,
-            exported or signed as real.
+            What you do is kept in a book of your own: it is never among the workshop’s machines, and is never exported,
+            nor signed as real.
           </p>
           {stays && (
             <p role="alert" className="border-l-4 border-near pl-3 text-lg mt-3">
