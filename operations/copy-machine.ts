@@ -204,9 +204,9 @@ async function copyDriveLine(
   if (!line) return;
   const elements = new Map<string, StageElement>(stages.map((stage) => [stage.id, stage.geometry.element]));
   const copied = (id: string): string => (elements.has(id) ? v5(`${id} stage`, own.machineId) : id);
-  const { sources, links, outputs } = withoutGone(line.graph, new Set(elements.keys()));
+  const { links, outputs, ...driven } = withoutGone(line.graph, new Set(elements.keys()));
   const graph = {
-    sources,
+    ...driven,
     links: links.map((link): KeptDriveLine["links"][number] => {
       const element = elements.get(link.stageId);
       return {

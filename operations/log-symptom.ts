@@ -53,7 +53,9 @@ const symptomInput = z.discriminatedUnion("kind", [
     ...head,
     names: id,
     key: words(120),
-    stageId: id,
+    /** null: of no stage, but what runs beside the drive, by its name. */
+    stageId: id.nullable(),
+    beside: text(60).trim().default(""),
     part: z.enum(recurringParts).nullable(),
     gear: text(40).nullable(),
     cause: z.enum(causeCodes).nullable(),
@@ -80,6 +82,8 @@ export async function logSymptom({ pool, person, now }: Context, input: unknown)
     value.kind === "suspect" && value.ownRuleId ? await ownRuleById(pool, person.workshopId, value.ownRuleId) : null;
   if (value.kind === "suspect" && (value.cause === "own-rule") !== (own !== null))
     return refuse("no-such-rule", ["ownRuleId"]);
+  if (value.kind === "suspect" && (value.stageId === null) !== (value.beside !== ""))
+    return refuse("missing", [value.stageId === null ? "beside" : "stageId"]);
   const body = bodyOf(value, own?.says);
   if (!body.ok) return body;
   const submission = submissionOf(person.id, value);
@@ -95,7 +99,7 @@ export async function logSymptom({ pool, person, now }: Context, input: unknown)
     const names = value.kind === "suspect" ? await entryById(db, value.names) : null;
     if (value.kind === "suspect" && (names?.machineId !== machine.id || names.kind !== "symptom"))
       return refuse("no-such-entry", ["names"]);
-    if (value.kind === "suspect" && (await stageById(db, value.stageId))?.machineId !== machine.id)
+    if (value.kind === "suspect" && value.stageId && (await stageById(db, value.stageId))?.machineId !== machine.id)
       return refuse("no-such-stage", ["stageId"]);
     return accept(
       await appendEntry(db, chain, {
@@ -117,8 +121,9 @@ export async function logSymptom({ pool, person, now }: Context, input: unknown)
 
 function bodyOf(value: Input, ownCause: string | undefined) {
   if (value.kind === "suspect") {
-    const { key, stageId, part, gear, cause, state, test, note } = value;
-    return accept({ key, stageId, part, gear, cause, ...(ownCause ? { ownCause } : {}), state, test, note });
+    const { key, stageId, beside, part, gear, cause, state, test, note } = value;
+    const named = { ...(beside ? { beside } : {}), ...(ownCause ? { ownCause } : {}) };
+    return accept({ key, stageId, part, gear, cause, ...named, state, test, note });
   }
   const { kinds, when, words: said, perMinute, offPercent, taps, motorRpm } = value;
   const heard = positive(perMinute, "perMinute");

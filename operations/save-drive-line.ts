@@ -36,6 +36,13 @@ export const driveLineInput = z.object({
     .array(z.object({ at: z.string().max(60), name: words(60), wheelDiameterMm: known, scale: known }))
     .max(20)
     .default([]),
+  beside: z
+    .array(
+      z.object({ id: z.string().regex(/^beside-\d{1,2}$/), name: words(60), perMinute: z.number().gt(0).lte(1e6) }),
+    )
+    .max(12)
+    .refine((all) => new Set(all.map(({ id }) => id)).size === all.length)
+    .optional(),
 });
 
 const saveInput = z.object({

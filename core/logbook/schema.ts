@@ -678,7 +678,9 @@ export const entryBodies = {
   /** Names a symptom: what a test of one of its suspects came to. `key` of the suspect; `cause` null: of all that it may be. */
   suspect: z.object({
     key: z.string(),
-    stageId: id,
+    /** null: of no stage; `beside` names what runs beside it. */
+    stageId: id.nullable(),
+    beside: z.string().optional(),
     part: z.enum(recurringParts).nullable(),
     gear: z.string().nullable(),
     cause: z.enum(causeCodes).nullable(),

@@ -3,11 +3,16 @@ import type { StageElement } from "./element";
 import { gearNamed, withGearIn } from "./kinds/gear-pair/gears";
 import { efficiencyOf, hasLostMotion, lostMotionArcmin, ratiosOf } from "./of-kind";
 
+/** What runs beside a drive at a rate of its own, whatever the drive does: a fan, a pump. */
+export type RunsBeside = { id: string; name: string; perMinute: number };
+
 /** A drive line as it is entered and kept: how its stages hang together, which gear is in, and where each is drawn. */
 export type KeptDriveLine = {
   sources: DriveSource[];
   links: { stageId: string; from: string; onto: string | null; gear: number; angleDeg: number }[];
   outputs: DriveOutput[];
+  /** Left out: nobody has said that anything does. */
+  beside?: RunsBeside[];
 };
 
 /** What a stage brings to it: its element, the greatest value last read of what it is judged by, in a gear, and of its end float where one was read. */
@@ -33,7 +38,7 @@ export function withoutGone(kept: KeptDriveLine, there: ReadonlySet<string>): Ke
   const links = kept.links
     .filter(({ stageId }) => !gone.has(stageId))
     .map((link) => (link.onto !== null && !standing(link.onto) ? { ...link, onto: null } : link));
-  return { sources: kept.sources, links, outputs: kept.outputs.filter(({ at }) => standing(at)) };
+  return { ...kept, links, outputs: kept.outputs.filter(({ at }) => standing(at)) };
 }
 
 /** The graph that `driveLine` works through; stages that drive nothing, and those that are gone, are left out. */

@@ -1,5 +1,5 @@
 export { drawnOf, partOutline, stageShapes } from "./drawn";
-export { driveGraph, type KeptDriveLine, type StageInLine, withoutGone } from "./drive-graph";
+export { driveGraph, type KeptDriveLine, type RunsBeside, type StageInLine, withoutGone } from "./drive-graph";
 export {
   type DriveLineShapes,
   driveLineShapes,

@@ -44,6 +44,22 @@ test("a knock once a wheel turn is the wheel, with the tooth before the runout; 
   expect(pinion?.causes[0]?.against).toContainEqual({ code: "comes-otherwise", perMinute: 90 });
 });
 
+test("a fan beside the drive is suspected of its own rate only, and a second timing at another speed tells it from a wheel as fast", () => {
+  const fan = [{ id: "beside-0", name: "Extractor fan", perMinute: 90 }];
+  const keys = (of: Symptom) => rankSuspects(of, pair, periods, causeRules, [], fan).map(({ key }) => key);
+  const [wheel, beside] = ["a  driver-turn", "beside beside-0 "];
+  const hum = { kinds: ["hum" as const], heard: { perMinute: 90.5, toleranceShare: 0.02 } };
+  expect(keys(symptom({ ...hum, twice: "stays" }))[0]).toBe(beside);
+  const goes = keys(symptom({ ...hum, twice: "goes-with-it" }));
+  expect(goes[0]).toBe(wheel);
+  expect(goes.indexOf(beside as string)).toBeGreaterThan(0);
+  expect(keys(symptom({ kinds: ["hum"], heard: { perMinute: 61, toleranceShare: 0.02 } }))[0]).not.toBe(beside);
+  // Its two blades come by twice a turn.
+  expect(keys(symptom({ kinds: ["hum"], heard: { perMinute: 180, toleranceShare: 0.02 }, twice: "stays" }))[0]).toBe(
+    beside,
+  );
+});
+
 test("a clunk at reversal without a rhythm is play of the mesh, not a tooth", () => {
   const suspect = first(symptom({ kinds: ["clunk"], when: { ...unsaid, direction: "at-reversal" } }));
   expect(suspect?.causes[0]?.code).toBe("mesh-loose");
@@ -59,7 +75,7 @@ test("with nothing said every cause that the stage can have is still there, and 
     }),
   );
   expect(new Set(causeRules.map(({ code }) => code))).toEqual(
-    new Set(causeCodes.filter((code) => code !== "own-rule")),
+    new Set(causeCodes.filter((code) => code !== "own-rule" && code !== "runs-beside")),
   );
 });
 

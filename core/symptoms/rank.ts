@@ -1,6 +1,7 @@
 import { heardPeriod } from "../proving";
-import type { LinePeriod, RecurringPart, StageKind } from "../stages";
-import { type CauseRule, causeRules } from "./rules";
+import type { LinePeriod, RecurringPart, RunsBeside, StageKind } from "../stages";
+import { besideRule, type CauseRule, causeRules } from "./rules";
+import type { TwoTimings } from "./two-timings";
 import type { CauseCode, SymptomKind, SymptomWhen, TestCode, WhenSaid } from "./vocabulary";
 
 export type Symptom = {
@@ -8,6 +9,8 @@ export type Symptom = {
   when: SymptomWhen;
   /** How often it comes, at the speed for which the periods were worked out; null: it was not timed, or has no rhythm. */
   heard: { perMinute: number; toleranceShare: number } | null;
+  /** What a second timing at another speed told; left out: it was timed once. */
+  twice?: TwoTimings["find"] | null;
 };
 
 /** What speaks for a cause, or against it. */
@@ -16,6 +19,8 @@ export type Ground =
   | { code: "comes-otherwise"; perMinute: number }
   | { code: "has-no-rhythm" }
   | { code: "not-timed" }
+  | { code: "stays-at-other-speed" }
+  | { code: "goes-with-speed" }
   | { code: "shows-so"; kind: SymptomKind }
   | { code: "shows-otherwise" }
   | { code: "when"; said: WhenSaid }
@@ -34,10 +39,13 @@ export type Cause = {
 /** What was found behind a symptom of this machine before: by suspect and cause, or the words of a rule of one's own. */
 export type FoundBefore = { key: string; cause: CauseCode | null; ownCause?: string | undefined };
 
-/** A part of a stage, or the stage as a whole, with what may be wrong with it, likeliest first. */
+/** A part of a stage, the stage as a whole, or what runs beside them, with what may be wrong with it, likeliest first. */
 export type Suspect = {
   key: string;
-  stageId: string;
+  /** null: of no stage, but what runs beside it. */
+  stageId: string | null;
+  /** The name of what runs beside it. */
+  beside?: string;
   gear: string | null;
   part: RecurringPart | null;
   perMinute: number | null;
@@ -51,6 +59,9 @@ const weights = {
   nearness: 1,
   anotherTime: 0.75,
   otherPeriod: -6,
+  /** A second timing at another speed: for what runs at its own rate; and against the others, which it settles. */
+  ownRate: 3,
+  otherRate: -12,
   noRhythm: -2,
   /** Just enough that a part whose period was not looked at stands behind what has none. */
   notTimed: -0.25,
@@ -68,6 +79,7 @@ const weights = {
  * @param stages of the line, in its order
  * @param periods at the speed at which the symptom was timed
  * @param before what was found on this line behind earlier symptoms
+ * @param beside what runs beside the line at rates of its own
  */
 export function rankSuspects(
   symptom: Symptom,
@@ -75,6 +87,7 @@ export function rankSuspects(
   periods: readonly LinePeriod[],
   rules: readonly CauseRule[] = causeRules,
   before: readonly FoundBefore[] = [],
+  beside: readonly RunsBeside[] = [],
 ): Suspect[] {
   const suspects = new Map<string, Suspect>();
   for (const { id, kind } of stages)
@@ -88,13 +101,24 @@ export function rankSuspects(
           ...{ key, stageId: id, gear: period?.gear ?? null, part: period?.part ?? null },
           ...{ perMinute: period?.perMinute ?? null, causes: [], score: 0 },
         };
-        const times = before.filter(
-          (found) => found.key === key && found.cause === rule.code && found.ownCause === rule.own?.says,
-        ).length;
-        suspect.causes.push(judgeCause(rule, period, symptom, times));
+        suspect.causes.push(judgeCause(rule, period, true, symptom, timesFound(before, key, rule)));
         suspects.set(key, suspect);
       }
     }
+  for (const { id, name, perMinute } of beside) {
+    const key = suspectKey(null, id, null);
+    const cause = judgeCause(besideRule, { perMinute }, false, symptom, timesFound(before, key, besideRule));
+    suspects.set(key, {
+      key,
+      stageId: null,
+      beside: name,
+      gear: null,
+      part: null,
+      perMinute,
+      causes: [cause],
+      score: 0,
+    });
+  }
   for (const suspect of suspects.values()) {
     suspect.causes.sort((a, b) => b.score - a.score);
     suspect.score = suspect.causes[0]?.score ?? 0;
@@ -103,13 +127,19 @@ export function rankSuspects(
   return [...suspects.values()].sort((a, b) => b.score - a.score);
 }
 
-/** By what a suspect is known again. */
-export const suspectKey = (stageId: string, gear: string | null, part: RecurringPart | null): string =>
-  [stageId, gear ?? "", part ?? ""].join(" ");
+/** By what a suspect is known again: its stage, gear and part, or what runs beside them in place of the gear. */
+export const suspectKey = (stageId: string | null, gear: string | null, part: RecurringPart | null): string =>
+  [stageId ?? "beside", gear ?? "", part ?? ""].join(" ");
 
-function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom, foundTimes: number): Cause {
+const timesFound = (before: readonly FoundBefore[], key: string, rule: CauseRule): number =>
+  before.filter((found) => found.key === key && found.cause === rule.code && found.ownCause === rule.own?.says).length;
+
+type Period = Pick<LinePeriod, "perMinute"> | null;
+
+function judgeCause(rule: CauseRule, period: Period, driven: boolean, symptom: Symptom, foundTimes: number): Cause {
   const grounds = [
     ...periodGrounds(rule, period, symptom),
+    ...twiceGrounds(period, driven, symptom),
     ...showsGrounds(rule, symptom),
     ...whenGrounds(rule, symptom),
     ...(foundTimes > 0
@@ -128,7 +158,7 @@ function judgeCause(rule: CauseRule, period: LinePeriod | null, symptom: Symptom
 
 type Weighed = { ground: Ground; score: number };
 
-function periodGrounds({ times }: CauseRule, period: LinePeriod | null, { heard }: Symptom): Weighed[] {
+function periodGrounds({ times }: CauseRule, period: Period, { heard }: Symptom): Weighed[] {
   if (!heard) return period ? [{ ground: { code: "not-timed" }, score: weights.notTimed }] : [];
   if (!period) return [{ ground: { code: "has-no-rhythm" }, score: weights.noRhythm }];
   const matchWithin = (toleranceShare: number) =>
@@ -146,6 +176,15 @@ function periodGrounds({ times }: CauseRule, period: LinePeriod | null, { heard 
   const ground: Ground = { code: match ? "comes-as-often" : "comes-nearly", times: near.times, deviationPercent };
   const off = heard.toleranceShare > 0 ? Math.abs(deviationPercent) / (100 * heard.toleranceShare) : 0;
   return [{ ground, score: weights.period - weights.nearness * off - weights.anotherTime * times.indexOf(near.times) }];
+}
+
+/** A second timing at another speed: what turns with the drive goes with it, what runs beside it stays. */
+function twiceGrounds(period: Period, driven: boolean, { twice }: Symptom): Weighed[] {
+  if (!period || (twice !== "stays" && twice !== "goes-with-it")) return [];
+  const ground = { code: twice === "stays" ? ("stays-at-other-speed" as const) : ("goes-with-speed" as const) };
+  if ((twice === "stays") === driven) return [{ ground, score: weights.otherRate }];
+  // That it goes with the speed tells nothing among what all does.
+  return driven ? [] : [{ ground, score: weights.ownRate }];
 }
 
 /** Within so many times its tolerance a timing still speaks for a part. */

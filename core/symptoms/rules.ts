@@ -37,6 +37,17 @@ const rule = (
   times: CauseRule["times"] = [1],
 ): CauseRule => ({ code, kinds, parts, times, shows, when, test });
 
+/** What runs beside a drive: as often whatever the drive does; a fan of two blades twice a turn. */
+export const besideRule: CauseRule = rule(
+  "runs-beside",
+  null,
+  [],
+  { hum: 2, whine: 1, growl: 1, rattle: 1, knock: 1 },
+  { "any-speed": 1, "any-load": 1, "faster-louder": -1, "at-reversal": -1, "one-place": -1 },
+  "switch-off",
+  [1, 2],
+);
+
 export const causeRules: readonly CauseRule[] = [
   rule(
     "tooth-damaged",

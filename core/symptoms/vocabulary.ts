@@ -64,6 +64,8 @@ export const causeCodes = [
   "snag",
   "something-loose",
   "play-in-position",
+  /** Nothing of the drive: a fan or a pump of its own. */
+  "runs-beside",
   /** Of the workshop: its words stand beside the code. */
   "own-rule",
 ] as const;
@@ -86,6 +88,7 @@ export const testCodes = [
   "look-for-snag",
   "read-in-line",
   "change-speed",
+  "switch-off",
 ] as const;
 export type TestCode = (typeof testCodes)[number];
 

@@ -361,5 +361,6 @@ export const dieCutter: DemoMachine = {
       { at: "lift-worm", name: "Lift spindle", wheelDiameterMm: null, scale: null },
       { at: "feeder-chain", name: "Feeder", wheelDiameterMm: 95, scale: null },
     ],
+    beside: [{ id: "beside-0", name: "Extractor fan", perMinute: 1425 }],
   },
 };

@@ -69,6 +69,15 @@ test("what says nothing, figures that are none, another machine's symptom or sta
   expect(await logSymptom(reader, {})).toMatchObject({ ok: false });
 });
 
+test("a fan beside the drive is found as such, of no stage, and only by its name", async () => {
+  const hum = mustHold(await symptom({ kinds: ["hum"], perMinute: "1425" }));
+  const fan = { key: "beside beside-0 ", stageId: null, part: null, cause: "runs-beside", test: "switch-off" };
+  expect(await suspect(hum.id, "found", fan)).toMatchObject({ refusal: { code: "missing", path: ["beside"] } });
+  expect(await suspect(hum.id, "found", { beside: "Fan" })).toMatchObject({ refusal: { path: ["stageId"] } });
+  const found = mustHold(await suspect(hum.id, "found", { ...fan, beside: "Extractor fan" }));
+  expect(found).toMatchObject({ stageId: null, body: { beside: "Extractor fan", stageId: null } });
+});
+
 test("sent twice it is kept once, and in a job it is the job's", async () => {
   const jobId = await works.openJob();
   const id = v7();

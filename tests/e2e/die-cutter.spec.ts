@@ -199,6 +199,11 @@ test("from an empty start the rotary die-cutter is entered by hand: ratios, dire
   await page.getByRole("button", { name: "Name an output" }).click();
   await page.getByLabel("Wheel diameter, mm").nth(1).fill("95");
   await expect(page.getByRole("img", { name: "Drive line to scale, 5 stages" })).toBeVisible();
+  // A fan beside it is kept once its rate is said.
+  await page.getByRole("button", { name: "A fan or a pump" }).click();
+  await page.getByRole("button", { name: "Save the drive line" }).click();
+  await expect(page.getByLabel("Its turns a minute")).toHaveAttribute("aria-invalid", "true");
+  await page.getByLabel("Its turns a minute").fill("2900");
   await page.getByRole("button", { name: "Save the drive line" }).click();
   await expect(page.getByRole("heading", { name: "Rotary die-cutter", level: 1 })).toBeVisible();
 
@@ -212,6 +217,10 @@ test("from an empty start the rotary die-cutter is entered by hand: ratios, dire
   await expect(row("Output of Speed gear")).toContainText(/9\.000\s*160\.0.*as its motor/);
   await expect(row("Output of Lift worm")).toContainText(/360\.000\s*4\.0.*against its motor/);
   await expect(row("Output of Feeder chain")).toContainText(/12\.176\s*118\.3.*as its motor/);
+  await page.getByText("How often everything comes round").click();
+  await expect(
+    page.getByRole("table", { name: "Periods" }).getByRole("row", { name: /Fan, beside the drive/ }),
+  ).toContainText("48.3");
   // Worm wheel 0.15 mm at 40 mm: 12.9′; speed gear 0.18 mm at 36.12: 17.1′/40; helical pair 0.2 mm at 65.38: 10.5′/60.
   const lift = page.getByRole("region", { name: "Lift" });
   await expect(lift).toContainText(/Lost motion 13\.\d′ at this output\. Work on Lift worm first/);

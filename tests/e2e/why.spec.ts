@@ -53,6 +53,18 @@ test("a knock once a wheel turn: timed at a slow run, its suspects gone after on
     /Found: a damaged or dirty tooth, the driven wheel of First reduction, Chip in the gap at tooth 14/,
   );
   await page.getByRole("link", { name: "Something else it does" }).click();
+  // A hum as often as the fan beside the drive is the fan's, and is found there.
+  await form.getByRole("button", { name: "hum" }).click();
+  await form.getByLabel("Comes so often", { exact: true }).fill("1430");
+  await form.getByLabel("May be off by", { exact: true }).fill("1");
+  await form.getByLabel("The motor turns", { exact: true }).fill("900");
+  await form.getByRole("button", { name: "Keep it, and go after it" }).click();
+  const fan = list.getByRole("listitem").first();
+  await expect(fan).toContainText("Extractor fan, beside the drive");
+  await fan.getByLabel("What came of it").fill("Off, and it is quiet");
+  await fan.getByRole("button", { name: "Found it" }).click();
+  await expect(list.getByRole("status")).toContainText(/Extractor fan, beside the drive, Off, and it is quiet/);
+  await page.getByRole("link", { name: "Something else it does" }).click();
   await expect(page.getByRole("region", { name: "What it did before" })).toContainText("Chip in the gap at tooth 14");
 });
 

@@ -42,15 +42,18 @@ describe("what drives what, chosen stage by stage", () => {
 });
 
 describe("figures are texts until they are saved", () => {
-  const line: KeptDriveLine = { ...emptyLine, outputs: [output("source-0")] };
+  const fan = { id: "beside-0", name: "", perMinute: 0 };
+  const line: KeptDriveLine = { ...emptyLine, outputs: [output("source-0")], beside: [fan] };
   test("point and comma, units, and nothing for what nobody knows", () => {
-    const texts = { "source-0.name": " ", "source-0.rpm": "1440", "source-0.torque": "14,6", "output.0.wheel": "3 in" };
+    const motor = { "source-0.name": " ", "source-0.rpm": "1440", "source-0.torque": "14,6" };
+    const texts = { ...motor, "output.0.wheel": "3 in", "beside-0.name": "Fan", "beside-0.perMinute": "1425" };
     const read = withFigures(line, texts);
     expect(read).toMatchObject({
       ok: true,
       value: {
         sources: [{ name: "Motor", rpm: 1440, torqueNm: 14.6 }],
         outputs: [{ wheelDiameterMm: expect.closeTo(76.2, 9), scale: null }],
+        beside: [{ id: "beside-0", name: "Fan", perMinute: 1425 }],
       },
     });
     if (read.ok) expect(withFigures(read.value, lineTexts(read.value))).toEqual(read);
@@ -60,7 +63,11 @@ describe("figures are texts until they are saved", () => {
     [{ "source-0.rpm": "0" }, "too-small", "source-0.rpm"],
     [{ "source-0.torque": "3 mm" }, "wrong-dimension", "source-0.torque"],
     [{ "output.0.scale": "-2" }, "too-small", "output.0.scale"],
+    [{ "beside-0.perMinute": " " }, "missing", "beside-0.perMinute"],
   ])("%o is named at its field", (texts, code, field) => {
-    expect(withFigures(line, texts)).toMatchObject({ ok: false, refusal: { code, path: [field] } });
+    expect(withFigures(line, { "beside-0.perMinute": "9", ...texts })).toMatchObject({
+      ok: false,
+      refusal: { code, path: [field] },
+    });
   });
 });

@@ -62,6 +62,17 @@ export function withFigures(graph: KeptDriveLine, texts: Texts): Result<KeptDriv
       wheelDiameterMm: number(`output.${i}.wheel`, quantity("length", "mm")),
       scale: number(`output.${i}.scale`, (text) => parseNumber(text)),
     })),
+    ...(graph.beside && {
+      beside: graph.beside.map((one, i) => {
+        const perMinute = number(`${one.id}.perMinute`, (text) => parseNumber(text));
+        if (perMinute === null) problems.push([`${one.id}.perMinute`, "missing"]);
+        return {
+          ...one,
+          name: (texts[`${one.id}.name`] ?? one.name).trim() || `Beside it ${i + 1}`,
+          perMinute: perMinute ?? one.perMinute,
+        };
+      }),
+    }),
   };
   const [problem] = problems;
   return problem ? refuse(problem[1], [problem[0]], { text: texts[problem[0]] ?? "" }) : accept(figures);
@@ -81,6 +92,12 @@ export const lineTexts = (graph: KeptDriveLine): Texts => ({
       [`output.${i}.name`, name],
       [`output.${i}.wheel`, wheelDiameterMm === null ? "" : String(wheelDiameterMm)],
       [`output.${i}.scale`, scale === null ? "" : String(scale)],
+    ]),
+  ),
+  ...Object.fromEntries(
+    (graph.beside ?? []).flatMap(({ id, name, perMinute }) => [
+      [`${id}.name`, name],
+      [`${id}.perMinute`, String(perMinute)],
     ]),
   ),
 });

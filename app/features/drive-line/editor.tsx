@@ -7,6 +7,7 @@ import { Field, Select } from "~/ui/field";
 import { TextField } from "../form/text-field";
 import { useFormTexts, useWriteTexts } from "../form/use-form-texts";
 import { refusalWords } from "../words/refusal";
+import { Beside } from "./beside";
 import { drawnLine, pictured } from "./drawn-line";
 import { DrivePicture } from "./drive-picture";
 import { changeLink, driveStage, withFigures } from "./edit";
@@ -48,6 +49,7 @@ export function DriveLineEditor({ graph, onGraph, stages }: Props) {
             )}
           </section>
           <Outputs graph={graph} onGraph={onGraph} stages={drives.map(({ id, name }) => ({ id, name }))} />
+          <Beside graph={graph} onGraph={onGraph} />
         </div>
         <section aria-labelledby="drawn" className="grid gap-3 self-start xl:sticky xl:top-4">
           <h2 id="drawn" className="text-xl font-bold">

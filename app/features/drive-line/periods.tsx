@@ -25,8 +25,11 @@ export function Periods({ line, graph, stages }: SolvedLine) {
   const elements = stages.map(({ id, element }) => ({ id, element }));
   const rows = linePeriods(graph, elements, line).map(({ stageId, gear, part, perMinute }, i) => {
     const name = stages.find(({ id }) => id === stageId)?.name ?? "";
-    return { key: `${stageId} ${part} ${i}`, name: gear ? `${name}, ${gear}` : name, part, hz: perMinute / 60 };
+    const what = `${gear ? `${name}, ${gear}` : name}: ${recurringWords[part]}`;
+    return { key: `${stageId} ${part} ${i}`, what, hz: perMinute / 60 };
   });
+  for (const { id, name, perMinute } of graph.beside ?? [])
+    rows.push({ key: id, what: `${name}, beside the drive, whatever its speed`, hz: perMinute / 60 });
   if (rows.length === 0) return null;
   rows.sort((a, b) => a.hz - b.hz);
   return (
@@ -41,13 +44,11 @@ export function Periods({ line, graph, stages }: SolvedLine) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ key, name, part, hz }) => (
+          {rows.map(({ key, what, hz }) => (
             <tr key={key} className="border-b border-rule">
               <td className="figure py-1 pr-4">{everyWords(reader, 1 / hz)}</td>
               <td className="figure pr-4">{formatNumber(reader, hz, hz < 1 ? 3 : 1)}</td>
-              <td>
-                {name}: {recurringWords[part]}
-              </td>
+              <td>{what}</td>
             </tr>
           ))}
         </tbody>

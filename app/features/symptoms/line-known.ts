@@ -48,4 +48,5 @@ export const suspectsOn = (
     kept ? linePeriodsAt(kept, stages, motorRpm) : [],
     [...causeRules, ...rules.map(ofOwnRule)],
     before,
+    kept?.beside ?? [],
   );

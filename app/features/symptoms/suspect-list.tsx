@@ -32,7 +32,7 @@ export function SuspectList({
             className={`border-t-2 pt-2 ${suspect.state === "ruled-out" ? "border-rule text-mid" : "border-ink"}`}
           >
             <h2 className="text-xl font-bold">
-              {i + 1}. {capital(placeOfSuspect(suspect.part, stage?.name ?? "a stage that is gone"))}
+              {i + 1}. {capital(placeOfSuspect(suspect, stage?.name))}
               {suspect.gear && `, ${suspect.gear}`}
               {suspect.state && `: ${suspectStateWords[suspect.state]}`}
             </h2>

@@ -101,9 +101,11 @@ function Ahead({ line, stageId }: { line: LineKnown; stageId: string | null }) {
   const { value } = readSymptom(useFormTexts());
   const twice = value ? timedTwice(line, value.symptom.heard, value.motorRpm, value.again) : null;
   const suspects = value
-    ? suspectsOn(line, { ...value.symptom, heard: heardByAll(value.symptom.heard, twice) }, value.motorRpm).filter(
-        (one) => stageId === null || one.stageId === stageId,
-      )
+    ? suspectsOn(
+        line,
+        { ...value.symptom, heard: heardByAll(value.symptom.heard, twice), twice: twice?.find ?? null },
+        value.motorRpm,
+      ).filter((one) => stageId === null || one.stageId === stageId)
     : [];
   const said = value && (value.symptom.kinds.length > 0 || value.symptom.heard !== null);
   return (

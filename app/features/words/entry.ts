@@ -239,8 +239,14 @@ export function entryWords(reader: Reader, entry: Entry, stage?: StageOfEntry): 
       return { title: symptomTitle(entry.body), detail: symptomDetail(reader, entry.body) };
     case "suspect":
       return {
-        title: `${capital(suspectStateWords[entry.body.state])}: ${entry.body.cause ? lowered(causeName(entry.body.cause, entry.body.ownCause)) : partWords[entry.body.part ?? "whole"]}`,
-        detail: [entry.body.test ? testWords[entry.body.test] : "", entry.body.note].filter(Boolean).join(". "),
+        title: `${capital(suspectStateWords[entry.body.state])}: ${entry.body.cause ? lowered(causeName(entry.body.cause, entry.body.ownCause)) : (entry.body.beside ?? partWords[entry.body.part ?? "whole"])}`,
+        detail: [
+          entry.body.cause ? (entry.body.beside ?? "") : "",
+          entry.body.test ? testWords[entry.body.test] : "",
+          entry.body.note,
+        ]
+          .filter(Boolean)
+          .join(". "),
       };
     case "note":
       return { title: "Note", detail: entry.body.text };

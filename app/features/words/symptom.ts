@@ -62,6 +62,7 @@ export const causeWords: Record<CauseCode, string> = {
   snag: "Something snags: a cable, a hose, a chip",
   "something-loose": "Something beside it is loose and sounds along",
   "play-in-position": "Play in the drive that the control hunts about",
+  "runs-beside": "It runs beside the drive, at a rate of its own",
   "own-rule": "By a rule of the house",
 };
 
@@ -85,6 +86,8 @@ export const testWords: Record<TestCode, string> = {
   "look-for-snag": "Isolate; look for what is in the way: cables, hoses, chips, a proud screw",
   "read-in-line": "Read how the shafts lie in line, stopped and isolated",
   "change-speed": "Run it faster or slower and time the noise again",
+  "switch-off":
+    "Stop it and leave the drive running, where the machine may run without it, and listen; or run the drive at another speed and time it again",
 };
 
 export const suspectStateWords: Record<SuspectState, string> = {
@@ -109,9 +112,18 @@ export const partWords: Record<RecurringPart | "whole", string> = {
   whole: "the stage as a whole",
 };
 
-/** "the driven wheel of the knife gears", "the knife gears as a whole". */
-export const placeOfSuspect = (part: RecurringPart | null, stage: string): string =>
-  part ? `${partWords[part]} of ${stage}` : `${stage} as a whole`;
+/**
+ * "the driven wheel of the knife gears", "the knife gears as a whole", "Exhaust fan, beside the drive".
+ *
+ * @param stage its name; undefined: it is gone
+ */
+export function placeOfSuspect(
+  { part, beside }: { part: RecurringPart | null; beside?: string | undefined },
+  stage = "a stage that is gone",
+): string {
+  if (beside) return `${beside}, beside the drive`;
+  return part ? `${partWords[part]} of ${stage}` : `${stage} as a whole`;
+}
 
 export const groundWords = (reader: Reader, ground: Ground): string => {
   const f = (value: number, decimals = 1) => formatNumber(reader, value, decimals);
@@ -126,6 +138,10 @@ export const groundWords = (reader: Reader, ground: Ground): string => {
       return "has no rhythm of its own";
     case "not-timed":
       return "was not timed";
+    case "stays-at-other-speed":
+      return "comes as often at another speed of the drive";
+    case "goes-with-speed":
+      return "goes with the speed of the drive";
     case "shows-so":
       return `shows so: ${symptomWords[ground.kind]}`;
     case "shows-otherwise":

@@ -124,9 +124,8 @@ export default function Why({ loaderData }: Route.ComponentProps) {
 function endWords(kept: SymptomKept, line: Loaded["line"]): string {
   const found = foundBehind(kept);
   if (!found) return "not found yet";
-  const { cause, ownCause, part, stageId, note } = found.body;
-  const stage = line.stages.find(({ id }) => id === stageId)?.name ?? "a stage that is gone";
-  const what = placeOfSuspect(part, stage);
+  const { cause, ownCause, stageId, note } = found.body;
+  const what = placeOfSuspect(found.body, line.stages.find(({ id }) => id === stageId)?.name);
   return `found: ${[cause ? lowered(causeName(cause, ownCause)) : "", what, note].filter(Boolean).join(", ")}`;
 }
 
@@ -140,9 +139,10 @@ function Hunt({ of, loaded, anew }: { of: SymptomKept; loaded: Loaded; anew: str
     const found = kept.symptom.seq < of.symptom.seq ? foundBehind(kept) : null;
     return found ? [found.body] : [];
   });
-  const suspects = suspectsNow(suspectsOn(line, { kinds, when, heard }, motorRpm, before), of.said).filter(
-    ({ stageId }) => loaded.stage === null || stageId === loaded.stage,
-  );
+  const suspects = suspectsNow(
+    suspectsOn(line, { kinds, when, heard, twice: twice?.find ?? null }, motorRpm, before),
+    of.said,
+  ).filter(({ stageId }) => loaded.stage === null || stageId === loaded.stage);
   const hum = mainsHum(heard);
   const [all, setAll] = useState(false);
   const ruledOut = suspects.filter(({ state }) => state === "ruled-out").length;
@@ -217,6 +217,7 @@ function SuspectKeys({
     fetcher.submit(
       {
         ...{ kind: "suspect", id: ids[state], jobId, names: symptomId, key: suspect.key, stageId: suspect.stageId },
+        ...(suspect.beside ? { beside: suspect.beside } : {}),
         ...{ part: suspect.part, gear: suspect.gear, cause: state === "found" ? (first?.code ?? null) : null },
         ownRuleId: state === "found" ? (first?.own?.id ?? null) : null,
         ...{ state, test: first?.test ?? null, note },
