@@ -409,6 +409,30 @@ const newer: [machineKey: string, stageKey: string, Visit][] = [
       return v;
     },
   ],
+  [
+    "second-slitter",
+    "second-knife",
+    (v) => {
+      v.drift(0.03).whole(570, "Knives changed", { temperature: 20 });
+      v.drift(0.018).look(430, "Routine");
+      v.drift(0.016).look(300, "Routine");
+      v.drift(0.017).whole(181, "Knives changed", { temperature: 22 });
+      v.drift(0.014).look(64, "Routine");
+      return v;
+    },
+  ],
+  [
+    "second-slitter",
+    "second-rewind",
+    (v) => {
+      v.whole(640, "First reading of the new log", { temperature: 19 });
+      v.drift(0.016).look(505, "Routine");
+      v.drift(0.014).whole(333, "Set back while the drum was out", { temperature: 21 });
+      v.drift(0.013).look(170, "Routine");
+      v.drift(0.012).look(44, "Routine");
+      return v;
+    },
+  ],
   ["lift", "screw-float", built("Nut replaced", [66, 0.02])],
   [
     "lift",

@@ -2,6 +2,7 @@ import { dieCutter } from "./machines/die-cutter";
 import { feeder } from "./machines/feeder";
 import { gluer } from "./machines/gluer";
 import { lift } from "./machines/lift";
+import { secondSlitter } from "./machines/second-slitter";
 import { slitter } from "./machines/slitter";
 import { strapper } from "./machines/strapper";
 import { table } from "./machines/table";
@@ -22,4 +23,13 @@ export const calibrations: Record<string, { daysAgo: number; dueInDays: number }
 };
 
 /** The whole carton works; every kind of stage and every adjuster at least once. */
-export const machines: readonly DemoMachine[] = [dieCutter, feeder, gluer, slitter, table, strapper, lift];
+export const machines: readonly DemoMachine[] = [
+  dieCutter,
+  feeder,
+  gluer,
+  slitter,
+  table,
+  strapper,
+  lift,
+  secondSlitter,
+];

@@ -45,7 +45,7 @@ test("the carton works stand as they should: one too tight, one that nobody can 
     stages.map((stage) => stage.id),
   );
   const of = (name: string) => standing.find((s) => s.stageId === stages.find((stage) => stage.name === name)?.id);
-  expect([machines.length, stages.length]).toEqual([7, 30]);
+  expect([machines.length, stages.length]).toEqual([8, 32]);
   expect(of("Anvil drive")).toMatchObject({ state: "outside", judged: { holds: "provable" } });
   expect(of("Cam drive")).toMatchObject({ judged: { holds: "too-wide" } });
   expect(await openJobs(pool, ids)).toHaveLength(1);
@@ -114,7 +114,7 @@ test("a demo that is cut off half way leaves nothing behind, and the next start 
   expect(await cut).toBe("cut off");
   expect([await counted("person"), await counted("machine")]).toEqual([0, 0]);
   expect(await fillEmptyDatabase(url, false, home)).toEqual({ name: lead.signIn, password: lead.password });
-  expect(await counted("machine")).toBe(7);
+  expect(await counted("machine")).toBe(8);
   await db.end();
   rmSync(home, { recursive: true });
 });
