@@ -148,7 +148,7 @@ export async function loadDemo(pool: Pool, now: Date): Promise<void> {
     mustHold(await addMachine({ pool, person, now: began }, input));
     const shaft = (name: string) => (name.startsWith("source-") ? name : ids(name, began));
     const graph = {
-      sources: driveLine.sources,
+      ...driveLine,
       links: driveLine.links.map((link) => ({ ...link, stageId: shaft(link.stageId), from: shaft(link.from) })),
       outputs: driveLine.outputs.map((output) => ({ ...output, at: shaft(output.at) })),
     };

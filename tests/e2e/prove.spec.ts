@@ -1,16 +1,8 @@
 import { expect, type Page, test } from "@playwright/test";
-import { beginJob, closeJob, signIn, visit } from "./steps";
+import { beginJob, closeJob, goLive, signIn, visit } from "./steps";
 
 const cell = (page: Page, name: RegExp) => page.getByRole("button", { name });
 const tape = (page: Page) => page.getByLabel("Tape");
-
-async function goLive(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "Go live" }).click();
-  const dialog = page.getByRole("dialog", { name: "Before power comes on" });
-  for (const tick of await dialog.getByRole("checkbox").all()) await tick.click();
-  await dialog.getByRole("button", { name: "Go live" }).click();
-  await expect(page.getByRole("button", { name: "Live", exact: true })).toBeVisible();
-}
 
 test("a plan worked off: one turn that stalls, looked into and gone on with, a current beyond its limit, both directions proven, the mark back at zero", async ({
   page,

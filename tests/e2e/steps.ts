@@ -112,3 +112,12 @@ export async function anotherTablet(browser: Browser): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   return context.newPage();
 }
+
+/** Acknowledges what is asked before power comes on, and puts it on. */
+export async function goLive(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Go live" }).click();
+  const dialog = page.getByRole("dialog", { name: "Before power comes on" });
+  for (const tick of await dialog.getByRole("checkbox").all()) await tick.click();
+  await dialog.getByRole("button", { name: "Go live" }).click();
+  await expect(page.getByRole("button", { name: "Live", exact: true })).toBeVisible();
+}

@@ -1,3 +1,4 @@
+import ICAL from "ical.js";
 import { expect, test } from "vitest";
 import type { DueItem } from "~/core/plan";
 import { readerOf } from "../words/reader";
@@ -11,23 +12,9 @@ const item: DueItem = {
   to: { id: "p", name: "M. Sandor" },
 };
 
-/** Read by RFC 5545 alone: lines end in CR LF, a line that begins with a blank goes on, and text has its signs escaped. */
-function read(text: string): Map<string, string>[] {
-  const lines = text.replace(/\r\n[ \t]/g, "").split("\r\n");
-  const events: Map<string, string>[] = [];
-  for (const line of lines) {
-    if (line === "BEGIN:VEVENT") events.push(new Map());
-    const at = line.indexOf(":");
-    events.at(-1)?.set(
-      line.slice(0, at),
-      line
-        .slice(at + 1)
-        .replace(/\\n/g, "\n")
-        .replace(/\\([,;\\])/g, "$1"),
-    );
-  }
-  return events;
-}
+/** As a calendar program reads it: ical.js, which is not of what writes it. */
+const read = (text: string) =>
+  new ICAL.Component(ICAL.parse(text)).getAllSubcomponents("vevent").map((event) => new ICAL.Event(event));
 
 test("a calendar program reads whole days, a title, where, whose and why, and finds the same event again by its UID", () => {
   const written = calendarOf(
@@ -43,16 +30,20 @@ test("a calendar program reads whole days, a title, where, whose and why, and fi
   expect(written.endsWith("END:VCALENDAR\r\n")).toBe(true);
   const events = read(written);
   expect(events).toHaveLength(1);
-  const event = events[0] as Map<string, string>;
-  expect(event.get("UID")).toBe("drift-s1@harmostat");
-  expect(event.get("SUMMARY")).toBe("Folder-gluer, line 1, Fold drive: Its trend reaches the upper limit");
+  const event = events[0] as ICAL.Event;
+  expect(event.uid).toBe("drift-s1@harmostat");
+  expect(event.summary).toBe("Folder-gluer, line 1, Fold drive: Its trend reaches the upper limit");
   // The end of a whole day is the day after it (3.6.1), here of another year.
-  expect([event.get("DTSTART;VALUE=DATE"), event.get("DTEND;VALUE=DATE")]).toEqual(["20261231", "20270101"]);
-  expect(event.get("LOCATION")).toBe("Main, Hall C, bay 1");
-  expect(event.get("DESCRIPTION")).toBe(
+  expect([event.startDate.isDate, `${event.startDate}`, `${event.endDate}`]).toEqual([
+    true,
+    "2026-12-31",
+    "2027-01-01",
+  ]);
+  expect(event.location).toBe("Main, Hall C, bay 1");
+  expect(event.description).toBe(
     "The forecast is past (from 1 Dec on): by its trend it is outside by now, and no round since says otherwise\nM. Sandor has it: lock 14; short wrench, bay 2",
   );
-  expect(event.get("DTSTAMP")).toMatch(/^\d{8}T\d{6}Z$/);
+  expect(event.component.getFirstPropertyValue("dtstamp")).toMatchObject({ isDate: false });
 });
 
 test("a plan without a day is a calendar without an event", () => {

@@ -1,4 +1,5 @@
 import { formatNumber } from "../words/figure";
+import type { Reader } from "../words/reader";
 import { runShows } from "../words/run";
 import { shortDay } from "../words/times";
 import { useWords } from "../words/use-words";
@@ -18,8 +19,7 @@ export function RunsBesideList({ runs }: { runs: readonly RunBeside[] }) {
                 {machine}: {runShows(reader, run.body).join(", ") || run.body.outcome}
                 <span className="text-mid">
                   , {shortDay(reader, run.madeAt)}
-                  {percent !== null &&
-                    `; draws ${formatNumber(reader, Math.abs(percent), 0)} % ${percent < 0 ? "less" : "more"} than the first`}
+                  {percent !== null && `; draws ${againstFirst(reader, percent)}`}
                 </span>
               </li>
             ))}
@@ -29,3 +29,8 @@ export function RunsBesideList({ runs }: { runs: readonly RunBeside[] }) {
     </ul>
   );
 }
+
+const againstFirst = (reader: Reader, percent: number): string =>
+  Math.abs(percent) < 0.5
+    ? "as much as the first"
+    : `${formatNumber(reader, Math.abs(percent), 0)} % ${percent < 0 ? "less" : "more"} than the first`;

@@ -47,7 +47,7 @@ const words: { readonly [C in RefusalCode]: string | Say<C> } = {
   "no-surface-speed": "A wheel is wanted only for a speed along the rim.",
   "no-amount": "A move of nothing is no move.",
   "all-struck": "Every reading is struck out. Read at least one again.",
-  "nothing-noted": "Note at least one of current, temperature and noise.",
+  "nothing-noted": "Nothing is noted yet: say at least one thing of it, what it shows or how it feels or sounds.",
   "just-done": "That was logged a moment ago.",
   "not-safe": "Say that it is safe first.",
   "nothing-read": "Nothing was read in this job yet.",

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import type { JobRecord } from "~/core/logbook";
+import { type JobRecord, outstandingRuns } from "~/core/logbook";
 import { useIdle } from "~/ui/use-later";
 import { type StationKey, stations } from "./stations";
 
@@ -69,6 +69,6 @@ const doneAt = (record: JobRecord, signed: boolean): Record<StationKey, boolean>
   "put-right": record.measured.length > 0 || record.shafts.some(({ body }) => body.phase === "as fitted"),
   set: record.moves.length > 0 && !(record.changedSinceRound && record.changedSinceFeel),
   "lock-up": record.clamps.length > 0 && record.clamps.every(({ state }) => state === "firm" || state === "dressed"),
-  prove: record.unproven.length === 0,
+  prove: record.unproven.length === 0 && outstandingRuns(record.planned).length === 0,
   "sign-off": signed,
 });

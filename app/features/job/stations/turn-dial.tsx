@@ -24,7 +24,7 @@ export function TurnDial({
   ].filter(Boolean);
   return (
     <svg
-      viewBox="-110 -110 220 220"
+      viewBox="-122 -122 244 244"
       className="size-52 bg-panel"
       role="img"
       aria-label={`The output’s turn${said.length > 0 ? `: ${said.join(", ")}` : ""}`}
