@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { isoToDays } from "./days";
 import type { Entry } from "./entry";
-import { wearLeft } from "./wear-left";
+import { type WearLeft, wearLeft, wornOut } from "./wear-left";
 
 const look = (madeAt: string, max: number) =>
   ({ kind: "side", madeAt, body: { quantity: "elongation", max } }) as unknown as Entry;
@@ -21,6 +21,11 @@ test("a chain that stretches a tenth of a per cent in a hundred days has so many
   expect(wearLeft(looks, 2, meter)?.usage?.at).toBeCloseTo(5600, 6);
   // Two looks have no interval to speak of.
   expect(wearLeft(looks, 2)?.days?.coverage).toBe(0);
+  expect(wornOut(wearLeft(looks, 2) as WearLeft)).toEqual({
+    at: "2030-02-09T08:00:00.000Z",
+    earliest: null,
+    latest: null,
+  });
 });
 
 test("one look tells no rate, a shorter reading no end, a new chain begins anew, and beyond the limit nothing is left", () => {

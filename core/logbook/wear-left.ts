@@ -96,13 +96,15 @@ export function wearLimitNow(
   return sideLimits.find(({ quantity }) => quantity === "elongation")?.hi ?? worn;
 }
 
-/** When it gets there, for the plan: between which moments, by the rate of its looks so far; null: no rate is known. */
-export type WornOut = { at: string; earliest: string; latest: string | null };
+/** When it gets there, for the plan, and between which moments by the rate of its looks; `earliest` null: too few looks for an interval. */
+export type WornOut = { at: string; earliest: string | null; latest: string | null };
 
+/** @returns null: no rate is known */
 export function wornOut({ measuredAt, days }: WearLeft): WornOut | null {
   if (!days) return null;
   const from = isoToDays(measuredAt);
   const moment = (left: number) => daysToIso(from + Math.min(left, farthestDays));
+  if (days.coverage === 0) return { at: moment(days.at), earliest: null, latest: null };
   return {
     at: moment(days.at),
     earliest: moment(days.earliest),

@@ -17,8 +17,8 @@ export type DueItem = {
   stage: { id: string; name: string } | null;
   /** What somebody planned, the place of grease, the instrument, the point. */
   what: string;
-  /** Of a trend and of wear: between these days, and at which limit. */
-  between: { earliest: string; latest: string | null; limit: "lo" | "hi" } | null;
+  /** Of a trend and of wear: between these days, and at which limit; `earliest` null: too few looks for an interval. */
+  between: { earliest: string | null; latest: string | null; limit: "lo" | "hi" } | null;
   /** Of a visit by the meter. */
   atUsage: { total: number; unit: string } | null;
   /** Whose it is. */

@@ -22,7 +22,7 @@ const toStanding = (row: Row): StageStanding => ({
 });
 
 /** Counted on whenever the same logbook is judged otherwise than before. */
-const judgement = 3;
+const judgement = 4;
 
 const severity = { outside: 0, near: 1, unknown: 2, inside: 3 } as const;
 

@@ -38,6 +38,10 @@ export function dueTitle({ kind, what, between }: DueItem): string {
 export function dueDetail(reader: Reader, { kind, on, between, atUsage }: DueItem, today: string): string {
   if ((kind === "drift" || kind === "wear") && between && on) {
     const [from, to] = [between.earliest, between.latest].map((at) => at && shortDay(reader, at));
+    if (from === null)
+      return daysUntil(today, on) < 0
+        ? "The forecast is past: by its looks so far, too few to say between which days, it is outside by now"
+        : "By its looks so far, too few to say between which days";
     const range = to ? `between ${from} and ${to}` : `from ${from} on`;
     return daysUntil(today, on) < 0
       ? `The forecast is past (${range}): by its trend it is outside by now, and ${kind === "wear" ? "no look" : "no round"} since says otherwise`
