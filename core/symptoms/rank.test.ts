@@ -47,7 +47,7 @@ test("a knock once a wheel turn is the wheel, with the tooth before the runout; 
 test("a fan beside the drive is suspected of its own rate only, and a second timing at another speed tells it from a wheel as fast", () => {
   const fan = [{ id: "beside-0", name: "Extractor fan", perMinute: 90 }];
   const keys = (of: Symptom) => rankSuspects(of, pair, periods, causeRules, [], fan).map(({ key }) => key);
-  const [wheel, beside] = ["a  driver-turn", "beside beside-0 "];
+  const [wheel, beside] = ["a  driver-turn", "beside beside-0 Extractor fan "];
   const hum = { kinds: ["hum" as const], heard: { perMinute: 90.5, toleranceShare: 0.02 } };
   expect(keys(symptom({ ...hum, twice: "stays" }))[0]).toBe(beside);
   const goes = keys(symptom({ ...hum, twice: "goes-with-it" }));

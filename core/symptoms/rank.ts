@@ -106,7 +106,8 @@ export function rankSuspects(
       }
     }
   for (const { id, name, perMinute } of beside) {
-    const key = suspectKey(null, id, null);
+    // By its name too: an id that was given up may come to another.
+    const key = suspectKey(null, `${id} ${name}`, null);
     const cause = judgeCause(besideRule, { perMinute }, false, symptom, timesFound(before, key, besideRule));
     suspects.set(key, {
       key,
@@ -127,7 +128,7 @@ export function rankSuspects(
   return [...suspects.values()].sort((a, b) => b.score - a.score);
 }
 
-/** By what a suspect is known again: its stage, gear and part, or what runs beside them in place of the gear. */
+/** By what a suspect is known again: its stage, gear and part; or of none, what runs beside them. */
 export const suspectKey = (stageId: string | null, gear: string | null, part: RecurringPart | null): string =>
   [stageId ?? "beside", gear ?? "", part ?? ""].join(" ");
 

@@ -154,7 +154,7 @@ export const causeRules: readonly CauseRule[] = [
     [],
     { clunk: 2, knock: 1, rattle: 1 },
     { "at-reversal": 1, loaded: 1 },
-    "hold-and-rock",
+    "swap-part",
   ),
   rule(
     "set-screw-loose",

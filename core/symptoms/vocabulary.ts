@@ -89,6 +89,7 @@ export const testCodes = [
   "read-in-line",
   "change-speed",
   "switch-off",
+  "swap-part",
 ] as const;
 export type TestCode = (typeof testCodes)[number];
 
