@@ -21,7 +21,7 @@ export function Beside({ graph, onGraph }: { graph: KeptDriveLine; onGraph: (gra
       <p className="text-mid">Fans, pumps, whatever makes a noise of its own and does not turn with the drive.</p>
       {beside.map(({ id }) => (
         <div key={id} className="flex flex-wrap gap-4 items-end">
-          <TextField label="What runs beside it" name={`${id}.name`} />
+          <TextField label="Called" name={`${id}.name`} />
           <TextField label="Its turns a minute" className="max-w-44" name={`${id}.perMinute`} />
           <Button kind="quiet" onClick={() => onGraph({ ...graph, beside: beside.filter((one) => one.id !== id) })}>
             Take out
