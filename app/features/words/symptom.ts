@@ -86,7 +86,7 @@ export const testWords: Record<TestCode, string> = {
   "look-for-snag": "Isolate; look for what is in the way: cables, hoses, chips, a proud screw",
   "read-in-line": "Read how the shafts lie in line, stopped and isolated",
   "change-speed": "Run it faster or slower and time the noise again",
-  "swap-part": "Isolate; swap it with a spare, or with that of the twin beside it: does it go with the part?",
+  "swap-part": "Isolate; swap it with a spare, or with that of a twin: does it go with the part?",
   "switch-off":
     "Stop it and leave the drive running, where the machine may run without it, and listen; or run the drive at another speed and time it again",
 };
