@@ -7,6 +7,7 @@ import type { Stage } from "~/core/records";
 import { frameOf, gearNames } from "~/core/stages";
 import { Button, buttonClass } from "~/ui/button";
 import { Fold } from "~/ui/fold";
+import { useIdle } from "~/ui/use-later";
 import { useDoNow } from "../../shell/use-arrival";
 import { unprovenEndsWords, unprovenWords } from "../../words/proof";
 import { asymmetryWords, outstandingWords } from "../../words/run";
@@ -31,6 +32,8 @@ export function Prove() {
   const { data, job, stage, stationPath, before: known } = useJobScreen();
   const [asking, setAsking] = useState(false);
   const texts = useTexts();
+  // What is asked next where it knocks comes beforehand, so that it opens without a network.
+  const idle = useIdle();
   useDoNow(job.record.power?.state);
   const { ends } = frameOf(stage.geometry.element);
   const live = job.record.power?.state === "live";
@@ -100,7 +103,7 @@ export function Prove() {
         <Asymmetry />
         <OtherRuns keys={choicesOf(blocks).flatMap((one) => lastOf(one, proofs)?.id ?? [])} />
         <p>
-          <Link to={`/machines/${data.job.machineId}/why?job=${data.job.id}`}>
+          <Link to={`/machines/${data.job.machineId}/why?job=${data.job.id}`} prefetch={idle ? "render" : "none"}>
             It does something it should not: why?
           </Link>
         </p>
