@@ -90,6 +90,32 @@ test("with the network cut: pages seen before open again, a whole job is done, a
   expect(await kindsOf(context, baseURL ?? "", job)).toEqual(wholeJob);
 });
 
+test("from a job the search for a cause opens without a network; what was said goes once it is back", async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  await controlled(page);
+  await page.getByRole("link", { name: /^Job open since/ }).click();
+  await page.getByRole("link", { name: "Prove", exact: true }).click();
+  const why = page.getByRole("link", { name: "It does something it should not: why?" });
+  await expect(why).toBeVisible();
+  const kept = async () => {
+    const requests = await Promise.all((await caches.keys()).map(async (name) => (await caches.open(name)).keys()));
+    return requests.flat().some(({ url }) => url.includes("/why.data"));
+  };
+  await expect.poll(() => page.evaluate(kept)).toBe(true);
+  await context.setOffline(true);
+  await why.click();
+  await page.getByRole("button", { name: "rattle" }).click();
+  await expect(page.getByRole("region", { name: "Suspects" }).getByRole("listitem").first()).toContainText("Next:");
+  await page.getByRole("button", { name: "Keep it, and go after it" }).click();
+  await expect(page.getByText("Not sent yet: there is no network.")).toBeVisible();
+  // It goes by itself.
+  await context.setOffline(false);
+  await expect(page.getByRole("heading", { name: "Rattle", level: 1 })).toBeVisible();
+});
+
 test("with the server killed: the same, and after its next start all of it arrives once and in order", async ({
   browser,
 }) => {
