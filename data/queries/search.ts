@@ -1,4 +1,4 @@
-import type { EntryKind } from "../../core/logbook";
+import type { Entry, EntryKind } from "../../core/logbook";
 import { containing, type Database, maybeOne, one, type Statement, sql } from "../postgres";
 import { namedEntries, shown } from "./entries";
 
@@ -49,22 +49,42 @@ function matches(workshopId: string, zone: string, { words, kinds, part, personI
     and ${to ? sql`e.made_at < (${to}::date + 1)::timestamp at time zone ${zone}` : everything}`;
 }
 
-/** A page of what was found, newest first, before the place given; without single readings. */
-export const foundPage = (
+/** So many of the newest are gone through for words before their index is asked. */
+const newestLooked = 2000;
+
+/**
+ * A page of what was found, newest first, before the place given; without single readings. What is said all the time fills it from among the
+ * newest; for what is said seldom all that say it are taken from the index of words, for a walk through the days would go through everything.
+ */
+export async function foundPage(
   db: Database,
   workshopId: string,
   zone: string,
   sought: Sought,
   before: FoundPlace | null,
   size: number,
-) =>
-  namedEntries(
-    db,
-    sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from entry e join person p on p.id = e.made_by
-        where ${matches(workshopId, zone, sought)}
-          and ${before ? sql`(e.made_at, e.id) < (${before.at}::timestamptz, ${before.id}::uuid)` : everything}
-        order by e.made_at desc, e.id desc limit ${size}`,
+): Promise<Entry[]> {
+  const earlier = before ? sql`(e.made_at, e.id) < (${before.at}::timestamptz, ${before.id}::uuid)` : everything;
+  const where = sql`${matches(workshopId, zone, sought)} and ${earlier}`;
+  const page = (from: Statement) =>
+    namedEntries(
+      db,
+      sql`select ${shown}, coalesce(p.signed_as, p.name) as account_name from ${from} join person p on p.id = e.made_by
+          where ${where} order by e.made_at desc, e.id desc limit ${size}`,
+    );
+  if (wordsSought(sought.words) === "") return page(sql`entry e`);
+  const among = await page(
+    sql`(select * from entry e where ${earlier} order by e.made_at desc, e.id desc limit ${newestLooked}) e`,
   );
+  if (among.length === size) return among;
+  return namedEntries(
+    db,
+    sql`with said as materialized (select e.id, e.made_at from entry e where ${where}),
+          newest as (select id from said order by made_at desc, id desc limit ${size})
+        select ${shown}, coalesce(p.signed_as, p.name) as account_name
+        from newest n join entry e on e.id = n.id join person p on p.id = e.made_by order by e.made_at desc, e.id desc`,
+  );
+}
 
 /** How much a workshop keeps, and since when. */
 export const keptInAll = (db: Database, workshopId: string) =>

@@ -57,4 +57,13 @@ test("signs that mean something to a search mean nothing in words, and pages go 
   const rest = await page(last ? { at: last.madeAt, id: last.id } : null);
   expect(first).toHaveLength(2);
   expect(rest.map(({ id }) => first.some((one) => one.id === id))).toEqual([false]);
+  // A page that the newest fill, and the last one, which the index of words has to fill, are of one order.
+  const inOnes: string[] = [];
+  for (let before: { at: string; id: string } | null = null; ; ) {
+    const [one] = await foundPage(works.pool, works.lead.workshopId, "UTC", { ...anything, words: "knock" }, before, 1);
+    if (!one) break;
+    inOnes.push((one.body as { text: string }).text);
+    before = { at: one.madeAt, id: one.id };
+  }
+  expect(inOnes).toEqual(await found({ words: "knock" }));
 });
